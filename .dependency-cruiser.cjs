@@ -1,0 +1,107 @@
+// The direction of imports: base ← query ← … ← review; core ← standins ← store ← workers ← features ← app.
+const CORE = [
+  'base',
+  'query',
+  'profile',
+  'vocabulary',
+  'engine',
+  'records',
+  'strategy',
+  'selection',
+  'review',
+  'account',
+]
+const coreRules = CORE.map((folder, i) => ({
+  name: `core-${folder}-looks-only-down`,
+  severity: 'error',
+  from: { path: `^src/core/${folder}/`, pathNot: '\\.test\\.ts$' },
+  to: { path: `^src/core/(${CORE.slice(i + 1).join('|') || 'nothing'})/`, dependencyTypesNot: ['type-only'] },
+}))
+
+module.exports = {
+  forbidden: [
+    {
+      name: 'no-cycles',
+      severity: 'error',
+      from: { path: '^src' },
+      to: { circular: true, viaOnly: { dependencyTypesNot: ['type-only'] } },
+    },
+    ...coreRules,
+    {
+      name: 'core-stands-alone',
+      severity: 'error',
+      from: { path: '^src/core/', pathNot: '\\.test\\.ts$' },
+      to: { path: '^src/(standins|store|workers|features|ui|app|cli)/' },
+    },
+    {
+      name: 'core-knows-no-screen',
+      severity: 'error',
+      from: { path: '^src/core/' },
+      to: { path: 'node_modules/(react|react-dom|next|antd|idb|comlink|zustand)/' },
+    },
+    {
+      name: 'standins-know-only-the-core',
+      severity: 'error',
+      from: { path: '^src/standins/' },
+      to: { path: '^src/(store|workers|features|ui|app|cli)/' },
+    },
+    {
+      name: 'ui-knows-nothing-of-the-job',
+      severity: 'error',
+      from: { path: '^src/ui/' },
+      to: { path: '^src/(core|standins|store|workers|features|app|cli)/' },
+    },
+    {
+      name: 'store-looks-down',
+      severity: 'error',
+      from: { path: '^src/store/' },
+      to: { path: '^src/(workers|features|ui|app|cli)/' },
+    },
+    {
+      name: 'workers-are-thin',
+      severity: 'error',
+      from: { path: '^src/workers/' },
+      to: { path: '^src/(store|features|ui|app|cli)/' },
+    },
+    {
+      name: 'features-do-not-meet',
+      severity: 'error',
+      from: { path: '^src/features/([^/]+)/' },
+      to: { path: '^src/features/', pathNot: '^src/features/($1|shared)/' },
+    },
+    {
+      name: 'shared-is-below-features',
+      severity: 'error',
+      from: { path: '^src/features/shared/' },
+      to: { path: '^src/features/', pathNot: '^src/features/shared/' },
+    },
+    {
+      name: 'features-below-app',
+      severity: 'error',
+      from: { path: '^src/features/' },
+      to: { path: '^src/(app|cli)/' },
+    },
+    {
+      name: 'doors-of-the-core',
+      comment: 'From outside, a core folder is entered by its index.',
+      severity: 'error',
+      from: { path: '^src/(standins|store|workers|features|app|cli)/' },
+      to: {
+        path: '^src/core/[^/]+/',
+        pathNot: '^src/core/[^/]+/index\\.ts$|^src/core/account/documents/word\\.ts$',
+      },
+    },
+    {
+      name: 'no-deep-core',
+      severity: 'error',
+      from: { path: '^src/core/([^/]+)/', pathNot: '\\.test\\.ts$' },
+      to: { path: '^src/core/([^/]+)/.+', pathNot: '^src/core/$1/|^src/core/[^/]+/index\\.ts$' },
+    },
+  ],
+  options: {
+    tsConfig: { fileName: 'tsconfig.json' },
+    tsPreCompilationDeps: true,
+    doNotFollow: { path: 'node_modules' },
+    exclude: { path: '\\.css$' },
+  },
+}

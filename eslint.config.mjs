@@ -1,0 +1,57 @@
+import next from 'eslint-config-next'
+import prettier from 'eslint-config-prettier'
+import tseslint from 'typescript-eslint'
+
+export default tseslint.config(
+  { ignores: ['.next/**', 'node_modules/**', 'public/**', 'test-results/**', 'next-env.d.ts', '**/*.cjs'] },
+  ...next,
+  ...tseslint.configs.recommended,
+  {
+    files: ['src/**/*.{ts,tsx}', 'e2e/**/*.ts', 'bench/**/*.ts', 'scripts/**/*.ts'],
+    languageOptions: { parserOptions: { projectService: true, tsconfigRootDir: import.meta.dirname } },
+    rules: {
+      '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_' }],
+      '@typescript-eslint/no-floating-promises': 'error',
+      '@typescript-eslint/consistent-type-imports': 'off',
+      '@typescript-eslint/switch-exhaustiveness-check': [
+        'error',
+        { considerDefaultExhaustiveForUnions: true },
+      ],
+      eqeqeq: 'error',
+      'no-console': ['error', { allow: ['error'] }],
+    },
+  },
+  {
+    // The core is pure: no clock, no chance, no browser.
+    files: ['src/core/**/*.ts'],
+    ignores: ['**/*.test.ts'],
+    rules: {
+      'no-restricted-globals': [
+        'error',
+        'window',
+        'document',
+        'indexedDB',
+        'localStorage',
+        'fetch',
+        'navigator',
+        'performance',
+        'setTimeout',
+      ],
+      'no-restricted-properties': [
+        'error',
+        { object: 'Date', property: 'now' },
+        { object: 'Math', property: 'random' },
+        { object: 'crypto', property: 'randomUUID' },
+      ],
+      'no-restricted-syntax': [
+        'error',
+        {
+          selector: "NewExpression[callee.name='Date'][arguments.length=0]",
+          message: 'The core has no clock: have the time handed in.',
+        },
+      ],
+    },
+  },
+  { files: ['src/cli/**', 'scripts/**', 'bench/**'], rules: { 'no-console': 'off' } },
+  prettier,
+)

@@ -1,0 +1,90 @@
+// What the scripts share: installing, building when stale, finding a browser.
+import { execFileSync, spawnSync } from 'node:child_process'
+import { existsSync, readdirSync, readFileSync, statSync, writeFileSync, mkdirSync } from 'node:fs'
+import path from 'node:path'
+
+export const root = path.join(import.meta.dirname, '..')
+process.chdir(root)
+process.env.NEXT_TELEMETRY_DISABLED = '1'
+
+export function run(command, args, options = {}) {
+  const result = spawnSync(command, args, { stdio: 'inherit', cwd: root, ...options })
+  return result.status ?? 1
+}
+
+export function must(what, command, args) {
+  console.log(`\n— ${what}`)
+  if (run(command, args) !== 0) {
+    console.error(`${what} failed.`)
+    process.exit(1)
+  }
+}
+
+export const bin = (name) => path.join(root, 'node_modules', '.bin', name)
+
+/** Installs when the lock file is newer than what is installed. `npm install`: see docs/development.md. */
+export function install() {
+  const [major, minor] = process.versions.node.split('.').map(Number)
+  if (major < 20 || (major === 20 && minor < 19)) {
+    console.error(`Luvren needs Node 20.19 or later; this is ${process.versions.node}.`)
+    process.exit(1)
+  }
+  const mark = path.join(root, 'node_modules', '.package-lock.json')
+  if (
+    existsSync(mark) &&
+    statSync(mark).mtimeMs >= statSync(path.join(root, 'package-lock.json')).mtimeMs - 1000
+  )
+    return
+  must('Installing packages', 'npm', ['install', '--no-audit', '--no-fund'])
+}
+
+function newest(dir) {
+  let latest = 0
+  for (const entry of readdirSync(dir, { withFileTypes: true })) {
+    const file = path.join(dir, entry.name)
+    latest = Math.max(latest, entry.isDirectory() ? newest(file) : statSync(file).mtimeMs)
+  }
+  return latest
+}
+
+/** Builds the data of the stand-ins when their source is newer. */
+export function buildData() {
+  const mark = path.join(root, 'public', 'data', '.built')
+  const source = Math.max(
+    newest(path.join(root, 'src', 'standins')),
+    newest(path.join(root, 'src', 'core')),
+    newest(path.join(root, 'scripts')),
+  )
+  if (existsSync(mark) && statSync(mark).mtimeMs >= source) return
+  must('Building the data of the stand-ins', bin('tsx'), ['scripts/build-data.ts'])
+  mkdirSync(path.dirname(mark), { recursive: true })
+  writeFileSync(mark, '')
+}
+
+/** Builds the app when its source is newer than the last build. */
+export function buildApp() {
+  buildData()
+  const mark = path.join(root, '.next', 'BUILD_ID')
+  const source = Math.max(
+    newest(path.join(root, 'src')),
+    statSync('package-lock.json').mtimeMs,
+    statSync('next.config.ts').mtimeMs,
+  )
+  if (existsSync(mark) && statSync(mark).mtimeMs >= source) return
+  must('Building the app', bin('next'), ['build'])
+}
+
+/** A Chromium: CHROMIUM_PATH, the usual places, or Debian's package where apt is there. Undefined if there is none. */
+export function findChromium() {
+  const places = [process.env.CHROMIUM_PATH, '/usr/bin/chromium', '/usr/bin/chromium-browser'].filter(Boolean)
+  const found = () => places.find((p) => existsSync(p))
+  if (!found() && existsSync('/usr/bin/apt-get')) {
+    console.log('\n— Installing Chromium from Debian’s packages')
+    const apt = process.getuid?.() === 0 ? ['apt-get'] : ['sudo', '-n', 'apt-get']
+    run(apt[0], [...apt.slice(1), '-o', 'DPkg::Lock::Timeout=500', '-q', 'update'])
+    run(apt[0], [...apt.slice(1), '-o', 'DPkg::Lock::Timeout=500', '-q', 'install', '-y', 'chromium'])
+  }
+  return found()
+}
+
+export { execFileSync, readFileSync }

@@ -1,0 +1,5 @@
+import { Shelf } from '@/features/shelf/shelf'
+
+export default function Page() {
+  return <Shelf />
+}

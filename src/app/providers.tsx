@@ -1,0 +1,13 @@
+'use client'
+import { App, ConfigProvider } from 'antd'
+import type { ReactNode } from 'react'
+import { antdTheme, useDark } from '@/ui/theme'
+
+export function Providers({ children }: { children: ReactNode }) {
+  const dark = useDark()
+  return (
+    <ConfigProvider theme={antdTheme(dark)} button={{ autoInsertSpace: false }} wave={{ disabled: true }}>
+      <App component={false}>{children}</App>
+    </ConfigProvider>
+  )
+}

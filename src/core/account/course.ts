@@ -1,0 +1,44 @@
+import { thousands } from '../base'
+import type { Review, Work } from '../review'
+import { passCounts } from '../selection'
+import { currentRuns, type Stage } from './facts'
+
+export interface CourseFigure {
+  stage: Stage
+  name: string
+  value: number
+  /** The figure with what it counts: "64 terms". */
+  words: string
+}
+
+const counted = (n: number, one: string, many = `${one}s`): string =>
+  `${thousands(n)} ${n === 1 ? one : many}`
+
+/** What flows through each stage: concepts, terms, hits of the last lines, works, works kept, facts in the account. */
+export function courseFigures(review: Review, works: readonly Work[]): CourseFigure[] {
+  const terms = review.terms.filter((t) => t.status === 'in use').length
+  let hits = 0
+  for (const [sourceId, lines] of Object.entries(review.strategies)) {
+    const runs = currentRuns(review, sourceId)
+    const last = [...lines].reverse().find((l) => runs.has(l.id))
+    if (last) hits += runs.get(last.id)!.hits
+  }
+  const kept = passCounts(
+    works.map((w) => w.id),
+    review.rulings,
+    'broad',
+  ).in
+  return [
+    {
+      stage: 'question',
+      name: 'Question',
+      value: review.concepts.length,
+      words: counted(review.concepts.length, 'concept'),
+    },
+    { stage: 'terms', name: 'Terms', value: terms, words: counted(terms, 'term') },
+    { stage: 'searches', name: 'Searches', value: hits, words: counted(hits, 'hit') },
+    { stage: 'records', name: 'Records', value: works.length, words: counted(works.length, 'work') },
+    { stage: 'selection', name: 'Selection', value: kept, words: `${thousands(kept)} kept` },
+    { stage: 'methods', name: 'Methods', value: kept, words: '' },
+  ]
+}

@@ -1,0 +1,65 @@
+/**
+ * The account as a document: paragraphs of text and facts. The shape is the one that the editor keeps (ProseMirror
+ * JSON), so that nothing is converted between reading and editing.
+ */
+export interface TextNode {
+  type: 'text'
+  text: string
+  marks?: { type: 'italic' | 'bold' }[]
+}
+/** A value bound to the record; `ref` says which, and its words are looked up whenever they are shown. */
+export interface FactNode {
+  type: 'fact'
+  attrs: { ref: string }
+}
+export type Inline = TextNode | FactNode
+export interface Paragraph {
+  type: 'paragraph'
+  content?: Inline[]
+}
+
+/** One part of the account, about one stage of the work. */
+export interface Passage {
+  id: PassageId
+  title: string
+  content: Paragraph[]
+  /** The person has changed it; the draft no longer overwrites it. */
+  edited: boolean
+}
+
+export const PASSAGES = [
+  { id: 'question', title: 'What we asked', stage: 'question' },
+  { id: 'sources', title: 'Where we looked', stage: 'question' },
+  { id: 'terms', title: 'With which words', stage: 'terms' },
+  { id: 'searches', title: 'How we searched', stage: 'searches' },
+  { id: 'records', title: 'What came back', stage: 'records' },
+  { id: 'selection', title: 'How we chose', stage: 'selection' },
+] as const
+export type PassageId = (typeof PASSAGES)[number]['id']
+
+export const text = (value: string, ...marks: ('italic' | 'bold')[]): TextNode => ({
+  type: 'text',
+  text: value,
+  ...(marks.length ? { marks: marks.map((type) => ({ type })) } : {}),
+})
+export const fact = (ref: string): FactNode => ({ type: 'fact', attrs: { ref } })
+
+/** A paragraph from a template in which `{ref}` stands for a fact and `*words*` for italics. */
+export function paragraph(template: string): Paragraph {
+  const content: Inline[] = []
+  for (const part of template.split(/(\{[^}]+\}|\*[^*]+\*)/)) {
+    if (!part) continue
+    if (part.startsWith('{')) content.push(fact(part.slice(1, -1)))
+    else if (part.startsWith('*')) content.push(text(part.slice(1, -1), 'italic'))
+    else content.push(text(part))
+  }
+  return { type: 'paragraph', content }
+}
+
+/** The inline parts of a block, however deep the editor has put them (lists, quotations). */
+export function* inlinesOf(node: unknown): Generator<Inline> {
+  if (typeof node !== 'object' || node === null) return
+  const { type, content } = node as { type?: string; content?: unknown[] }
+  if (type === 'text' || type === 'fact') yield node as Inline
+  for (const child of content ?? []) yield* inlinesOf(child)
+}

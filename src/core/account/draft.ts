@@ -1,0 +1,191 @@
+import { listed } from '../base'
+import { limitWords } from '../query'
+import type { PlannedLimit, Source, Voice } from '../review'
+import { PASSAGES, paragraph, type Paragraph, type Passage, type PassageId } from './document'
+import { currentRuns, joiningLine, type FactContext } from './facts'
+
+/** Chooses between a sentence in the first person (written with "we") and one in the passive. */
+type Say = (active: string, passive: string) => string
+
+function speaker(voice: Voice): Say {
+  return (active, passive) => {
+    if (voice === 'passive') return passive
+    return voice === 'we' ? active : active.replace(/\b[Ww]e\b/g, 'I').replace(/\bour\b/g, 'my')
+  }
+}
+
+/**
+ * The account as the record has it: every passage drafted from the review, except those that the person has edited.
+ * A passage about which nothing is known yet has no paragraphs.
+ */
+export function draftAccount(context: FactContext): Passage[] {
+  const { account } = context.review
+  const say = speaker(account.voice)
+  return PASSAGES.map(({ id, title }) => {
+    const edited = account.edited[id]
+    if (edited) return { id, title, edited: true, content: edited as unknown as Paragraph[] }
+    return { id, title, edited: false, content: DRAFT[id](context, say).filter(Boolean).map(paragraph) }
+  })
+}
+
+const DRAFT: Record<PassageId, (c: FactContext, say: Say) => string[]> = {
+  question,
+  sources,
+  terms,
+  searches,
+  records,
+  selection,
+}
+
+function question({ review }: FactContext, say: Say): string[] {
+  if (!review.question.trim()) return []
+  const first = ['The review asks: {question}']
+  if (review.concepts.length)
+    first.push(
+      say(
+        'We broke the question into {concepts}: {concept.names}.',
+        'The question was broken into {concepts}: {concept.names}.',
+      ),
+    )
+  const second: string[] = []
+  const optional = review.concepts.filter((k) => !k.essential)
+  if (optional.length) {
+    const names = listed(optional.map((k) => `{concept.name:${k.id}}`))
+    const it = optional.length > 1 ? 'them' : 'it'
+    second.push(
+      say(
+        `We did not require ${names} in the searches, because authors often leave ${it} unsaid.`,
+        `The searches did not require ${names}, because authors often leave ${it} unsaid.`,
+      ),
+    )
+  }
+  second.push(...review.limits.map((planned) => limitSentence(planned, say)))
+  return [first.join(' '), second.join(' ')]
+}
+
+function limitSentence({ id, limit, reason }: PlannedLimit, say: Say): string {
+  const because = reason
+    ? `, ${/^(because|since|as|for)\b/i.test(reason) ? reason : `because ${reason}`}`.replace(/\.$/, '')
+    : ''
+  switch (limit.kind) {
+    case 'years':
+      return say(
+        `We sought work published {limit:${id}}${because}.`,
+        `Work published {limit:${id}} was sought${because}.`,
+      )
+    case 'language':
+      return say(
+        `We kept to work in {limit:${id}}${because}.`,
+        `Only work in {limit:${id}} was considered${because}.`,
+      )
+    case 'peer reviewed':
+      return say(
+        `We asked for work that was {limit:${id}}${because}.`,
+        `Work had to be {limit:${id}}${because}.`,
+      )
+    default:
+      return say(
+        `We limited the searches to {limit:${id}}${because}.`,
+        `The searches were limited to {limit:${id}}${because}.`,
+      )
+  }
+}
+
+function sources({ review, source }: FactContext, say: Say): string[] {
+  const databases = review.sources.filter((s) => s.kind === 'database')
+  if (!databases.length) return []
+  const names = listed(databases.map(named))
+  const sentences = [
+    databases.length === 1
+      ? say(`We searched one database, ${names}.`, `One database was searched, ${names}.`)
+      : say(`We searched {databases}: ${names}.`, `{databases} were searched: ${names}.`),
+  ]
+  const indexed = databases.filter((s) => source(s.id)?.hasVocabulary)
+  if (indexed.length)
+    sentences.push(
+      databases.length === 1
+        ? 'It indexes records with headings of a thesaurus of its own.'
+        : `${listed(indexed.map(named))} ${indexed.length === 1 ? 'indexes records with headings of a thesaurus of its' : 'index records with headings of thesauri of their'} own.`,
+    )
+  for (const s of databases)
+    if (s.why) sentences.push(`${named(s)} was chosen because ${s.why.replace(/\.$/, '')}.`)
+  for (const s of databases)
+    if (review.runs.some((r) => r.sourceId === s.id))
+      sentences.push(`${named(s)} ({source.release:${s.id}}) was searched on {source.searched:${s.id}}.`)
+  return [sentences.join(' ')]
+}
+
+const named = (s: Source): string => `{source.name:${s.id}}`
+
+function terms({ review }: FactContext, say: Say): string[] {
+  const used = review.terms.filter((t) => t.status === 'in use')
+  if (!used.length) return []
+  const sentences = [
+    say(
+      'We gathered search terms for each concept, {terms.count} in all.',
+      'Search terms were gathered for each concept, {terms.count} in all.',
+    ),
+  ]
+  for (const concept of review.concepts) {
+    const own = used.filter((t) => t.conceptId === concept.id)
+    const words = own.some((t) => t.kind === 'text') ? [`the words {terms.words:${concept.id}}`] : []
+    const headings = review.sources
+      .filter((s) => own.some((t) => t.sourceId === s.id && t.kind === 'heading'))
+      .map((s) => {
+        const count = own.filter((t) => t.sourceId === s.id && t.kind === 'heading').length
+        return `the ${count === 1 ? 'heading' : 'headings'} {terms.headings:${concept.id}/${s.id}} of ${named(s)}`
+      })
+    if (words.length || headings.length)
+      sentences.push(`For {concept.name:${concept.id}} these were ${listed([...words, ...headings])}.`)
+  }
+  return [sentences.join(' ')]
+}
+
+function searches(context: FactContext, say: Say): string[] {
+  const { review, source } = context
+  return review.sources.flatMap((s) => {
+    const lines = review.strategies[s.id] ?? []
+    if (!lines.length || !currentRuns(review, s.id).size) return []
+    const headings = source(s.id)?.hasVocabulary && lines.some((l) => /\bheading\b/.test(l.text))
+    const how = `${headings ? 'with headings of its thesaurus and ' : ''}with words in title, abstract and keywords`
+    const sentences = [
+      say(
+        `In ${named(s)} we searched for each concept ${how}.`,
+        `In ${named(s)} each concept was searched ${how}.`,
+      ),
+    ]
+    const joining = joiningLine(lines)
+    if (joining && !joining.limits.length && /^all\(|AND/.test(joining.text))
+      sentences.push(
+        `Lines for one concept were joined with OR and the concepts with AND, which gave {hits.joined:${s.id}} records.`,
+      )
+    const steps = lines.filter((l) => l.limits.length)
+    if (steps.length) {
+      const [first, ...rest] = steps.map(
+        (l) => `${l.limits.map(limitWords).join(' and ')} left {hits.line:${s.id}/${l.id}}`,
+      )
+      sentences.push([`Limiting to ${first}`, ...rest.map((r) => `to ${r}`)].join('; ') + '.')
+    }
+    return [sentences.join(' ')]
+  })
+}
+
+function records({ review, works }: FactContext, say: Say): string[] {
+  if (!review.imports.length) return []
+  const merged = review.imports.reduce((n, i) => n + i.count, 0) > works.length
+  const first = merged
+    ? 'The searches brought {records.identified}; after {records.duplicates} had been merged, {works} remained.'
+    : 'The searches brought {records.identified}.'
+  return [`${first} ${say('We took all of them into selection.', 'All of them went into selection.')}`]
+}
+
+function selection({ review, works }: FactContext, say: Say): string[] {
+  if (!works.length || !Object.keys(review.rulings).length) return []
+  const asked = review.criteria.filter((k) => k.pass === 'broad').map((k) => `*${k.text}*`)
+  const against = asked.length
+    ? ` against ${asked.length === 1 ? 'one question' : 'these questions'}: ${asked.join(' ')}`
+    : '.'
+  return [
+    `${say('We read titles and abstracts of {works}', 'Titles and abstracts of {works} were read')}${against} {readers} ruled on {broad.ruled} so far: {broad.in} go on to full text, {broad.out} were set aside, {broad.unsure} are open, and {broad.left} are still to be read.`,
+  ]
+}

@@ -1,0 +1,15 @@
+export * from './document'
+export {
+  currentRuns,
+  dateWords,
+  FACT_NAMES,
+  joiningLine,
+  resolveFact,
+  type Fact,
+  type FactContext,
+  type SourceFacts,
+  type Stage,
+} from './facts'
+export { draftAccount } from './draft'
+export { toMarkdown, type FactWords } from './documents/markdown'
+export { courseFigures, type CourseFigure } from './course'

@@ -1,0 +1,3 @@
+export * from './problem'
+export * from './text'
+export * from './canonical'

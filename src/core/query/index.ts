@@ -1,0 +1,6 @@
+export * from './tree'
+export * from './mask'
+export { lex, MOST_WORDS_BETWEEN, type Mark } from './lexer'
+export { parse, isNearOperand, DEEPEST, type Parsed } from './parse'
+export { print } from './print'
+export * from './limit'

@@ -1,0 +1,84 @@
+import { z } from 'zod'
+import { listed } from '../base'
+
+/** Restrictions that are no search words. Languages are ISO 639-1 codes; years include both ends. */
+export const LimitValue = z.discriminatedUnion('kind', [
+  z.object({
+    kind: z.literal('years'),
+    from: z.int().min(1000).max(9999).optional(),
+    to: z.int().min(1000).max(9999).optional(),
+  }),
+  z.object({ kind: z.literal('language'), values: z.array(z.string().min(1)).min(1) }),
+  z.object({ kind: z.literal('document type'), values: z.array(z.string().min(1)).min(1) }),
+  z.object({ kind: z.literal('peer reviewed') }),
+  z.object({ kind: z.literal('population'), values: z.array(z.string().min(1)).min(1) }),
+  z.object({ kind: z.literal('place'), values: z.array(z.string().min(1)).min(1) }),
+  z.object({ kind: z.literal('open access') }),
+  z.object({ kind: z.literal('other'), text: z.string().min(1) }),
+])
+export type LimitValue = z.infer<typeof LimitValue>
+export type LimitKind = LimitValue['kind']
+
+/** The kinds in the order in which limits are applied. */
+export const LIMIT_KINDS: readonly LimitKind[] = [
+  'years',
+  'language',
+  'document type',
+  'peer reviewed',
+  'population',
+  'place',
+  'open access',
+  'other',
+]
+
+/** One letter for the mark of a limit on a line. */
+export const LIMIT_LETTER: Record<LimitKind, string> = {
+  years: 'Y',
+  language: 'L',
+  'document type': 'D',
+  'peer reviewed': 'P',
+  population: 'A',
+  place: 'G',
+  'open access': 'O',
+  other: '+',
+}
+
+const LANGUAGES: Record<string, string> = {
+  en: 'English',
+  de: 'German',
+  es: 'Spanish',
+  fr: 'French',
+  it: 'Italian',
+  pt: 'Portuguese',
+}
+
+/** The English name of a language code; a code that is not known stays as it is. */
+export const languageName = (code: string): string => LANGUAGES[code] ?? code
+
+/** The code of a language given as name or code, in any case; what is not known stays as it is. */
+export function languageCode(text: string): string {
+  const name = text.trim().toLowerCase()
+  return Object.keys(LANGUAGES).find((c) => c === name || LANGUAGES[c]!.toLowerCase() === name) ?? text.trim()
+}
+
+/** The limit in words: "2017–2026", "English, German or Spanish", "peer reviewed". */
+export function limitWords(limit: LimitValue): string {
+  switch (limit.kind) {
+    case 'years':
+      if (limit.from !== undefined && limit.to !== undefined)
+        return limit.from === limit.to ? `${limit.from}` : `${limit.from}–${limit.to}`
+      if (limit.from !== undefined) return `${limit.from} and later`
+      return limit.to !== undefined ? `up to ${limit.to}` : 'any year'
+    case 'language':
+      return listed(limit.values.map(languageName), 'or')
+    case 'document type':
+    case 'population':
+    case 'place':
+      return listed(limit.values, 'or')
+    case 'peer reviewed':
+    case 'open access':
+      return limit.kind
+    case 'other':
+      return limit.text
+  }
+}

@@ -1,0 +1,42 @@
+import { never } from '../base'
+import { type Expr, type Lines } from './tree'
+
+/**
+ * Writes an expression in plain notation: operators in capitals, brackets around every joined part that stands inside
+ * another. `parse(print(e))` is `e` again, places aside.
+ */
+export function print(e: Expr): string {
+  switch (e.kind) {
+    case 'word':
+      return e.text
+    case 'phrase':
+      return `"${e.words.join(' ')}"`
+    case 'and':
+    case 'or':
+    case 'not':
+      return e.parts.map(part).join(` ${e.kind.toUpperCase()} `)
+    case 'near':
+      return `${part(e.left)} ${e.ordered ? 'THEN' : 'NEAR'}/${e.distance} ${part(e.right)}`
+    case 'fields':
+      return `${e.fields.join(',')}: ${part(e.of)}`
+    case 'heading':
+      return `heading${e.below ? '.below' : ''}${e.main ? '.main' : ''}: "${e.label}"`
+    case 'class':
+      return `class${e.below ? '.below' : ''}: "${e.code}"`
+    case 'line':
+      return `#${e.number}`
+    case 'lines':
+      return `${e.mode}(${ranges(e)})`
+    default:
+      return never(e)
+  }
+}
+
+function part(e: Expr): string {
+  const joined = e.kind === 'and' || e.kind === 'or' || e.kind === 'not' || e.kind === 'near'
+  return joined ? `(${print(e)})` : print(e)
+}
+
+function ranges(e: Lines): string {
+  return e.ranges.map((r) => (r.from === r.to ? `#${r.from}` : `#${r.from}-#${r.to}`)).join(', ')
+}

@@ -1,0 +1,44 @@
+import type { Rec } from '../record'
+
+const CODES: Record<string, string> = {
+  'journal article': 'JOUR',
+  'conference paper': 'CPAPER',
+  thesis: 'THES',
+  report: 'RPRT',
+  chapter: 'CHAP',
+  book: 'BOOK',
+}
+
+/** Writes records as RIS; `readRis` gives the same fields back. Unknown tags are written as they were read. */
+export function writeRis(records: readonly Rec[]): string {
+  return records.map(writeRecord).join('')
+}
+
+function writeRecord(r: Rec): string {
+  const rows: string[] = []
+  const put = (tag: string, value: string | number | undefined): void => {
+    if (value !== undefined && value !== '')
+      rows.push(`${tag}  - ${String(value).replace(/\s*[\r\n]+\s*/g, ' ')}`)
+  }
+  put('TY', CODES[r.type ?? ''] ?? (/^[A-Z]+$/.test(r.type ?? '') ? r.type : 'GEN'))
+  put('ID', r.id)
+  put('TI', r.title)
+  for (const author of r.authors) put('AU', author)
+  put('PY', r.year)
+  put('T2', r.journal)
+  put('VL', r.volume)
+  put('IS', r.issue)
+  const [from, to] = (r.pages ?? '').split('–')
+  put('SP', from)
+  put('EP', to)
+  put('AB', r.abstract)
+  for (const keyword of r.keywords) put('KW', keyword)
+  put('LA', r.language)
+  put('DO', r.doi)
+  put('SN', r.issn)
+  put('UR', r.url)
+  if (r.type && !CODES[r.type] && !/^[A-Z]+$/.test(r.type)) put('M3', r.type)
+  for (const [tag, values] of Object.entries(r.extra)) for (const value of values) put(tag, value)
+  rows.push('ER  - ', '')
+  return rows.join('\n') + '\n'
+}

@@ -1,0 +1,93 @@
+import { z } from 'zod'
+import type { Document } from '../engine'
+
+const Texts = z.array(z.string())
+
+/**
+ * One bibliographic description as a source gave it. `extra` keeps what was read but not understood, by its tag, so
+ * that it can be written back.
+ */
+export const Rec = z.object({
+  /** The record's number in its source. */
+  id: z.string().min(1),
+  title: z.string(),
+  abstract: z.string().optional(),
+  authors: Texts.default([]),
+  year: z.int().optional(),
+  journal: z.string().optional(),
+  volume: z.string().optional(),
+  issue: z.string().optional(),
+  pages: z.string().optional(),
+  doi: z.string().optional(),
+  issn: z.string().optional(),
+  url: z.string().optional(),
+  /** ISO 639-1. */
+  language: z.string().optional(),
+  type: z.string().optional(),
+  peerReviewed: z.boolean().optional(),
+  openAccess: z.boolean().optional(),
+  timesCited: z.int().optional(),
+  keywords: Texts.default([]),
+  headings: z.array(z.object({ label: z.string(), main: z.boolean() })).default([]),
+  classes: Texts.default([]),
+  places: Texts.default([]),
+  authorPlaces: Texts.default([]),
+  population: Texts.default([]),
+  tests: Texts.default([]),
+  method: Texts.default([]),
+  fulltext: z.string().optional(),
+  extra: z.record(z.string(), Texts).default({}),
+})
+export type Rec = z.infer<typeof Rec>
+
+/** A record with nothing but its number and title. */
+export const emptyRecord = (id: string, title = ''): Rec => Rec.parse({ id, title })
+
+const present = <T>(value: T | undefined): T[] => (value === undefined || value === '' ? [] : [value])
+const flag = (value: boolean | undefined): string[] => (value === undefined ? [] : [value ? 'yes' : 'no'])
+
+/** The record as the engine sees it. */
+export function toDocument(record: Rec): Document {
+  return {
+    fields: {
+      title: present(record.title),
+      abstract: present(record.abstract),
+      keywords: record.keywords,
+      subject: record.headings.map((h) => h.label),
+      author: record.authors,
+      journal: present(record.journal),
+      place: record.places,
+      test: record.tests,
+      identifier: [...present(record.doi), ...present(record.issn)],
+      fulltext: present(record.fulltext),
+    },
+    headings: record.headings,
+    classes: record.classes,
+    facets: {
+      year: present(record.year),
+      language: present(record.language),
+      type: present(record.type),
+      peerReviewed: flag(record.peerReviewed),
+      openAccess: flag(record.openAccess),
+      population: record.population,
+      place: record.places,
+    },
+  }
+}
+
+/** "Ahola, R.; Prins, D. (2019)": who and when, as lists show it. Three names or more become "Ahola, R. et al.". */
+export function whoAndWhen(record: Pick<Rec, 'authors' | 'year'>): string {
+  const [first, second] = record.authors
+  const family = (name: string): string => name.split(',')[0]!.trim()
+  const who =
+    record.authors.length > 2
+      ? `${family(first!)} et al.`
+      : [first, second].flatMap((a) => (a ? [family(a)] : [])).join(' & ')
+  return [who || 'No author', record.year ? `(${record.year})` : '(no year)'].join(' ')
+}
+
+/** "Journal of Learning Spaces 7(2), 41–58". Empty where nothing is known. */
+export function whereFrom(record: Rec): string {
+  const volume = [record.volume, record.issue ? `(${record.issue})` : ''].filter(Boolean).join('')
+  return [[record.journal, volume].filter(Boolean).join(' '), record.pages].filter(Boolean).join(', ')
+}

@@ -1,0 +1,105 @@
+import { z } from 'zod'
+import { LimitValue } from '../query'
+import {
+  Concept,
+  Criterion,
+  Import,
+  Line,
+  PassageContent,
+  Pick,
+  PlannedLimit,
+  Ruling,
+  Run,
+  Source,
+  Term,
+  Voice,
+} from './values'
+
+const Id = z.string().min(1)
+
+/** Everything that can be done to a review, by kind. Each becomes one entry of the journal. */
+export const Command = z.discriminatedUnion('kind', [
+  z.object({ kind: z.literal('review.create'), payload: z.object({ id: Id, title: z.string() }) }),
+  z.object({ kind: z.literal('review.rename'), payload: z.object({ title: z.string() }) }),
+  z.object({ kind: z.literal('question.set'), payload: z.object({ text: z.string().max(5000) }) }),
+  z.object({ kind: z.literal('framework.set'), payload: z.object({ framework: z.string() }) }),
+  z.object({ kind: z.literal('pick.add'), payload: Pick }),
+  z.object({ kind: z.literal('pick.remove'), payload: z.object({ id: Id }) }),
+  z.object({ kind: z.literal('concept.set'), payload: Concept }),
+  z.object({ kind: z.literal('concept.remove'), payload: z.object({ id: Id }) }),
+  z.object({ kind: z.literal('limit.set'), payload: PlannedLimit }),
+  z.object({ kind: z.literal('limit.remove'), payload: z.object({ id: Id }) }),
+  z.object({ kind: z.literal('criterion.set'), payload: Criterion }),
+  z.object({ kind: z.literal('criterion.remove'), payload: z.object({ id: Id }) }),
+  z.object({ kind: z.literal('source.set'), payload: Source }),
+  z.object({ kind: z.literal('source.remove'), payload: z.object({ id: Id }) }),
+  z.object({ kind: z.literal('term.set'), payload: Term }),
+  z.object({ kind: z.literal('term.remove'), payload: z.object({ id: Id }) }),
+  z.object({ kind: z.literal('strategy.draft'), payload: z.object({ sourceId: Id, lines: z.array(Line) }) }),
+  z.object({
+    kind: z.literal('line.add'),
+    payload: z.object({ sourceId: Id, line: Line, at: z.int().min(0).optional() }),
+  }),
+  z.object({
+    kind: z.literal('line.change'),
+    payload: z.object({
+      sourceId: Id,
+      id: Id,
+      text: z.string().optional(),
+      limits: z.array(LimitValue).optional(),
+      note: z.string().optional(),
+    }),
+  }),
+  z.object({ kind: z.literal('line.remove'), payload: z.object({ sourceId: Id, id: Id }) }),
+  z.object({ kind: z.literal('run.log'), payload: Run }),
+  z.object({ kind: z.literal('records.import'), payload: Import }),
+  z.object({ kind: z.literal('ruling.set'), payload: Ruling }),
+  z.object({
+    kind: z.literal('ruling.remove'),
+    payload: z.object({ workId: Id, pass: z.enum(['broad', 'close']), reader: z.string() }),
+  }),
+  z.object({ kind: z.literal('account.voice'), payload: z.object({ voice: Voice }) }),
+  z.object({ kind: z.literal('account.edit'), payload: z.object({ passage: Id, content: PassageContent }) }),
+  z.object({ kind: z.literal('account.redraft'), payload: z.object({ passage: Id }) }),
+  z.object({ kind: z.literal('undo'), payload: z.object({ seq: z.int().min(0) }) }),
+  z.object({ kind: z.literal('redo'), payload: z.object({ seq: z.int().min(0) }) }),
+])
+export type Command = z.infer<typeof Command>
+export type CommandKind = Command['kind']
+export type CommandOf<K extends CommandKind> = Extract<Command, { kind: K }>
+
+/** These stay whatever is undone: the review itself, and runs, which really happened. */
+export const NOT_UNDOABLE: ReadonlySet<CommandKind> = new Set(['review.create', 'run.log', 'undo', 'redo'])
+
+/** What a command did, in the words of the journal. */
+export const DEED: Record<CommandKind, string> = {
+  'review.create': 'review begun',
+  'review.rename': 'title changed',
+  'question.set': 'question written',
+  'framework.set': 'framework chosen',
+  'pick.add': 'words woven into a concept',
+  'pick.remove': 'words taken out of a concept',
+  'concept.set': 'concept set',
+  'concept.remove': 'concept removed',
+  'limit.set': 'limit planned',
+  'limit.remove': 'limit taken out of the plan',
+  'criterion.set': 'criterion written',
+  'criterion.remove': 'criterion removed',
+  'source.set': 'source set',
+  'source.remove': 'source removed',
+  'term.set': 'term set',
+  'term.remove': 'term removed',
+  'strategy.draft': 'strategy drafted',
+  'line.add': 'line added',
+  'line.change': 'line changed',
+  'line.remove': 'line removed',
+  'run.log': 'line run',
+  'records.import': 'records brought in',
+  'ruling.set': 'work ruled',
+  'ruling.remove': 'ruling taken back',
+  'account.voice': 'voice of the account chosen',
+  'account.edit': 'account edited',
+  'account.redraft': 'passage drafted anew',
+  undo: 'undone',
+  redo: 'done again',
+}

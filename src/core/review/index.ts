@@ -1,0 +1,7 @@
+export * from './values'
+export * from './commands'
+export * from './journal'
+export { apply } from './apply'
+export { SCHEMA_VERSION } from './migrations'
+export { worksOf, type Work } from './works'
+export { packReview, openPackage, type Packed } from './package'

@@ -1,0 +1,188 @@
+import { z } from 'zod'
+import { LimitValue } from '../query'
+
+const Id = z.string().min(1).max(200)
+const Text = z.string().max(200_000)
+
+export const LETTERS = ['A', 'B', 'C', 'D', 'E', 'F'] as const
+export const Letter = z.enum(LETTERS)
+export type Letter = z.infer<typeof Letter>
+
+/** One idea of the question. An optional concept is left out when concepts are joined with AND. */
+export const Concept = z.object({
+  id: Id,
+  letter: Letter,
+  name: Text,
+  role: Text.optional(),
+  essential: z.boolean(),
+  note: Text,
+})
+export type Concept = z.infer<typeof Concept>
+
+/** Words of the question that were woven into a concept; a stretch of the question in UTF-16 units. */
+export const Pick = z.object({
+  id: Id,
+  conceptId: Id,
+  start: z.int().min(0),
+  end: z.int().min(1),
+  text: Text,
+})
+export type Pick = z.infer<typeof Pick>
+
+export const PlannedLimit = z.object({ id: Id, limit: LimitValue, reason: Text })
+export type PlannedLimit = z.infer<typeof PlannedLimit>
+
+export const PassName = z.enum(['broad', 'close'])
+export type PassName = z.infer<typeof PassName>
+
+/** A question asked of each record; `sense` says what a "yes" means. */
+export const Criterion = z.object({ id: Id, text: Text, pass: PassName, sense: z.enum(['in', 'out']) })
+export type Criterion = z.infer<typeof Criterion>
+
+export const SourceKind = z.enum([
+  'database',
+  'reference lists',
+  'citing papers',
+  'people',
+  'web',
+  'catalogue',
+  'own collection',
+])
+export const Source = z.object({
+  id: Id,
+  kind: SourceKind,
+  name: Text,
+  /** For a database, its profile; the stand-ins have one each. */
+  profileId: Id.optional(),
+  why: Text,
+  coverage: Text.optional(),
+  platform: Text.optional(),
+})
+export type Source = z.infer<typeof Source>
+
+export const TermOrigin = z.enum([
+  'question',
+  'look-up',
+  'harvest',
+  'suggestion',
+  'known item',
+  'colleague',
+  'reading',
+  'typed',
+])
+/** A word, heading, code or name that stands for a concept; `sourceId` is `all` for text words. */
+export const Term = z.object({
+  id: Id,
+  conceptId: Id,
+  sourceId: Id,
+  kind: z.enum(['text', 'heading', 'class', 'named']),
+  expression: Text,
+  withNarrower: z.boolean(),
+  mainFocus: z.boolean(),
+  origin: TermOrigin,
+  status: z.enum(['proposed', 'in use', 'dropped']),
+  /** Why it was dropped. */
+  reason: Text.optional(),
+})
+export type Term = z.infer<typeof Term>
+
+/** One search statement; its number is its place in the strategy, counted from 1. */
+export const Line = z.object({
+  id: Id,
+  /** Plain notation, as written. */
+  text: Text,
+  limits: z.array(LimitValue),
+  conceptId: Id.optional(),
+  note: Text,
+  /** Written by the draft and not touched since. */
+  drafted: z.boolean(),
+})
+export type Line = z.infer<typeof Line>
+
+/** One execution of a line. Never changed; a later run of the same line supersedes it. */
+export const Run = z.object({
+  id: Id,
+  sourceId: Id,
+  lineId: Id,
+  /** What identifies the line with all it depended on; see `lineKeys`. */
+  key: z.string(),
+  number: z.int().min(1),
+  text: Text,
+  /** As it was sent, in the source's own syntax. */
+  sent: Text,
+  limits: z.array(LimitValue),
+  hits: z.int().min(0),
+  /** ISO 8601 with zone. */
+  at: z.iso.datetime({ offset: true }),
+  by: Text,
+  release: Text,
+  how: z.enum(['stand-in', 'by hand', 'pasted history']),
+})
+export type Run = z.infer<typeof Run>
+
+/** Records brought in from a source; the records themselves lie beside the journal under `digest`. */
+export const Import = z.object({
+  id: Id,
+  sourceId: Id,
+  runId: Id.optional(),
+  digest: z.string().regex(/^[0-9a-f]{64}$/),
+  count: z.int().min(0),
+  at: z.iso.datetime({ offset: true }),
+})
+export type Import = z.infer<typeof Import>
+
+export const Ruling = z.object({
+  workId: Id,
+  pass: PassName,
+  reader: Text,
+  verdict: z.enum(['in', 'out', 'unsure']),
+  criterionId: Id.optional(),
+  note: Text.optional(),
+})
+export type Ruling = z.infer<typeof Ruling>
+
+export const Voice = z.enum(['we', 'I', 'passive'])
+export type Voice = z.infer<typeof Voice>
+
+/** A passage of the account as a document node; its inside belongs to the editor. */
+export const PassageContent = z.array(z.looseObject({ type: z.string() }))
+export type PassageContent = z.infer<typeof PassageContent>
+
+export interface Review {
+  id: string
+  title: string
+  question: string
+  framework: string
+  picks: Pick[]
+  concepts: Concept[]
+  limits: PlannedLimit[]
+  criteria: Criterion[]
+  sources: Source[]
+  terms: Term[]
+  strategies: Record<string, Line[]>
+  runs: Run[]
+  imports: Import[]
+  /** By work, then by pass and reader ("broad/M. Osei"). */
+  rulings: Record<string, Record<string, Ruling>>
+  account: { voice: Voice; edited: Record<string, PassageContent> }
+}
+
+export function emptyReview(id: string): Review {
+  return {
+    id,
+    title: '',
+    question: '',
+    framework: 'free',
+    picks: [],
+    concepts: [],
+    limits: [],
+    criteria: [],
+    sources: [],
+    terms: [],
+    strategies: {},
+    runs: [],
+    imports: [],
+    rulings: {},
+    account: { voice: 'we', edited: {} },
+  }
+}

@@ -1,0 +1,1 @@
+export { passCounts, readersOf, type PassCounts, type RulingLike } from './counts'

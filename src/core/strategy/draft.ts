@@ -1,0 +1,91 @@
+import { hasErrors } from '../base'
+import { and, inFields, or, parse, print, type Expr, type LimitValue } from '../query'
+import { toRanges } from './references'
+
+interface PlanConcept {
+  id: string
+  essential: boolean
+}
+interface PlanTerm {
+  conceptId: string
+  sourceId: string
+  kind: 'text' | 'heading' | 'class' | 'named'
+  expression: string
+  withNarrower: boolean
+  mainFocus: boolean
+  status: 'proposed' | 'in use' | 'dropped'
+}
+
+export interface Plan {
+  concepts: readonly PlanConcept[]
+  terms: readonly PlanTerm[]
+  limits: readonly LimitValue[]
+}
+
+export interface DraftLine {
+  text: string
+  conceptId?: string
+  limits: LimitValue[]
+}
+
+/** The plain notation of one term of the grid; undefined where the words of a text term cannot be read. */
+export function termExpression(term: PlanTerm): Expr | undefined {
+  if (term.kind === 'heading')
+    return { kind: 'heading', label: term.expression, below: term.withNarrower, main: term.mainFocus }
+  if (term.kind === 'class') return { kind: 'class', code: term.expression, below: term.withNarrower }
+  const { tree, problems } = parse(term.expression)
+  return hasErrors(problems) ? undefined : tree
+}
+
+/**
+ * Drafts the lines for one source by the building-block method: for each concept a line of text words in title,
+ * abstract and keywords and a line of headings, joined with OR; the essential concepts joined with AND; then the
+ * planned limits, one line each, so that the cost of each is seen. A concept without terms gives no line. If all
+ * concepts are optional they are joined all the same, for there is nothing else to ask.
+ */
+export function draftStrategy(plan: Plan, sourceId: string, hasVocabulary: boolean): DraftLine[] {
+  const lines: DraftLine[] = []
+  const last = (): number => lines.length
+  const blocks: { number: number; essential: boolean }[] = []
+  for (const concept of plan.concepts) {
+    const own = plan.terms.filter((t) => t.conceptId === concept.id && t.status === 'in use')
+    const add = (text: string): number => lines.push({ text, conceptId: concept.id, limits: [] })
+    const parts: number[] = []
+    const words = own
+      .filter((t) => t.kind === 'text' || t.kind === 'named')
+      .flatMap((t) => termExpression(t) ?? [])
+    if (words.length) parts.push(add(print(inFields(['text'], or(...words)))))
+    const headings = own
+      .filter((t) => (t.kind === 'heading' || t.kind === 'class') && t.sourceId === sourceId && hasVocabulary)
+      .flatMap((t) => termExpression(t) ?? [])
+    if (headings.length) parts.push(add(print(or(...headings))))
+    if (parts.length === 2) add(print({ kind: 'lines', mode: 'any', ranges: toRanges(parts) }))
+    if (parts.length) blocks.push({ number: last(), essential: concept.essential })
+  }
+  const essential = blocks.filter((b) => b.essential)
+  const joined = (essential.length ? essential : blocks).map((b) => b.number)
+  if (joined.length > 1)
+    lines.push({ text: print({ kind: 'lines', mode: 'all', ranges: toRanges(joined) }), limits: [] })
+  if (lines.length) {
+    const base = joined.length === 1 ? joined[0]! : last()
+    plan.limits.forEach((limit, i) => lines.push({ text: `#${i === 0 ? base : last()}`, limits: [limit] }))
+  }
+  return lines
+}
+
+/** What the lines of concept blocks would find without their joints: used where a line must stand by itself. */
+export function expand(e: Expr, line: (number: number) => Expr | undefined): Expr {
+  if (e.kind === 'line') return line(e.number) ?? e
+  if (e.kind === 'lines') {
+    const parts = e.ranges.flatMap((r) =>
+      Array.from(
+        { length: r.to - r.from + 1 },
+        (_, i) => line(r.from + i) ?? ({ kind: 'line', number: r.from + i } as const),
+      ),
+    )
+    return e.mode === 'any' ? or(...parts) : and(...parts)
+  }
+  if (e.kind === 'and' || e.kind === 'or' || e.kind === 'not')
+    return { ...e, parts: e.parts.map((p) => expand(p, line)) }
+  return e
+}

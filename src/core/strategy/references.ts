@@ -1,0 +1,38 @@
+import { parse, print, withoutPlaces, mapChildren, type Expr, type Lines } from '../query'
+
+/** Line numbers of a list of ranges, in order. */
+const numbersOf = (ranges: Lines['ranges']): number[] =>
+  ranges.flatMap((r) => Array.from({ length: r.to - r.from + 1 }, (_, i) => r.from + i))
+
+/** The fewest ranges that say the same, keeping the order of first mention. */
+export function toRanges(numbers: readonly number[]): Lines['ranges'] {
+  const ranges: Lines['ranges'] = []
+  for (const n of numbers) {
+    const last = ranges[ranges.length - 1]
+    if (last && n === last.to + 1) last.to = n
+    else ranges.push({ from: n, to: n })
+  }
+  return ranges
+}
+
+/**
+ * The text with its line references put to their new numbers. `now(n)` is undefined where the line is gone: then a
+ * reference in a list is left out, and a single one becomes `#0`, which is an error that the editor shows. A text
+ * without references comes back as it was written.
+ */
+export function renumberText(text: string, now: (number: number) => number | undefined): string {
+  if (!text.includes('#')) return text
+  const { tree } = parse(text)
+  if (!tree) return text
+  const change = (e: Expr): Expr => {
+    if (e.kind === 'line') return { ...e, number: now(e.number) ?? 0 }
+    if (e.kind === 'lines') {
+      const kept = numbersOf(e.ranges).flatMap((n) => now(n) ?? [])
+      return kept.length ? { ...e, ranges: toRanges(kept) } : { kind: 'line', number: 0 }
+    }
+    return mapChildren(e, change)
+  }
+  const before = print(tree)
+  const after = print(withoutPlaces(change(tree)))
+  return after === before ? text : after
+}

@@ -1,0 +1,5 @@
+export type { Heading, Vocabulary } from './heading'
+export { Thesaurus, type LookUp, type MatchKind } from './thesaurus'
+export { readSkos } from './skos'
+export { writeSkos } from './skos-write'
+export { readOutline } from './outline'

@@ -1,0 +1,227 @@
+import { Parser, type Quad } from 'n3'
+import { fail, foldLabel, ok, problem, type Problem, type Result } from '../base'
+import type { Heading, Vocabulary } from './heading'
+
+const SKOS = 'http://www.w3.org/2004/02/skos/core#'
+const RDF_TYPE = 'http://www.w3.org/1999/02/22-rdf-syntax-ns#type'
+const DCT = 'http://purl.org/dc/terms/'
+
+/** The statements about one subject, by predicate. */
+type Statements = Map<string, { value: string; language: string }[]>
+
+/**
+ * Reads a vocabulary in SKOS from Turtle or N-Triples. Labels are taken in `language` where there is a choice.
+ * Relations are completed both ways; breaches of the SKOS integrity conditions (SKOS Reference, S9, S13, S14, S27,
+ * S46) and rings in the hierarchy are mended and reported. Fails only where the text is no Turtle or holds no concept.
+ */
+export function readSkos(text: string, language = 'en'): Result<Vocabulary> {
+  let quads: Quad[]
+  try {
+    quads = new Parser().parse(text)
+  } catch (error) {
+    const message = error instanceof Error ? error.message : String(error)
+    return fail(
+      problem('turtle', 'error', `This is not Turtle or N-Triples: ${message}. Nothing was taken over.`),
+    )
+  }
+  const subjects = new Map<string, Statements>()
+  for (const { subject, predicate, object } of quads) {
+    let statements = subjects.get(subject.value)
+    if (!statements) subjects.set(subject.value, (statements = new Map()))
+    const list = statements.get(predicate.value) ?? []
+    list.push({ value: object.value, language: object.termType === 'Literal' ? object.language : '' })
+    statements.set(predicate.value, list)
+  }
+  const values = (id: string, property: string): string[] =>
+    subjects
+      .get(id)
+      ?.get(property)
+      ?.map((o) => o.value) ?? []
+  const isA = (id: string, type: string): boolean => values(id, RDF_TYPE).includes(SKOS + type)
+  const concepts = [...subjects.keys()].filter(
+    (id) => isA(id, 'Concept') || (values(id, SKOS + 'prefLabel').length > 0 && !isA(id, 'ConceptScheme')),
+  )
+  if (!concepts.length)
+    return fail(
+      problem('no-concepts', 'error', 'No skos:Concept was found, so there is no vocabulary in this file.'),
+    )
+
+  const problems: Problem[] = []
+  const headings = new Map<string, Heading>()
+  for (const id of concepts) headings.set(id, readHeading(id, subjects.get(id)!, language, problems))
+  relate(headings, subjects, problems)
+  checkMappings(concepts, values, problems)
+  const scheme = [...subjects.keys()].find((id) => isA(id, 'ConceptScheme'))
+  for (const id of concepts)
+    if (isA(id, 'ConceptScheme'))
+      problems.push(
+        problem(
+          'S9',
+          'warning',
+          `${id} is both a concept and a concept scheme; it is read as a concept.`,
+          id,
+        ),
+      )
+  const title = scheme
+    ? (values(scheme, DCT + 'title')[0] ?? values(scheme, SKOS + 'prefLabel')[0])
+    : undefined
+  return ok(
+    {
+      id: scheme ?? concepts[0]!,
+      title: title ?? 'Vocabulary without a title',
+      version: (scheme && values(scheme, DCT + 'issued')[0]) ?? '',
+      headings: [...headings.values()],
+    },
+    problems,
+  )
+}
+
+function readHeading(id: string, statements: Statements, language: string, problems: Problem[]): Heading {
+  const literals = (property: string): { value: string; language: string }[] => statements.get(property) ?? []
+  const chosen = (property: string): string[] => {
+    const all = literals(property)
+    const own = all.filter((o) => o.language === '' || o.language.split('-')[0] === language)
+    return (own.length ? own : all).map((o) => o.value)
+  }
+  const preferred = literals(SKOS + 'prefLabel')
+  const perLanguage = new Map<string, number>()
+  for (const { language: l } of preferred) perLanguage.set(l, (perLanguage.get(l) ?? 0) + 1)
+  for (const [l, n] of perLanguage)
+    if (n > 1)
+      problems.push(
+        problem(
+          'S14',
+          'warning',
+          `${id} has ${n} preferred labels${l ? ` in "${l}"` : ''}; the first is used.`,
+          id,
+        ),
+      )
+  const [label = id.replace(/^.*[/#]/, ''), ...others] = chosen(SKOS + 'prefLabel')
+  if (!preferred.length)
+    problems.push(problem('no-label', 'warning', `${id} has no label; its name in the file is used.`, id))
+  const entryTerms = new Set<string>(others)
+  for (const term of [...chosen(SKOS + 'altLabel'), ...chosen(SKOS + 'hiddenLabel')]) {
+    if (term === label || entryTerms.has(term))
+      problems.push(
+        problem('S13', 'warning', `"${term}" is given twice as a label of ${id}; it is kept once.`, id),
+      )
+    if (foldLabel(term) !== foldLabel(label)) entryTerms.add(term)
+  }
+  const scopeNote = (chosen(SKOS + 'scopeNote')[0] ?? chosen(SKOS + 'definition')[0])?.trim()
+  const code = literals(SKOS + 'notation')[0]?.value
+  const since = Number(/^\d{4}/.exec(literals(DCT + 'created')[0]?.value ?? '')?.[0])
+  const replacedBy = literals(DCT + 'isReplacedBy')[0]?.value
+  return {
+    id,
+    label,
+    entryTerms: [...entryTerms],
+    ...(scopeNote ? { scopeNote } : {}),
+    broader: [],
+    narrower: [],
+    related: [],
+    ...(code ? { code } : {}),
+    ...(since ? { since } : {}),
+    ...(replacedBy ? { replacedBy } : {}),
+  }
+}
+
+/** Sets broader, narrower and related both ways, leaving out what would close a ring. */
+function relate(
+  headings: Map<string, Heading>,
+  subjects: Map<string, Statements>,
+  problems: Problem[],
+): void {
+  const above = new Map<string, Set<string>>([...headings.keys()].map((id) => [id, new Set()]))
+  const beside: [string, string][] = []
+  const known = (id: string, other: string): boolean => {
+    if (headings.has(other)) return true
+    problems.push(
+      problem('unknown-concept', 'warning', `${id} names ${other}, which is not in this file.`, id),
+    )
+    return false
+  }
+  for (const id of headings.keys()) {
+    const statements = subjects.get(id)!
+    const others = (name: string): string[] => statements.get(SKOS + name)?.map((o) => o.value) ?? []
+    for (const o of others('broader')) if (known(id, o)) above.get(id)!.add(o)
+    for (const o of others('narrower')) if (known(id, o)) above.get(o)!.add(id)
+    for (const o of others('related')) if (known(id, o)) beside.push([id, o])
+  }
+  cutRings(above, problems)
+  for (const [id, parents] of above)
+    for (const parent of parents) {
+      headings.get(id)!.broader.push(parent)
+      headings.get(parent)!.narrower.push(id)
+    }
+  const ancestors = new Map<string, Set<string>>()
+  const up = (id: string): Set<string> => {
+    const done = ancestors.get(id)
+    if (done) return done
+    const found = new Set<string>()
+    ancestors.set(id, found)
+    for (const parent of above.get(id)!) {
+      found.add(parent)
+      for (const a of up(parent)) found.add(a)
+    }
+    return found
+  }
+  for (const [a, b] of beside) {
+    if (a === b || up(a).has(b) || up(b).has(a)) {
+      const message = `${a} and ${b} are said to be related, but one is above the other; the hierarchy is kept.`
+      problems.push(problem('S27', 'warning', message, a))
+      continue
+    }
+    for (const [from, to] of [
+      [a, b],
+      [b, a],
+    ] as const) {
+      const related = headings.get(from)!.related
+      if (!related.includes(to)) related.push(to)
+    }
+  }
+}
+
+/** Takes out, without recursion, every relation that leads from a heading back to itself. */
+function cutRings(above: Map<string, Set<string>>, problems: Problem[]): void {
+  const state = new Map<string, 'open' | 'done'>()
+  for (const start of above.keys()) {
+    if (state.has(start)) continue
+    const path: { id: string; rest: string[] }[] = [{ id: start, rest: [...above.get(start)!] }]
+    state.set(start, 'open')
+    while (path.length) {
+      const top = path[path.length - 1]!
+      const next = top.rest.pop()
+      if (next === undefined) {
+        state.set(top.id, 'done')
+        path.pop()
+      } else if (state.get(next) === 'open') {
+        above.get(top.id)!.delete(next)
+        const message = `${top.id} is below itself by way of ${next}; that relation is left out.`
+        problems.push(problem('ring', 'warning', message, top.id))
+      } else if (!state.has(next)) {
+        state.set(next, 'open')
+        path.push({ id: next, rest: [...above.get(next)!] })
+      }
+    }
+  }
+}
+
+function checkMappings(
+  ids: string[],
+  values: (id: string, property: string) => string[],
+  problems: Problem[],
+): void {
+  for (const id of ids) {
+    const exact = new Set(values(id, SKOS + 'exactMatch'))
+    for (const other of [...values(id, SKOS + 'broadMatch'), ...values(id, SKOS + 'relatedMatch')])
+      if (exact.has(other))
+        problems.push(
+          problem(
+            'S46',
+            'warning',
+            `${id} matches ${other} exactly and also as broader or related; only one can hold.`,
+            id,
+          ),
+        )
+  }
+}

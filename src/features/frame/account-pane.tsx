@@ -1,0 +1,63 @@
+'use client'
+import { useState } from 'react'
+import { PASSAGES } from '@/core/account'
+import { useAccount } from '@/store/use-account'
+import { AccountText } from './account-text'
+
+const WHAT_COMES: Record<string, string> = {
+  question: 'Write the question, and its sentence appears here.',
+  terms: 'As terms come into the grid, the sentences that name them appear here.',
+  searches: 'Run the lines, and what was searched, when and with how many hits is written here.',
+  records: 'Bring records in, and their numbers are written here.',
+  selection: 'Rule the first work, and the count of what was read and kept begins here.',
+}
+
+/** The sentences that the stage on screen feeds, as they read now. */
+export function AccountPane({ stage }: { stage: string }) {
+  const { context, passages } = useAccount()
+  const [folded, setFolded] = useState(false)
+  if (folded)
+    return (
+      <aside className="folded" aria-label="What this writes">
+        <button
+          className="plain"
+          style={{ padding: 8 }}
+          onClick={() => setFolded(false)}
+          aria-label="Show what this writes"
+        >
+          ‹
+        </button>
+      </aside>
+    )
+  const ids = PASSAGES.filter((p) => p.stage === stage).map((p) => p.id as string)
+  const shown = passages.filter((p) => p.content.length && (stage === 'methods' || ids.includes(p.id)))
+  return (
+    <aside aria-label="What this writes">
+      <div className="pane">
+        <button
+          className="plain fold"
+          onClick={() => setFolded(true)}
+          aria-label="Fold away what this writes"
+        >
+          ›
+        </button>
+        <h2>{stage === 'methods' ? 'Bound to the record' : 'What this writes'}</h2>
+        {stage === 'methods' ? (
+          <p className="sub" style={{ marginTop: 6 }}>
+            Underlined words are facts: they come from the record and change with it. Point at one to see
+            where from; they cannot be typed over.
+          </p>
+        ) : shown.length ? (
+          <div className="account">
+            {shown.map((p) => (
+              <AccountText key={p.id} content={p.content} context={context} />
+            ))}
+          </div>
+        ) : (
+          <p className="empty">{WHAT_COMES[stage]}</p>
+        )}
+        <div id="pane-more" />
+      </div>
+    </aside>
+  )
+}

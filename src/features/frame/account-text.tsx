@@ -1,0 +1,46 @@
+'use client'
+import { Tooltip } from 'antd'
+import { useRouter } from 'next/navigation'
+import { inlinesOf, resolveFact, type FactContext, type Inline, type Paragraph } from '@/core/account'
+import { light } from '@/ui/light'
+
+/** Paragraphs of the account for reading; facts light up where they come from. */
+export function AccountText({ content, context }: { content: readonly Paragraph[]; context: FactContext }) {
+  return content.map((block, i) => (
+    <p key={i}>
+      {[...inlinesOf(block)].map((node, k) => (
+        <InlineText key={k} node={node} context={context} />
+      ))}
+    </p>
+  ))
+}
+
+function InlineText({ node, context }: { node: Inline; context: FactContext }) {
+  const router = useRouter()
+  if (node.type === 'text') {
+    const italic = node.marks?.some((m) => m.type === 'italic')
+    return italic ? <i>{node.text}</i> : node.text
+  }
+  const fact = resolveFact(context, node.attrs.ref)
+  const words =
+    node.attrs.ref.startsWith('terms.') && !fact.missing && node.attrs.ref !== 'terms.count' ? (
+      <i>{fact.text}</i>
+    ) : (
+      fact.text
+    )
+  return (
+    <Tooltip title={`From ${fact.from}`} mouseEnterDelay={0.3}>
+      <span
+        className={`fact${fact.missing ? ' missing' : ''}`}
+        tabIndex={0}
+        role="link"
+        onMouseEnter={() => light(fact.anchor)}
+        onMouseLeave={() => light(undefined)}
+        onClick={() => router.push(`/review/${context.review.id}/${fact.stage}`)}
+        onKeyDown={(e) => e.key === 'Enter' && router.push(`/review/${context.review.id}/${fact.stage}`)}
+      >
+        {words}
+      </span>
+    </Tooltip>
+  )
+}

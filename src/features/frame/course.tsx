@@ -1,0 +1,40 @@
+'use client'
+import Link from 'next/link'
+import { useMemo } from 'react'
+import { courseFigures, inlinesOf } from '@/core/account'
+import { useAccount } from '@/store/use-account'
+import { CourseBand } from '@/ui/course-band'
+import { useWidth } from '@/ui/use-width'
+
+/** The six stages as one band: the way to move, the overview, and the progress. */
+export function Course({ reviewId, stage }: { reviewId: string; stage: string }) {
+  const { context, passages } = useAccount()
+  const [ref, width] = useWidth<HTMLDivElement>()
+  const figures = useMemo(() => courseFigures(context.review, context.works), [context])
+  const facts = passages.reduce((n, p) => n + [...inlinesOf(p)].filter((i) => i.type === 'fact').length, 0)
+  return (
+    <div className="course" ref={ref}>
+      <CourseBand
+        width={width}
+        height={80}
+        top={34}
+        left={26}
+        figures={figures.map((f) => f.value)}
+        letters={context.review.concepts.map((c) => c.letter)}
+      />
+      <nav aria-label="Stages">
+        {figures.map((f) => (
+          <Link
+            key={f.stage}
+            href={`/review/${reviewId}/${f.stage}`}
+            className={f.stage === stage ? 'here' : ''}
+            aria-current={f.stage === stage ? 'page' : undefined}
+          >
+            <span>{f.name}</span>
+            <span className="figure">{f.stage === 'methods' ? `${facts} facts` : f.words}</span>
+          </Link>
+        ))}
+      </nav>
+    </div>
+  )
+}

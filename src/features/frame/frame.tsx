@@ -1,0 +1,52 @@
+'use client'
+import { Button } from 'antd'
+import Link from 'next/link'
+import { useSelectedLayoutSegment } from 'next/navigation'
+import { useEffect, useState, type ReactNode } from 'react'
+import { openReview, openShelf, useSession } from '@/store/session'
+import { AccountPane } from './account-pane'
+import { Course } from './course'
+import { Palette } from './palette'
+import { Strip } from './strip'
+import { useFrameActions, useKeys } from './keys'
+import { Trouble } from './trouble'
+
+/** What stands around every stage: the course above, the account beside, the strip below. */
+export function Frame({ reviewId, children }: { reviewId: string; children: ReactNode }) {
+  const open = useSession((s) => s.reviewId === reviewId)
+  const [missing, setMissing] = useState(false)
+  const stage = useSelectedLayoutSegment() ?? 'question'
+  useEffect(() => {
+    void openShelf().then(() => openReview(reviewId).then((found) => setMissing(!found)))
+  }, [reviewId])
+  useFrameActions(reviewId)
+  useKeys()
+
+  if (missing)
+    return (
+      <main className="shelf">
+        <h1>This review is not in this browser</h1>
+        <p className="empty">
+          Reviews stay in the browser in which they were made. If you have its package, open it from the
+          shelf.
+        </p>
+        <Link href="/">
+          <Button type="primary">To the shelf</Button>
+        </Link>
+      </main>
+    )
+  return (
+    <div className="frame">
+      <header>
+        <Course reviewId={reviewId} stage={stage} />
+      </header>
+      <main id="stage" tabIndex={-1}>
+        {open ? children : <p className="empty">Opening the review …</p>}
+      </main>
+      <AccountPane stage={stage} />
+      <Strip />
+      <Palette />
+      <Trouble />
+    </div>
+  )
+}

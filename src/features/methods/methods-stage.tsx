@@ -1,0 +1,117 @@
+'use client'
+import { App, Button, Select } from 'antd'
+import dynamic from 'next/dynamic'
+import { useMemo } from 'react'
+import { resolveFact, toMarkdown } from '@/core/account'
+import type { Voice } from '@/core/review'
+import { useActions, type Action } from '@/store/actions'
+import { act, packOpenReview } from '@/store/session'
+import { useAccount } from '@/store/use-account'
+import { fileName, saveFile } from '@/ui/save-file'
+
+const PassageEditor = dynamic(() => import('./passage-editor').then((m) => m.PassageEditor), { ssr: false })
+
+const WORD = 'application/vnd.openxmlformats-officedocument.wordprocessingml.document'
+const VOICES: { value: Voice; label: string }[] = [
+  { value: 'we', label: 'We searched …' },
+  { value: 'I', label: 'I searched …' },
+  { value: 'passive', label: '… was searched' },
+]
+
+/** The methods section as a page: written by the record, edited by hand, handed out as a file. */
+export function MethodsStage() {
+  const { context, passages } = useAccount()
+  const { message } = App.useApp()
+  const { review } = context
+  const actions = useMemo<Action[]>(() => {
+    const words = (ref: string): string => resolveFact(context, ref).text
+    const title = review.title || 'Search and selection'
+    const save = (job: () => Promise<void>) => (): void =>
+      void job().catch((error: unknown) =>
+        message.error(
+          `The file could not be made: ${error instanceof Error ? error.message : String(error)}`,
+        ),
+      )
+    return [
+      {
+        id: 'word',
+        label: 'Word',
+        key: 'E',
+        strip: true,
+        run: save(async () => {
+          const { toWord } = await import('@/core/account/documents/word')
+          saveFile(fileName(title, 'docx'), (await toWord(title, passages, words)) as BlobPart, WORD)
+        }),
+      },
+      {
+        id: 'markdown',
+        label: 'Markdown',
+        key: 'M',
+        strip: true,
+        run: () => saveFile(fileName(title, 'md'), toMarkdown(title, passages, words), 'text/markdown'),
+      },
+      {
+        id: 'methods-package',
+        label: 'Package',
+        key: 'P',
+        strip: true,
+        run: save(async () =>
+          saveFile(fileName(title, 'luvren.zip'), (await packOpenReview()) as BlobPart, 'application/zip'),
+        ),
+      },
+    ]
+  }, [context, message, passages, review.title])
+  useActions('methods', actions)
+  const shown = passages.filter((p) => p.content.length)
+  return (
+    <div className="methods">
+      <nav className="outline" aria-label="Outline">
+        {passages.map((p, i) => (
+          <button
+            key={p.id}
+            className="plain"
+            disabled={!p.content.length}
+            style={p.content.length ? {} : { color: 'var(--ink3)' }}
+            onClick={() =>
+              document
+                .getElementById(`passage-${p.id}`)
+                ?.scrollIntoView({ behavior: 'smooth', block: 'start' })
+            }
+          >
+            {i + 1} {p.title}
+          </button>
+        ))}
+      </nav>
+      <div className="page">
+        <div className="page-head">
+          <h1>Search and selection</h1>
+          <span style={{ display: 'flex', gap: 8, alignItems: 'center' }}>
+            <Select
+              size="small"
+              variant="borderless"
+              aria-label="Voice"
+              value={review.account.voice}
+              options={VOICES}
+              onChange={(voice: Voice) => void act('account.voice', { voice })}
+            />
+            {actions.map((a) => (
+              <Button key={a.id} size="small" onClick={a.run}>
+                {a.label}
+                <kbd>{a.key}</kbd>
+              </Button>
+            ))}
+          </span>
+        </div>
+        {shown.map((p) => (
+          <PassageEditor key={p.id} passage={p} />
+        ))}
+        {!shown.length && (
+          <p className="empty serif" style={{ fontSize: 16 }}>
+            The section writes itself as you work: the question first, then where you looked, with which
+            words, what came back and how you chose. Begin with the question (<kbd>⇧1</kbd>).
+          </p>
+        )}
+      </div>
+    </div>
+  )
+}

@@ -1,0 +1,92 @@
+'use client'
+import { EditorContent, useEditor } from '@tiptap/react'
+import StarterKit from '@tiptap/starter-kit'
+import { useEffect, useMemo, useRef } from 'react'
+import type { Passage } from '@/core/account'
+import type { Command, PassageContent } from '@/core/review'
+import { act, commitEdit, stageEdit } from '@/store/session'
+import { FactNode } from './fact-node'
+
+const STAGE_AFTER = 400
+const COMMIT_AFTER = 3000
+
+/**
+ * One passage of the account, edited in place. As long as nobody has touched it, it follows the record; from the first
+ * change on it is the writer's, and only its facts go on following.
+ */
+export function PassageEditor({ passage }: { passage: Passage }) {
+  const key = `passage-${passage.id}`
+  const json = JSON.stringify(passage.content)
+  const shown = useRef(json)
+  const timers = useRef<{ stage?: ReturnType<typeof setTimeout>; commit?: ReturnType<typeof setTimeout> }>({})
+  const waiting = useRef<Command>(undefined)
+  const extensions = useMemo(
+    () => [
+      StarterKit.configure({
+        heading: false,
+        codeBlock: false,
+        code: false,
+        horizontalRule: false,
+        trailingNode: false,
+      }),
+      FactNode,
+    ],
+    [],
+  )
+  const finish = useRef(() => {
+    clearTimeout(timers.current.stage)
+    clearTimeout(timers.current.commit)
+    const command = waiting.current
+    waiting.current = undefined
+    if (command) void commitEdit(key, command)
+  })
+  const editor = useEditor({
+    immediatelyRender: false,
+    extensions,
+    content: { type: 'doc', content: JSON.parse(json) },
+    editorProps: { attributes: { 'aria-label': passage.title, role: 'textbox', 'aria-multiline': 'true' } },
+    onUpdate: ({ editor: e }) => {
+      const content = (e.getJSON().content ?? []) as PassageContent
+      shown.current = JSON.stringify(content)
+      const command: Command = { kind: 'account.edit', payload: { passage: passage.id, content } }
+      waiting.current = command
+      clearTimeout(timers.current.stage)
+      clearTimeout(timers.current.commit)
+      timers.current.stage = setTimeout(() => void stageEdit(key, command), STAGE_AFTER)
+      timers.current.commit = setTimeout(() => finish.current(), COMMIT_AFTER)
+    },
+    onBlur: () => finish.current(),
+  })
+  useEffect(() => {
+    const end = finish.current
+    return end
+  }, [])
+  // What comes from the record or from another tab takes the place of what is shown, but never of what is being typed.
+  useEffect(() => {
+    if (!editor || json === shown.current || waiting.current) return
+    shown.current = json
+    editor.commands.setContent({ type: 'doc', content: JSON.parse(json) }, { emitUpdate: false })
+  }, [editor, json])
+
+  return (
+    <section className="passage" id={`passage-${passage.id}`} aria-label={passage.title}>
+      <div className="passage-head">
+        <span>{passage.title}</span>
+        {passage.edited && (
+          <span className="sub">
+            in your words{' '}
+            <button
+              className="plain link"
+              onClick={() => void act('account.redraft', { passage: passage.id })}
+            >
+              draft anew
+            </button>
+          </span>
+        )}
+      </div>
+      <div className="account">
+        <EditorContent editor={editor} />
+      </div>
+    </section>
+  )
+}

@@ -1,0 +1,83 @@
+'use client'
+import { Button } from 'antd'
+import dynamic from 'next/dynamic'
+import { useState } from 'react'
+import { parse } from '@/core/query'
+import type { Line, Source } from '@/core/review'
+import { act, stageEdit } from '@/store/session'
+import { searchDesk } from '@/workers'
+
+const QueryEditor = dynamic(() => import('./query-editor').then((m) => m.QueryEditor), { ssr: false })
+
+/** A line opened for editing, with what is wrong with it named below and mended at a click. */
+export function LineEditor({
+  source,
+  line,
+  number,
+  close,
+}: {
+  source: Source
+  line: Line
+  number: number
+  close: () => void
+}) {
+  const [text, setText] = useState(line.text)
+  const [round, setRound] = useState(0)
+  const { problems } = parse(text)
+  const change = (value: string): void => {
+    setText(value)
+    void stageEdit(`line-${line.id}`, {
+      kind: 'line.change',
+      payload: { sourceId: source.id, id: line.id, text: value },
+    })
+  }
+  const done = (value: string): void => {
+    if (!value.trim() && !line.text) void act('line.remove', { sourceId: source.id, id: line.id })
+    else if (value !== line.text) void act('line.change', { sourceId: source.id, id: line.id, text: value })
+    close()
+  }
+  return (
+    <div className="line-editor" role="row" data-line={number}>
+      <div role="cell">
+        <QueryEditor
+          key={round}
+          text={text}
+          label={`Line ${number} in plain notation`}
+          headings={async (typed) =>
+            source.profileId ? (await searchDesk().lookUp(source.profileId, typed)).map((o) => o.label) : []
+          }
+          onChange={change}
+          onDone={done}
+          onCancel={close}
+        />
+        <ul className="problem-list" aria-live="polite">
+          {problems.map((p, i) => (
+            <li key={i}>
+              <span className={p.severity}>{p.message}</span>
+              {p.fix && (
+                <Button
+                  size="small"
+                  onClick={() => {
+                    const { span, text: put } = p.fix!
+                    change(text.slice(0, span[0]) + put + text.slice(span[1]))
+                    setRound(round + 1)
+                  }}
+                >
+                  {p.fix.label}
+                </Button>
+              )}
+            </li>
+          ))}
+        </ul>
+        <div className="sub" style={{ marginTop: 6, display: 'flex', gap: 12, alignItems: 'center' }}>
+          <Button size="small" type="primary" onClick={() => done(text)}>
+            Keep<kbd>↵</kbd>
+          </Button>
+          <Button size="small" onClick={close}>
+            Leave as it was<kbd>Esc</kbd>
+          </Button>
+        </div>
+      </div>
+    </div>
+  )
+}

@@ -1,0 +1,121 @@
+'use client'
+import { thousands, type Problem } from '@/core/base'
+import { LIMIT_LETTER, limitWords, type LimitKind } from '@/core/query'
+import type { Concept, Line, Run } from '@/core/review'
+import { Strand } from '@/ui/strand'
+import { QueryText } from './query-text'
+
+interface Props {
+  line: Line
+  number: number
+  concept: Concept | undefined
+  /** The letters of all concepts that feed a line which is no single concept's. */
+  letters: readonly string[]
+  run: Run | undefined
+  /** An older run, of what the line asked before. */
+  before: Run | undefined
+  planned: readonly LimitKind[]
+  applied: readonly LimitKind[]
+  chosen: boolean
+  problems: readonly Problem[]
+  choose: () => void
+  edit: () => void
+}
+
+const WIDEST = 100
+const BAR_FULL = 5
+
+/** Hits on a log scale: 1 is a hair, 100,000 the full width. */
+const barWidth = (hits: number): number => Math.min(WIDEST, (Math.log10(1 + hits) / BAR_FULL) * WIDEST)
+
+/** One line of the sheet. */
+export function LineRow({
+  line,
+  number,
+  concept,
+  letters,
+  run,
+  before,
+  planned,
+  applied,
+  chosen,
+  problems,
+  choose,
+  edit,
+}: Props) {
+  const broken = problems.find((p) => p.severity === 'error')
+  return (
+    <div
+      className={`sheet-row ${concept?.letter ?? ''}${chosen ? ' on' : ''}`}
+      role="row"
+      aria-selected={chosen}
+      data-anchor={`line:${line.id}`}
+      data-line={number}
+      onClick={choose}
+      onDoubleClick={edit}
+    >
+      <span role="cell" />
+      <span role="rowheader" className="no">
+        {number}
+      </span>
+      <span role="cell" style={{ whiteSpace: 'nowrap', display: 'flex' }}>
+        {concept ? (
+          <Strand letter={concept.letter} />
+        ) : (
+          letters.map((l) => (
+            <span key={l} className={l} style={{ width: 9, height: 17, background: 'var(--c)' }} title={l} />
+          ))
+        )}
+      </span>
+      <span role="cell" className="expr" title={line.text}>
+        {line.limits.length ? (
+          <>
+            <QueryText text={line.text} />{' '}
+            <span className="sub">
+              +{' '}
+              {line.limits
+                .map((l) => (l.kind === 'years' ? `years ${limitWords(l)}` : limitWords(l)))
+                .join(' + ')}
+            </span>
+          </>
+        ) : (
+          <QueryText text={line.text} />
+        )}
+        {line.note && <span className="sub serif"> — {line.note}</span>}
+      </span>
+      <span role="cell" className="limits">
+        {(line.limits.length || number === 0 ? planned : []).map((kind) => (
+          <span
+            key={kind}
+            className={`limit-mark${applied.includes(kind) ? ' set' : ''}`}
+            title={`${kind}: ${applied.includes(kind) ? 'applied' : 'planned, not applied here'}`}
+          >
+            {LIMIT_LETTER[kind]}
+          </span>
+        ))}
+      </span>
+      <span
+        role="cell"
+        className={`hits${run ? '' : ' stale'}`}
+        title={
+          run
+            ? `run ${run.at.slice(0, 16).replace('T', ' ')} by ${run.by}`
+            : before
+              ? 'the line has changed since it was run'
+              : 'not run yet'
+        }
+      >
+        {run ? thousands(run.hits) : before ? thousands(before.hits) : ''}
+      </span>
+      <span role="cell">
+        {broken ? (
+          <span className="sub" style={{ color: 'var(--mark)' }} title={broken.message}>
+            not run
+          </span>
+        ) : (
+          run && <span className="bar" style={{ display: 'block', width: barWidth(run.hits) }} />
+        )}
+      </span>
+    </div>
+  )
+}

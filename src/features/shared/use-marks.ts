@@ -1,0 +1,88 @@
+import { useEffect, useMemo, useState } from 'react'
+import { foldLabel } from '@/core/base'
+import { Scanned, type IndexedField } from '@/core/engine'
+import type { Expr } from '@/core/query'
+import { toDocument, type Rec } from '@/core/records'
+import { termExpression } from '@/core/strategy'
+import type { Review } from '@/core/review'
+import { standin } from '@/standins'
+import { searchDesk } from '@/workers'
+
+export interface Mark {
+  start: number
+  end: number
+  letter: string
+}
+export interface MarkedRecord {
+  /** Marks of one value of a field, in order, without overlaps; the first concept that marks a word keeps it. */
+  of: (field: IndexedField, value?: number) => Mark[]
+  /** The letter of the concept that a heading of the record was taken for. */
+  heading: (label: string) => string | undefined
+}
+
+/** Finds what the terms in the grid match in a record, for marking it in the colours of their concepts. */
+export function useMarker(review: Review): (record: Rec) => MarkedRecord {
+  const headings = useHeadingLetters(review)
+  const expressions = useMemo(
+    () =>
+      review.concepts.map((c) => ({
+        letter: c.letter,
+        words: review.terms
+          .filter((t) => t.conceptId === c.id && t.kind === 'text' && t.status === 'in use')
+          .flatMap((t): Expr[] => {
+            const e = termExpression(t)
+            return e ? [e] : []
+          }),
+      })),
+    [review.concepts, review.terms],
+  )
+  return useMemo(
+    () => (record) => {
+      const scanned = new Scanned(toDocument(record))
+      const marks = expressions.flatMap(({ letter, words }) =>
+        words.flatMap((e) => scanned.hits(e).map((hit) => ({ ...hit, letter }))),
+      )
+      return {
+        of: (field, value = 0) => {
+          const own = marks
+            .filter((m) => m.field === field && m.value === value)
+            .sort((a, b) => a.at[0] - b.at[0])
+          const out: Mark[] = []
+          for (const { at, letter } of own) {
+            const last = out[out.length - 1]
+            if (last && at[0] < last.end) continue
+            // Words of one phrase run together.
+            if (last && last.letter === letter && at[0] - last.end === 1) last.end = at[1]
+            else out.push({ start: at[0], end: at[1], letter })
+          }
+          return out
+        },
+        heading: (label) => headings.get(foldLabel(label)),
+      }
+    },
+    [expressions, headings],
+  )
+}
+
+/** Which concept a heading was taken for, narrower ones included; by folded label. */
+function useHeadingLetters(review: Review): ReadonlyMap<string, string> {
+  const [letters, setLetters] = useState<ReadonlyMap<string, string>>(new Map())
+  useEffect(() => {
+    let current = true
+    const jobs = review.terms
+      .filter((t) => t.kind === 'heading' && t.status === 'in use')
+      .map(async (t) => {
+        const letter = review.concepts.find((c) => c.id === t.conceptId)?.letter
+        const info = standin(review.sources.find((s) => s.id === t.sourceId)?.profileId)
+        const labels = info
+          ? await searchDesk().foldedLabels(info.id, t.expression, t.withNarrower)
+          : undefined
+        return letter ? (labels ?? []).map((l): [string, string] => [l, letter]) : []
+      })
+    void Promise.all(jobs).then((found) => current && setLetters(new Map(found.flat())))
+    return () => {
+      current = false
+    }
+  }, [review.terms, review.concepts, review.sources])
+  return letters
+}

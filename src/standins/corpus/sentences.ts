@@ -1,0 +1,238 @@
+import type { Design, Stage } from './topic'
+
+/**
+ * Sentence patterns by section. Slots: {x} what is varied, {y} the outcome, {z} a second outcome, each with {x.is},
+ * {x.was}, {x.has}, {x.s} for agreement; {people} the sample with its number, {who} the sample without; {where} the
+ * setting (empty where authors leave it unsaid); {n}, {rooms}, {schools}, {country}, {ages}, {measure}, {xgood},
+ * {xbad}, {d}, {p}.
+ */
+export const BACKGROUND: readonly string[] = [
+  '{x} {x.is} often [named|mentioned|blamed] when {y} {y.is} discussed, but [seldom|rarely] measured.',
+  'Little is known about how {x} [and {y} hang together|bear.x on {y}] {where}.',
+  'That {x} [matters.x|play.x a part] for {y} is widely [held|assumed]; the evidence is [thin|mixed|older than most buildings].',
+  'Earlier [work|studies] on {x} [has|have] [mostly been done in laboratories|drawn on small samples].',
+  '[Policy|Practice] has moved faster than research on {x}.',
+  'Findings on {x} and {y} [do not agree|point in different directions].',
+  'Teachers [report|say] that {x} [make.x a difference|count.x]; whether {y} [bears|bear] this out has not been [tested|shown].',
+  'Research on {y} has [long|mostly] looked at the learner and [left the surroundings aside|paid little heed to conditions].',
+  'Two [earlier|recent] reviews [called for|asked for] studies of {x} under everyday conditions.',
+  'There is [growing|renewed] interest in {x}.',
+]
+
+export const AIM: readonly string[] = [
+  'This study [asked|examined|tested] whether {x} [affect.x|change.x|bear.x on] {y} {where}.',
+  'We [asked|wanted to know] how {x} {x.is} related to {y} {where}.',
+  'The aim was to [estimate|measure|describe] the [effect|part] of {x} [on|in] {y} {where}.',
+  'We [compared|followed] {people} to see whether {x} [make.x a difference to|change.x] {y}.',
+  'The [present study|paper] [looks at|takes up] {x} and {y} {where}.',
+  'How far {y} [depends|depend] on {x} {where} was the question of this study.',
+  'We set out to [replicate|extend] an earlier finding on {x} and {y}.',
+  'This paper reports [what happened to {y} when {x} {x.was} changed|a study of {x} and {y}] {where}.',
+]
+
+export const SAMPLE: Record<Design, readonly string[]> = {
+  experiment: [
+    '{people} [took part|were tested one by one] [in a quiet room|in sessions of half an hour].',
+    'In a within-subject design {people} [completed|worked through] {measure} under [two|three|four] conditions.',
+    '{people} were [tested|seen] twice, a week apart.',
+    '[Each of|The] {people} [served|served in balanced order] as [his or her|their] own control.',
+  ],
+  'field trial': [
+    '{rooms} classrooms in {schools} schools [took part|were matched in pairs]; {people} were tested before and after.',
+    '{schools} schools in {country} were assigned [by lot|at random] to the change or to waiting; {people} took part.',
+    'Over one [school year|term], {people} in {rooms} rooms were followed, half of them with the change and half without.',
+    '{people} from {schools} schools were assessed [at the start and the end of the year|three times].',
+  ],
+  survey: [
+    '{people} in {country} [answered|completed] a questionnaire.',
+    'A survey reached {people} in {schools} [districts|regions] of {country}; [about half|sixty per cent|two in three] replied.',
+    '[Paper|Online] questionnaires were [filled in|returned] by {people}.',
+  ],
+  observation: [
+    '{rooms} classrooms in {schools} schools were observed for [three|four|six] [days|mornings] each; {people} were present.',
+    'Lessons in {rooms} rooms were [recorded|watched] over [two|three] weeks, with {people} taking part.',
+    '{people} were observed during [ordinary|regular] lessons.',
+  ],
+  longitudinal: [
+    '{people} in {country} were followed for [two|three|four] years.',
+    'Three waves of data from {people} were [analysed|used].',
+    '{people} were assessed [each autumn|at the beginning and end of each year] over [two|three] years.',
+  ],
+  interviews: [
+    '{people} were interviewed [individually|in small groups] in {schools} schools.',
+    'Interviews with {people} in {country} were recorded, transcribed and [coded|sorted by theme].',
+    '[Eight|Six|Ten] focus groups brought together {people}.',
+  ],
+  review: [
+    '[Four|Five|Six] databases were searched; {n} studies met the criteria.',
+    'After screening, {n} studies published [since 1990|up to the year before last] were [included|kept].',
+    '{n} studies with {y} as an outcome were [coded|synthesised].',
+  ],
+  modelling: [
+    'A model of {rooms} rooms was [calibrated against|compared with] measurements.',
+    '{n} variants of a standard [room|building] were [simulated|calculated].',
+  ],
+  measurement: [
+    '{rooms} rooms in {schools} [buildings|schools] were measured [empty and occupied|over one heating season|over two weeks].',
+    'Measurements were made in {rooms} rooms in {country}[, a third of them built before 1970|].',
+    'Loggers in {rooms} rooms recorded [conditions|values] for [four|six|ten] weeks.',
+  ],
+}
+
+export const METHOD: readonly string[] = [
+  '{y} {y.was} [assessed|measured] with {measure}.',
+  '{measure} served as the [main outcome|outcome measure].',
+  '[Mixed models|Multilevel models] allowed for [classes and schools|the nesting of pupils in classes].',
+  'Assessors did not know [which group was which|the condition].',
+  'Age, [gender|sex] and {control} were [controlled for|taken into account].',
+  'The analysis plan was [registered|fixed] beforehand.',
+  'Attrition was [low|below one in ten].',
+  'Outcome and conditions were recorded on the same [day|morning].',
+]
+
+export const LEVELS: readonly string[] = [
+  'On average {xm} was {xbad} in the [worse|poorer] rooms and {xgood} in the [better|best] ones.',
+  'Mean {xm} [fell|went down] from {xbad} to {xgood}.',
+  'Rooms ranged from {xgood} to {xbad} in {xm}.',
+]
+export const LEVELS_RISE: readonly string[] = [
+  'On average {xm} was {xgood} in the [better|best] rooms and {xbad} in the [worse|poorer] ones.',
+  'Mean {xm} [rose|went up] from {xbad} to {xgood}.',
+  'Rooms ranged from {xbad} to {xgood} in {xm}.',
+]
+
+/** Results where {x} is a change made (a treatment) or a condition compared; good and bad are about {y}. */
+export const RESULT: Record<'gain' | 'none' | 'loss', readonly string[]> = {
+  gain: [
+    'With better conditions {y} [improved|was better|rose] (d = {d}).',
+    'There was a [small|modest|clear] difference in {y} in favour of the [changed|better] condition (d = {d}, p = {p}).',
+    'The groups differed in {y} by {d} standard deviations.',
+    '{y} [changed|differed] between conditions in the expected direction (p = {p}).',
+    'The relation between {x} and {y} was [small but reliable|modest] (r = {d}).',
+    'Gains in {y} were [larger|greater] in the group [with the change|under better conditions] than in the comparison group.',
+    'An advantage of {d} standard deviations in {y} [remained|was left] after adjustment.',
+  ],
+  none: [
+    'No difference in {y} was found (d = {d}, p = {p0}).',
+    '{y} did not differ between [groups|conditions].',
+    'The [relation|association] between {x} and {y} was [close to zero|not reliable] (r = {d}).',
+    'Contrary to expectation, {x} [make.x no difference to|do.x not explain] {y}.',
+    'Both groups gained in {y}, and by the same amount.',
+    'Scores moved by less than the error of measurement.',
+  ],
+  loss: [
+    'Under the changed condition {y} [fell|was poorer] (d = −{d}).',
+    'The comparison group did better in {y} (d = {d}, p = {p}).',
+    'Against expectation, {y} [declined|became poorer] where {x} {x.was} [introduced|present] (d = −{d}).',
+  ],
+}
+
+export const RESULT_INTERVIEWS: readonly string[] = [
+  'Three themes [emerged|were found]: [habit|space], [control|time] and [fairness|noise].',
+  '{x} {x.was} described as [a daily matter|something one gets used to|a matter of luck].',
+  'Most [speakers|participants] linked {x} with {y}, though few had [ever raised it|spoken of it to the school].',
+  'Accounts differed more between schools than between persons.',
+]
+
+export const RESULT_REVIEW: readonly string[] = [
+  'The pooled effect on {y} was {d} [with wide variation between studies|and smaller in studies of better quality].',
+  'Most studies were small and [few|only a handful] [measured {x} directly|reported conditions].',
+  'Evidence on {y} was [weak|moderate], on longer-term effects [missing|very weak].',
+]
+
+export const SECOND: readonly string[] = [
+  '{z} [showed the same pattern|followed the same pattern|changed little].',
+  'No such difference was [seen|found] for {z}.',
+  'Effects on {z} were [smaller|weaker] and [not reliable|confined to the younger group].',
+  'The difference was [larger|greater] among [younger participants|those with low scores at the start].',
+  '[Boys and girls|Men and women] did not differ.',
+  'At follow-up [six months|one year] later [about half|little] of the difference was left.',
+  '[Individual|Person-to-person] differences were [large|considerable].',
+  'Results held when {control} was [added to the model|taken into account].',
+  'One [school|site] showed no [change|effect] at all.',
+]
+
+export const MEANING: readonly string[] = [
+  'The findings [speak for|support] [measuring|attending to] {x} [before spending on other things|when buildings are planned|in everyday practice].',
+  'We [discuss|consider] what this means for [teachers and planners|schools|practice].',
+  'Effects of this size are [worth having|small, but so are the costs].',
+  'Whether the [result|effect] lasts [remains open|should be followed up].',
+  'The study has limits: [the sample was small|groups were not drawn at random|only one region was covered].',
+  '[Guidelines|Standards] should [say how conditions are to be checked in use|name the age group they are meant for].',
+  '[Planners|Schools] [should not expect|cannot count on] {x} alone to [raise|change] {y}.',
+  'Further work should [include|look at] [younger children|longer periods|more than one school].',
+  'Taken together, the results [suggest|indicate] that {x} and {y} are linked [less closely than is often said|by way of attention|under everyday conditions].',
+  '{x} {x.is} only one of several conditions that [matter|count].',
+]
+
+export const TITLE: readonly string[] = [
+  '{lead}: {x} and {y} {where}',
+  '{x} and {y} {where}: {design}',
+  '{lead}: {x}, {y} and {z}',
+  'Effects of {x} on {y} {where}',
+  '{lead}: {design} of {x}',
+  'Does {x0} change {y}? {Design} {where}',
+  '{y} {where}: the part of {x}',
+  '{x} {where} and its relation to {y}',
+  '{y} and {x}: {design} with {n} {who}',
+  '{lead}. {x} and {y} {where}',
+]
+
+export const DESIGN_WORDS: Record<Design, readonly string[]> = {
+  experiment: ['an experiment', 'a controlled experiment', 'a laboratory study', 'two experiments'],
+  'field trial': [
+    'a field trial',
+    'a cluster-randomised trial',
+    'a trial in schools',
+    'a before-and-after study',
+  ],
+  survey: ['a survey', 'results of a questionnaire', 'a national survey'],
+  observation: ['an observational study', 'observations in class', 'a study in ordinary lessons'],
+  longitudinal: ['a longitudinal study', 'a three-year study', 'a follow-up study'],
+  interviews: ['an interview study', 'voices from schools', 'a qualitative study'],
+  review: ['a systematic review', 'a review of studies', 'what the studies say'],
+  modelling: ['a model study', 'a simulation study'],
+  measurement: ['measurements in use', 'a measurement campaign', 'a field study'],
+}
+
+export const WHO: Record<Stage, readonly string[]> = {
+  preschool: ['preschool children', 'kindergarten children', 'young children'],
+  primary: [
+    'pupils',
+    'primary-school pupils',
+    'children',
+    'first and second graders',
+    'third graders',
+    'elementary school children',
+  ],
+  secondary: ['secondary-school pupils', 'adolescents', 'pupils'],
+  university: ['undergraduates', 'university students', 'students'],
+  special: ['pupils with hearing loss', 'children with hearing loss', 'pupils with special needs'],
+  adults: ['adults', 'adult learners', 'employees'],
+  none: ['adults', 'residents', 'respondents'],
+}
+
+export const WHERE: Record<Stage, readonly string[]> = {
+  preschool: ['in preschools', 'in kindergartens', 'in nursery rooms'],
+  primary: [
+    'in primary-school classrooms',
+    'in primary classrooms',
+    'in elementary schools',
+    'in primary schools',
+    'in the first school years',
+    'in elementary classrooms',
+  ],
+  secondary: ['in secondary schools', 'in secondary classrooms'],
+  university: ['in lecture halls', 'at university'],
+  special: ['in mainstream classrooms', 'in special classes'],
+  adults: ['in adult classes', 'at work'],
+  none: ['in everyday use', 'in existing buildings', 'in use'],
+}
+
+export const CONTROLS: readonly string[] = [
+  'family income',
+  'language spoken at home',
+  "parents' schooling",
+  'prior scores',
+  'class size',
+]

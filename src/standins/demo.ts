@@ -1,0 +1,312 @@
+import { digestOf } from '../core/base'
+import {
+  fold,
+  nextEntry,
+  type Command,
+  type Entry,
+  type Line,
+  type Packed,
+  type Review,
+} from '../core/review'
+import { Scanned } from '../core/engine'
+import { parse, type Expr } from '../core/query'
+import { toDocument, type Rec } from '../core/records'
+import { draftStrategy, lineKeys, runStrategy, type Plan } from '../core/strategy'
+import { Random } from './corpus/random'
+import type { OpenStandin } from '.'
+
+const READER = 'M. Osei'
+const QUESTION =
+  'How do sound conditions in primary-school classrooms bear on pupils’ listening comprehension and early reading?'
+
+/** Gives commands their time: some minutes apart, on working days from 16 November 2026. */
+class Diary {
+  readonly entries: Entry[] = []
+  private time = Date.UTC(2026, 10, 16, 8, 12)
+  private readonly random = new Random('demo diary')
+  private ids = 0
+
+  id(kind: string): string {
+    return `demo-${kind}-${++this.ids}`
+  }
+
+  do<K extends Command['kind']>(
+    kind: K,
+    payload: Extract<Command, { kind: K }>['payload'],
+    seconds = 0,
+  ): void {
+    this.time += (seconds || this.random.int(20, 240)) * 1000
+    this.entries.push(
+      nextEntry(this.entries[this.entries.length - 1], { kind, payload } as Command, this.now(), READER),
+    )
+  }
+
+  now(): string {
+    return new Date(this.time).toISOString()
+  }
+
+  nextMorning(): void {
+    const day = new Date(this.time)
+    this.time = Date.UTC(
+      day.getUTCFullYear(),
+      day.getUTCMonth(),
+      day.getUTCDate() + 1,
+      8,
+      5 + this.random.int(0, 40),
+    )
+  }
+
+  review(): Review {
+    return fold(this.entries).review
+  }
+}
+
+const CONCEPTS = [
+  { letter: 'A', name: 'Setting', role: 'where', essential: false, words: ['primary-school classrooms'] },
+  { letter: 'B', name: 'Sound conditions', role: 'what acts', essential: true, words: ['sound conditions'] },
+  {
+    letter: 'C',
+    name: 'Listening and reading',
+    role: 'what is seen',
+    essential: true,
+    words: ['listening comprehension', 'early reading'],
+  },
+] as const
+
+const WORDS: Record<string, string[]> = {
+  A: ['classroom*', '"primary school*"', '"elementary school*"', 'schoolroom*'],
+  B: ['noise', 'reverberat*', 'acoustic*', '"sound field"', 'babble', 'amplif*'],
+  C: [
+    '"listening comprehension"',
+    '"listening effort"',
+    '"speech perception"',
+    '"early reading"',
+    '"reading fluency"',
+    '"word reading"',
+  ],
+}
+const DROPPED: Record<string, [string, string]> = {
+  A: ['pupil*', 'names the people, not the place, and finds nearly everything'],
+}
+
+const HEADINGS: Record<string, [string, boolean][]> = {
+  A: [
+    ['Elementary school classrooms', true],
+    ['Primary education', false],
+  ],
+  B: [
+    ['Classroom sound', true],
+    ['Noise (sound)', true],
+  ],
+  C: [
+    ['Listening comprehension', true],
+    ['Listening effort', false],
+    ['Speech perception in class', false],
+    ['Beginning reading', true],
+  ],
+}
+
+/**
+ * The demo review, made with the same commands that a person gives and with searches that are really run, so that it
+ * is a state that the product can reach. The same review every time.
+ */
+export function buildDemo(fernhollow: OpenStandin): Packed {
+  const diary = new Diary()
+  diary.do('review.create', { id: 'demo', title: 'Sound in primary classrooms' })
+  diary.do('question.set', { text: QUESTION })
+  plan(diary)
+  diary.nextMorning()
+  terms(diary)
+  diary.nextMorning()
+  const { digest, bytes, records } = searches(diary, fernhollow)
+  diary.nextMorning()
+  broadPass(diary, records)
+  return { entries: diary.entries, blobs: new Map([[digest, bytes]]) }
+}
+
+function plan(diary: Diary): void {
+  diary.do('framework.set', { framework: 'PEO' })
+  for (const { words, ...concept } of CONCEPTS) {
+    const id = `demo-concept-${concept.letter}`
+    diary.do('concept.set', { id, note: '', ...concept })
+    for (const text of words) {
+      const start = QUESTION.indexOf(text)
+      diary.do('pick.add', { id: diary.id('pick'), conceptId: id, start, end: start + text.length, text })
+    }
+  }
+  diary.do('limit.set', {
+    id: 'demo-limit-years',
+    limit: { kind: 'years', from: 2017, to: 2026 },
+    reason: 'rules for school rooms were revised in 2016',
+  })
+  diary.do('limit.set', {
+    id: 'demo-limit-language',
+    limit: { kind: 'language', values: ['en', 'de', 'es'] },
+    reason: 'these are what the readers can read',
+  })
+  diary.do('limit.set', {
+    id: 'demo-limit-peer',
+    limit: { kind: 'peer reviewed' },
+    reason: 'studies should have been judged by others',
+  })
+  diary.do('criterion.set', {
+    id: 'demo-criterion-1',
+    text: 'Was sound measured or changed in a classroom?',
+    pass: 'broad',
+    sense: 'in',
+  })
+  diary.do('criterion.set', {
+    id: 'demo-criterion-2',
+    text: 'Are the listeners 5 to 12 years old?',
+    pass: 'broad',
+    sense: 'in',
+  })
+  diary.do('criterion.set', {
+    id: 'demo-criterion-3',
+    text: 'Is understanding or reading measured, not only liking?',
+    pass: 'close',
+    sense: 'in',
+  })
+  diary.do('source.set', {
+    id: 'demo-fernhollow',
+    kind: 'database',
+    name: 'Fernhollow Education Index',
+    profileId: 'fernhollow',
+    why: 'its thesaurus covers classrooms as well as listening and reading',
+  })
+}
+
+function terms(diary: Diary): void {
+  for (const { letter } of CONCEPTS) {
+    const base = { conceptId: `demo-concept-${letter}`, mainFocus: false }
+    for (const expression of WORDS[letter]!)
+      diary.do('term.set', {
+        ...base,
+        id: diary.id('term'),
+        sourceId: 'all',
+        kind: 'text',
+        expression,
+        withNarrower: false,
+        origin: 'typed',
+        status: 'in use',
+      })
+    const dropped = DROPPED[letter]
+    if (dropped)
+      diary.do('term.set', {
+        ...base,
+        id: diary.id('term'),
+        sourceId: 'all',
+        kind: 'text',
+        expression: dropped[0],
+        withNarrower: false,
+        origin: 'typed',
+        status: 'dropped',
+        reason: dropped[1],
+      })
+    for (const [expression, withNarrower] of HEADINGS[letter]!)
+      diary.do('term.set', {
+        ...base,
+        id: diary.id('term'),
+        sourceId: 'demo-fernhollow',
+        kind: 'heading',
+        expression,
+        withNarrower,
+        origin: 'look-up',
+        status: 'in use',
+      })
+  }
+}
+
+function searches(
+  diary: Diary,
+  fernhollow: OpenStandin,
+): { digest: string; bytes: Uint8Array; records: Rec[] } {
+  const review = diary.review()
+  const asked: Plan = {
+    concepts: review.concepts,
+    terms: review.terms,
+    limits: review.limits.map((l) => l.limit),
+  }
+  const lines: Line[] = draftStrategy(asked, 'demo-fernhollow', true).map((l) => ({
+    id: diary.id('line'),
+    note: '',
+    drafted: true,
+    ...l,
+  }))
+  diary.do('strategy.draft', { sourceId: 'demo-fernhollow', lines })
+  const keys = lineKeys(lines)
+  let lastRun = ''
+  let docs: ArrayLike<number> = []
+  for (const result of runStrategy(fernhollow, lines)) {
+    const line = lines[result.number - 1]!
+    if (!result.docs)
+      throw new Error(
+        `Line ${result.number} of the demo does not run: ${result.problems.map((p) => p.message).join(' ')}`,
+      )
+    lastRun = diary.id('run')
+    docs = result.docs
+    diary.do(
+      'run.log',
+      {
+        id: lastRun,
+        sourceId: 'demo-fernhollow',
+        lineId: line.id,
+        key: keys.get(line.id)!,
+        number: result.number,
+        text: line.text,
+        sent: line.text,
+        limits: line.limits,
+        hits: result.docs.length,
+        at: diary.now(),
+        by: READER,
+        release: fernhollow.info.release,
+        how: 'stand-in',
+      },
+      2,
+    )
+  }
+  const records = Array.from(docs, (d) => fernhollow.records[d]!).sort(
+    (a, b) => (b.year ?? 0) - (a.year ?? 0) || (a.id < b.id ? -1 : 1),
+  )
+  const bytes = new TextEncoder().encode(JSON.stringify(records))
+  const digest = digestOf(bytes)
+  diary.do('records.import', {
+    id: 'demo-import',
+    sourceId: 'demo-fernhollow',
+    runId: lastRun,
+    digest,
+    count: records.length,
+    at: diary.now(),
+  })
+  return { digest, bytes, records }
+}
+
+/** How far the reader has come, and how she decides: by the questions of the plan, as far as a record answers them. */
+const RULED_SHARE = 0.7
+
+function broadPass(diary: Diary, records: readonly Rec[]): void {
+  const about = (text: string): Expr => parse(text).tree!
+  const sound = about(
+    'title,keywords,subject,abstract: (noise OR reverberat* OR acoustic* OR amplif* OR babble)',
+  )
+  const young = about(
+    'title,abstract,subject,keywords: (primary OR elementary OR grader* OR preschool OR kindergarten)',
+  )
+  const random = new Random('demo rulings')
+  records.slice(0, Math.round(records.length * RULED_SHARE)).forEach((record) => {
+    const scanned = new Scanned(toDocument(record))
+    const base = { workId: `demo-fernhollow:${record.id}`, pass: 'broad' as const, reader: READER }
+    const seconds = random.int(9, 50)
+    if (!scanned.matches(sound))
+      diary.do('ruling.set', { ...base, verdict: 'out', criterionId: 'demo-criterion-1' }, seconds)
+    else if (!scanned.matches(young))
+      diary.do(
+        'ruling.set',
+        random.chance(0.3)
+          ? { ...base, verdict: 'unsure' }
+          : { ...base, verdict: 'out', criterionId: 'demo-criterion-2' },
+        seconds,
+      )
+    else diary.do('ruling.set', { ...base, verdict: random.chance(0.92) ? 'in' : 'unsure' }, seconds)
+  })
+}

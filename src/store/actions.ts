@@ -1,0 +1,57 @@
+import { useEffect, useMemo } from 'react'
+import { create } from 'zustand'
+
+/** One thing a person can do: the key, the palette and the menus only place it. */
+export interface Action {
+  id: string
+  label: string
+  /** One key without modifiers ("J"), or with Shift ("Shift+J"); shown where it acts. */
+  key?: string
+  /** Shown in the strip at the bottom. */
+  strip?: boolean
+  /** May it be done now? Absent: always. */
+  when?: () => boolean
+  run: () => void
+}
+
+interface Registry {
+  groups: ReadonlyMap<string, readonly Action[]>
+  paletteOpen: boolean
+}
+
+export const useRegistry = create<Registry>(() => ({ groups: new Map(), paletteOpen: false }))
+
+/** Offers these actions for as long as the component is shown. `group` names their owner. */
+export function useActions(group: string, actions: readonly Action[]): void {
+  useEffect(() => {
+    useRegistry.setState((s) => ({ groups: new Map(s.groups).set(group, actions) }))
+    return () =>
+      useRegistry.setState((s) => {
+        const groups = new Map(s.groups)
+        if (groups.get(group) === actions) groups.delete(group)
+        return { groups }
+      })
+  }, [group, actions])
+}
+
+/** All actions that may be done now, those of the stage before those of the frame. */
+export function useAllActions(): Action[] {
+  const groups = useRegistry((s) => s.groups)
+  return useMemo(() => [...groups].reverse().flatMap(([, actions]) => actions), [groups])
+}
+
+/** The name of a key press as actions write it: "J", "Shift+J", "ArrowLeft". */
+export function keyName(event: KeyboardEvent): string {
+  const key = event.key.length === 1 ? event.key.toUpperCase() : event.key
+  return event.shiftKey && /^[A-Z]$/.test(key) ? `Shift+${key}` : key
+}
+
+/** Is the person typing, so that single keys belong to the text? */
+export function isTyping(target: EventTarget | null): boolean {
+  if (!(target instanceof HTMLElement)) return false
+  return (
+    target.isContentEditable ||
+    ['INPUT', 'TEXTAREA', 'SELECT'].includes(target.tagName) ||
+    target.closest('[role=dialog]') !== null
+  )
+}

@@ -1,0 +1,93 @@
+import { openDB, type DBSchema, type IDBPDatabase } from 'idb'
+import type { Entry, Snapshot } from '@/core/review'
+
+/** What the shelf shows of a review without opening it. */
+export interface ShelfItem {
+  id: string
+  title: string
+  question: string
+  at: string
+  /** Figures of the six stages, as the course shows them. */
+  figures: number[]
+  letters: string[]
+  demo: boolean
+}
+
+/** An edit that is still being typed; it becomes an entry when the typing rests or the tab is gone. */
+export interface Pending {
+  id: string
+  reviewId: string
+  tab: string
+  at: string
+  by: string
+  command: unknown
+}
+
+interface Schema extends DBSchema {
+  shelf: { key: string; value: ShelfItem }
+  entries: { key: [string, number]; value: Entry & { reviewId: string } }
+  blobs: { key: string; value: { digest: string; bytes: Uint8Array } }
+  snapshots: { key: string; value: Snapshot & { reviewId: string } }
+  pending: { key: string; value: Pending; indexes: { byReview: string } }
+  settings: { key: string; value: { name: string; value: unknown } }
+}
+export type Database = IDBPDatabase<Schema>
+
+export const DATABASE_VERSION = 1
+
+export interface DatabaseTrouble {
+  /** Another tab holds an older version open. */
+  onBlocked: () => void
+  /** This tab must let go so that a newer one can open. */
+  onBlocking: () => void
+}
+
+/** Opens the database of this browser. `name` differs only in tests. */
+export function openDatabase(trouble: DatabaseTrouble, name = 'luvren'): Promise<Database> {
+  return openDB<Schema>(name, DATABASE_VERSION, {
+    upgrade(db, from) {
+      if (from < 1) {
+        db.createObjectStore('shelf', { keyPath: 'id' })
+        db.createObjectStore('entries', { keyPath: ['reviewId', 'seq'] })
+        db.createObjectStore('blobs', { keyPath: 'digest' })
+        db.createObjectStore('snapshots', { keyPath: 'reviewId' })
+        db.createObjectStore('pending', { keyPath: 'id' }).createIndex('byReview', 'reviewId')
+        db.createObjectStore('settings', { keyPath: 'name' })
+      }
+    },
+    blocked: trouble.onBlocked,
+    blocking(_current, _wanted, event) {
+      trouble.onBlocking()
+      ;(event.target as IDBDatabase).close()
+    },
+  })
+}
+
+const wholeReview = (reviewId: string): IDBKeyRange => IDBKeyRange.bound([reviewId, 0], [reviewId, Infinity])
+
+/** All entries of a review from `seq` on, in order. */
+export async function readEntries(db: Database, reviewId: string, seq = 0): Promise<Entry[]> {
+  const rows = await db.getAll('entries', IDBKeyRange.bound([reviewId, seq], [reviewId, Infinity]))
+  return rows.map(({ reviewId: _id, ...entry }) => entry)
+}
+
+/** Adds entries in one transaction: all or none. Fails if one of these numbers is taken. */
+export async function addEntries(db: Database, reviewId: string, entries: readonly Entry[]): Promise<void> {
+  const tx = db.transaction('entries', 'readwrite', { durability: 'strict' })
+  for (const entry of entries) void tx.store.add({ ...entry, reviewId }).catch(() => undefined)
+  await tx.done
+}
+
+export async function removeReview(db: Database, reviewId: string): Promise<void> {
+  const tx = db.transaction(['shelf', 'entries', 'snapshots'], 'readwrite')
+  await Promise.all([
+    tx.objectStore('shelf').delete(reviewId),
+    tx.objectStore('entries').delete(wholeReview(reviewId)),
+    tx.objectStore('snapshots').delete(reviewId),
+    tx.done,
+  ])
+}
+
+/** Was it the disk that was full? */
+export const isFull = (error: unknown): boolean =>
+  error instanceof DOMException && error.name === 'QuotaExceededError'

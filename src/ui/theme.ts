@@ -1,0 +1,100 @@
+'use client'
+import { theme, type ThemeConfig } from 'antd'
+import { useLayoutEffect, useSyncExternalStore } from 'react'
+
+const KEY = 'luvren.theme'
+
+export type ThemeChoice = 'light' | 'dark' | 'as the system'
+const listeners = new Set<() => void>()
+
+export function themeChoice(): ThemeChoice {
+  const kept = typeof localStorage === 'undefined' ? null : localStorage.getItem(KEY)
+  return kept === 'light' || kept === 'dark' ? kept : 'as the system'
+}
+
+export function chooseTheme(choice: ThemeChoice): void {
+  localStorage.setItem(KEY, choice)
+  for (const listener of listeners) listener()
+}
+
+function isDark(): boolean {
+  const choice = themeChoice()
+  return (
+    choice === 'dark' || (choice === 'as the system' && matchMedia('(prefers-color-scheme: dark)').matches)
+  )
+}
+
+/** Whether the dark theme is on; also marks the page, for the style sheets. */
+export function useDark(): boolean {
+  const dark = useSyncExternalStore(
+    (changed) => {
+      const media = matchMedia('(prefers-color-scheme: dark)')
+      listeners.add(changed)
+      media.addEventListener('change', changed)
+      return () => {
+        listeners.delete(changed)
+        media.removeEventListener('change', changed)
+      }
+    },
+    isDark,
+    () => false,
+  )
+  useLayoutEffect(() => {
+    document.documentElement.dataset.theme = dark ? 'dark' : 'light'
+  }, [dark])
+  return dark
+}
+
+const SANS = '"Atkinson Hyperlegible Next Variable", sans-serif'
+
+const LIGHT = {
+  paper: '#fbfaf6',
+  sheet: '#fffefb',
+  ink: '#1d2230',
+  ink2: '#4f5665',
+  hair: '#cfc9bb',
+  mark: '#7a1f2b',
+}
+const DARK = {
+  paper: '#16181d',
+  sheet: '#1c1f26',
+  ink: '#e9e5da',
+  ink2: '#aeb0b6',
+  hair: '#41454f',
+  mark: '#f0949f',
+}
+
+/** Ant Design's controls in our ink and paper. */
+export function antdTheme(dark: boolean): ThemeConfig {
+  const c = dark ? DARK : LIGHT
+  return {
+    algorithm: dark ? theme.darkAlgorithm : theme.defaultAlgorithm,
+    token: {
+      colorPrimary: c.ink,
+      colorInfo: c.ink,
+      colorError: c.mark,
+      colorBgBase: c.sheet,
+      colorBgContainer: c.sheet,
+      colorBgElevated: c.sheet,
+      colorTextBase: c.ink,
+      colorTextPlaceholder: c.ink2,
+      colorBorder: c.hair,
+      colorBorderSecondary: c.hair,
+      colorLink: c.ink,
+      borderRadius: 3,
+      fontFamily: SANS,
+      fontSize: 13.5,
+      controlHeight: 30,
+      boxShadow: 'none',
+      boxShadowSecondary: dark ? '0 4px 20px rgb(0 0 0 / 50%)' : '0 4px 20px rgb(29 34 48 / 12%)',
+      motionDurationMid: '0.1s',
+      motionDurationSlow: '0.15s',
+    },
+    components: {
+      Button: { primaryShadow: 'none', defaultShadow: 'none', primaryColor: c.paper, fontWeight: 600 },
+      Input: { activeShadow: 'none' },
+      Select: { optionSelectedBg: dark ? '#2b2f38' : '#f3f0e8' },
+      Modal: { titleFontSize: 17 },
+    },
+  }
+}

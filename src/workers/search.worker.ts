@@ -1,0 +1,4 @@
+import { expose } from 'comlink'
+import { SearchDesk } from './search-desk'
+
+expose(new SearchDesk())
