@@ -127,6 +127,11 @@ export class JournalFile {
     await this.db.delete('pending', `${this.reviewId}/${this.options.tab}/${key}`)
   }
 
+  /** The edit under `key` was given up. */
+  async discard(key: string): Promise<void> {
+    await this.guarded(() => this.db.delete('pending', `${this.reviewId}/${this.options.tab}/${key}`))
+  }
+
   close(): void {
     this.closed = true
     this.channel.close()

@@ -218,6 +218,8 @@ export const stageEdit = (key: string, command: Command): Promise<void> =>
 export const commitEdit = (key: string, command: Command): Promise<void> =>
   file?.commit(key, command) ?? Promise.resolve()
 
+export const discardEdit = (key: string): Promise<void> => file?.discard(key) ?? Promise.resolve()
+
 /** Lays records beside the journal and gives their digest. */
 export async function keepRecords(records: readonly Rec[]): Promise<string> {
   const bytes = new TextEncoder().encode(JSON.stringify(records))

@@ -28,7 +28,7 @@ export function CourseBand({ width, height, figures, letters, top, left = 0 }: P
     from: left + i * step,
     to: left + i * step + step * 0.7,
   })
-  const clothTop = figures[WOVEN_FROM] ? thickness(figures[WOVEN_FROM], room * 0.8) : 1.2
+  const clothTop = figures[WOVEN_FROM] ? thickness(figures[WOVEN_FROM], room * 0.75) : 1.2
   return (
     <svg width={width} height={height} aria-hidden="true">
       <defs>
@@ -38,7 +38,7 @@ export function CourseBand({ width, height, figures, letters, top, left = 0 }: P
       </defs>
       {strands.map((letter, k) => {
         const each = (i: number): number =>
-          Math.max(1.2, (thickness(figures[i] ?? 0, room * 0.8) - 2) / strands.length)
+          Math.max(1.2, thickness(figures[i] ?? 0, room * 0.95) / strands.length - 1)
         const points = [0, 1, 2].map((i) => {
           const t = each(i)
           const gap = 1 + t
@@ -68,7 +68,7 @@ export function CourseBand({ width, height, figures, letters, top, left = 0 }: P
           d={ribbon(
             figures
               .slice(WOVEN_FROM)
-              .map((n, k) => ({ ...at(k + WOVEN_FROM), middle, thickness: thickness(n, room * 0.8) })),
+              .map((n, k) => ({ ...at(k + WOVEN_FROM), middle, thickness: thickness(n, room * 0.75) })),
           )}
           fill={fill}
           opacity={i ? 0.12 : 1}

@@ -28,6 +28,6 @@ export function ribbon(points: readonly RibbonPoint[]): string {
   return `M${top[0]!.join(' ')}${flow(top)}L${bottom[0]!.join(' ')}${flow(bottom)}Z`
 }
 
-/** Thickness by the logarithm of a count: nothing is a hair, a million fills the band. */
+/** Thickness by the logarithm of a count: nothing is a hair, ten thousand fill the band. */
 export const thickness = (count: number, most: number): number =>
-  1.2 + (Math.log10(1 + count) / 5) * (most - 1.2)
+  Math.min(most, 1.2 + (Math.log10(1 + count) / 4) * (most - 1.2))

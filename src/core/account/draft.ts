@@ -186,6 +186,6 @@ function selection({ review, works }: FactContext, say: Say): string[] {
     ? ` against ${asked.length === 1 ? 'one question' : 'these questions'}: ${asked.join(' ')}`
     : '.'
   return [
-    `${say('We read titles and abstracts of {works}', 'Titles and abstracts of {works} were read')}${against} {readers} ruled on {broad.ruled} so far: {broad.in} go on to full text, {broad.out} were set aside, {broad.unsure} are open, and {broad.left} are still to be read.`,
+    `${say('We read titles and abstracts of {works}', 'Titles and abstracts of {works} were read')}${against} So far {readers} ruled on {broad.ruled}: {broad.in} go on to full text, {broad.out} were set aside, {broad.unsure} are open, and {broad.left} are still to be read.`,
   ]
 }

@@ -1,5 +1,5 @@
 import { inWords, listed, plural, thousands } from '../base'
-import { limitWords, referredLines, parse } from '../query'
+import { limitWords, parse, referredLines, type LimitValue } from '../query'
 import type { Line, Review, Run, Work } from '../review'
 import { passCounts, readersOf, type PassCounts } from '../selection'
 import { lineKeys } from '../strategy'
@@ -67,6 +67,12 @@ export function joiningLine(lines: readonly Line[]): Line | undefined {
   return at
 }
 
+/** A limit as running text has it: "from 2017 to 2026". */
+function periodWords(limit: LimitValue): string {
+  if (limit.kind !== 'years' || limit.from === undefined) return limitWords(limit)
+  return limit.to === undefined ? `from ${limit.from} on` : `from ${limit.from} to ${limit.to}`
+}
+
 const databases = (c: FactContext): Review['sources'] => c.review.sources.filter((s) => s.kind === 'database')
 const counts = (c: FactContext): PassCounts =>
   passCounts(
@@ -132,7 +138,7 @@ const READERS: Record<string, Reader> = {
   limit: (c, id) => {
     const planned = c.review.limits.find((l) => l.id === id)
     return {
-      text: planned ? limitWords(planned.limit) : MISSING,
+      text: planned ? periodWords(planned.limit) : MISSING,
       missing: !planned,
       stage: 'question',
       anchor: `limit:${id}`,

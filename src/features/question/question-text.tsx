@@ -108,7 +108,7 @@ export function QuestionText({ review }: { review: Review }) {
       >
         {pieces(review, words).map((piece, i) =>
           piece.word === undefined ? (
-            <span key={i} className={piece.letter ? `woven ${piece.letter}` : ''}>
+            <span key={i} className={`word${piece.letter ? ` woven ${piece.letter}` : ''}`}>
               {piece.text}
             </span>
           ) : (

@@ -4,7 +4,7 @@ import dynamic from 'next/dynamic'
 import { useState } from 'react'
 import { parse } from '@/core/query'
 import type { Line, Source } from '@/core/review'
-import { act, stageEdit } from '@/store/session'
+import { act, commitEdit, discardEdit, stageEdit } from '@/store/session'
 import { searchDesk } from '@/workers'
 
 const QueryEditor = dynamic(() => import('./query-editor').then((m) => m.QueryEditor), { ssr: false })
@@ -23,17 +23,28 @@ export function LineEditor({
 }) {
   const [text, setText] = useState(line.text)
   const [round, setRound] = useState(0)
+  const key = `line-${line.id}`
   const { problems } = parse(text)
   const change = (value: string): void => {
     setText(value)
-    void stageEdit(`line-${line.id}`, {
+    void stageEdit(key, {
       kind: 'line.change',
       payload: { sourceId: source.id, id: line.id, text: value },
     })
   }
+  /** Leaves the line as it was; a new line that got no words goes again. */
+  const leave = (): void => {
+    void discardEdit(key)
+    if (!line.text) void act('line.remove', { sourceId: source.id, id: line.id })
+    close()
+  }
   const done = (value: string): void => {
-    if (!value.trim() && !line.text) void act('line.remove', { sourceId: source.id, id: line.id })
-    else if (value !== line.text) void act('line.change', { sourceId: source.id, id: line.id, text: value })
+    if (value.trim() && value !== line.text)
+      void commitEdit(key, {
+        kind: 'line.change',
+        payload: { sourceId: source.id, id: line.id, text: value },
+      })
+    else leave()
     close()
   }
   return (
@@ -48,7 +59,7 @@ export function LineEditor({
           }
           onChange={change}
           onDone={done}
-          onCancel={close}
+          onCancel={leave}
         />
         <ul className="problem-list" aria-live="polite">
           {problems.map((p, i) => (
@@ -73,7 +84,7 @@ export function LineEditor({
           <Button size="small" type="primary" onClick={() => done(text)}>
             Keep<kbd>↵</kbd>
           </Button>
-          <Button size="small" onClick={close}>
+          <Button size="small" onClick={leave}>
             Leave as it was<kbd>Esc</kbd>
           </Button>
         </div>

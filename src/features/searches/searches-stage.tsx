@@ -103,7 +103,7 @@ function Sheet({ review, source }: { review: Review; source: Source }) {
     return [
       {
         id: 'draft',
-        label: lines.length ? 'Draft the lines anew from the plan' : 'Draft the lines from the plan',
+        label: lines.length ? 'Draft anew' : 'Draft from the plan',
         key: 'D',
         strip: true,
         when: () => busy === undefined,
@@ -177,7 +177,7 @@ function Sheet({ review, source }: { review: Review; source: Source }) {
       },
       {
         id: 'bring',
-        label: 'Bring its records in',
+        label: 'Bring records in',
         key: 'B',
         strip: true,
         when: () => some() && runs.has(chosen!.id),
@@ -192,10 +192,7 @@ function Sheet({ review, source }: { review: Review; source: Source }) {
 
   return (
     <>
-      <div
-        style={{ display: 'flex', alignItems: 'center', gap: 16, padding: '4px 0 8px' }}
-        data-anchor={`source:${source.id}`}
-      >
+      <div className="sheet-title" data-anchor={`source:${source.id}`}>
         <h1>{info.name}</h1>
         <span className="sub">
           {info.releaseWords} · {info.habits}

@@ -114,7 +114,11 @@ function ShelfRow({ item, remove }: { item: ShelfItem; remove: () => void }) {
       <Link href={`/review/${item.id}/question`} style={{ textDecoration: 'none' }}>
         <h2>
           {item.title || item.question || 'Review without a title'}{' '}
-          {item.demo && <span className="sub">demo, invented records</span>}
+          {item.demo && (
+            <span className="sub" style={{ fontFamily: 'var(--sans)', fontWeight: 400 }}>
+              demo, invented records
+            </span>
+          )}
         </h2>
         {item.title && <p className="sub serif">{item.question || 'No question yet'}</p>}
       </Link>
