@@ -1,6 +1,6 @@
 export * from './document'
 export * from './docset'
-export { buildIndex } from './index-build'
+export { buildIndex, Builder } from './index-build'
 export { Index } from './index-read'
 export { evaluate, type EvaluateOptions, type Evaluated } from './evaluate'
 export { applyLimits, limitTest } from './limits'

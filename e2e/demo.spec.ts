@@ -1,0 +1,106 @@
+import AxeBuilder from '@axe-core/playwright'
+import { expect, test } from '@playwright/test'
+import { writeFileSync } from 'node:fs'
+import { openDemo, pane, stage } from './help'
+
+const STAGES = ['question', 'terms', 'searches', 'records', 'selection', 'methods']
+
+for (const theme of ['light', 'dark'] as const)
+  test(`axe finds nothing serious on any stage of the demo in the ${theme} theme`, async ({ page }) => {
+    await page.emulateMedia({ colorScheme: theme })
+    await openDemo(page)
+    for (const name of STAGES) {
+      await stage(
+        page,
+        name.replace(/^./, (c) => c.toUpperCase()),
+      )
+      await page.waitForTimeout(600)
+      const { violations } = await new AxeBuilder({ page }).analyze()
+      const serious = violations.filter((v) => v.impact === 'serious' || v.impact === 'critical')
+      expect(
+        serious.map((v) => `${name}: ${v.id} ${v.nodes.map((n) => n.target.join(' ')).join(', ')}`),
+      ).toEqual([])
+    }
+  })
+
+test('the demo shows the same hits when its lines are run again', async ({ page }) => {
+  await openDemo(page, 'searches')
+  const hits = page.locator('.sheet-row .hits')
+  const before = await hits.allInnerTexts()
+  expect(before.every((h) => /\d/.test(h))).toBe(true)
+  // A change to the first line and back makes everything that depends on it stale and then current again.
+  await page.locator('[data-line="1"]').dblclick()
+  await page.locator('.cm-content').click()
+  await page.keyboard.press('Control+Home')
+  await page.keyboard.type('title: rooms OR ')
+  await page.keyboard.press('Enter')
+  await expect(page.locator('.sheet-row .hits.stale').first()).toBeVisible()
+  await page.keyboard.press('r')
+  await expect(page.getByRole('button', { name: /All run/ })).toBeVisible()
+  const changed = await hits.allInnerTexts()
+  expect(changed[0]).not.toBe(before[0])
+  expect(changed[3]).toBe(before[3])
+  await page.keyboard.press('z')
+  await expect(hits.first()).toHaveText(before[0]!)
+})
+
+test('a package opens in an empty browser with everything in it', async ({ page, browser }) => {
+  await openDemo(page, 'methods')
+  const [file] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: /^Package/ }).click(),
+  ])
+  const path = await file.path()
+  const other = await browser.newContext({ viewport: { width: 1280, height: 800 } })
+  const fresh = await other.newPage()
+  await fresh.goto('/')
+  await expect(fresh.getByText('Your reviews will stand here')).toBeVisible()
+  await fresh.locator('input[type=file]').setInputFiles({
+    name: 'review.zip',
+    mimeType: 'application/zip',
+    buffer: await import('node:fs').then((fs) => fs.readFileSync(path)),
+  })
+  await expect(fresh.locator('.question-text')).toContainText('sound conditions')
+  await stage(fresh, 'Selection')
+  const words = async (p: typeof page): Promise<string> =>
+    (await pane(p).locator('.account').innerText()).replace(/\s+/g, ' ')
+  const there = await words(fresh)
+  await stage(page, 'Selection')
+  expect(there).toBe(await words(page))
+  await other.close()
+})
+
+test('a file that is no package is refused with words, and nothing is put on the shelf', async ({
+  page,
+}, info) => {
+  const path = info.outputPath('holiday.zip')
+  writeFileSync(path, 'not a zip')
+  await page.goto('/')
+  await page.locator('input[type=file]').setInputFiles(path)
+  await expect(page.getByText('it is not a zip archive')).toBeVisible()
+  await expect(page.locator('.shelf-row')).toHaveCount(0)
+})
+
+test('an empty review has a next step on every stage', async ({ page }) => {
+  await page.goto('/')
+  await page.getByRole('button', { name: 'Begin a review' }).click()
+  await expect(page.getByRole('textbox', { name: 'The question' })).toBeFocused()
+  for (const name of ['Terms', 'Searches', 'Records', 'Selection', 'Methods']) {
+    await stage(page, name)
+    await expect(page.locator('#stage .empty')).toBeVisible()
+  }
+})
+
+test('every action is in the palette, and one is done from there', async ({ page }) => {
+  await openDemo(page, 'records')
+  await page.keyboard.press('k')
+  await page.getByLabel('Search the actions').fill('go to met')
+  await page.keyboard.press('Enter')
+  await expect(page).toHaveURL(/methods/)
+})
+
+test('a fact lights up where it comes from', async ({ page }) => {
+  await openDemo(page, 'searches')
+  await pane(page).getByRole('link', { name: '420' }).hover()
+  await expect(page.locator('[data-line="10"]')).toHaveClass(/lit-anchor/)
+})

@@ -1,0 +1,40 @@
+import { expect, type Page } from '@playwright/test'
+
+/** Goes to a stage by its key, as a person does. */
+export async function stage(page: Page, name: string): Promise<void> {
+  await page
+    .getByRole('navigation', { name: 'Stages' })
+    .getByRole('link', { name: new RegExp(`^${name}`) })
+    .click()
+  await expect(page).toHaveURL(new RegExp(name.toLowerCase()))
+}
+
+export async function openDemo(page: Page, name = 'question'): Promise<void> {
+  await page.goto('/demo')
+  await expect(page.locator('.question-text')).toBeVisible()
+  if (name !== 'question')
+    await stage(
+      page,
+      name.replace(/^./, (c) => c.toUpperCase()),
+    )
+}
+
+export const saved = (page: Page): Promise<void> => expect(page.locator('[data-state="saved"]')).toBeVisible()
+
+/** What the account says in the pane beside the stage. */
+export const pane = (page: Page) => page.getByRole('complementary', { name: 'What this writes' })
+
+/** Writes the question and weaves two concepts into it with the keyboard alone. */
+export async function beginReview(page: Page): Promise<void> {
+  await page.goto('/')
+  await page.getByRole('button', { name: 'Begin a review' }).click()
+  await page.getByRole('textbox', { name: 'The question' }).fill('How does noise bear on reading in class?')
+  await page.keyboard.press('Enter')
+  await page.locator('.question-text').focus()
+  for (let i = 0; i < 3; i++) await page.keyboard.press('ArrowRight')
+  await page.keyboard.press('a')
+  await expect(page.getByRole('textbox', { name: 'Name of concept A' })).toHaveValue('Noise')
+  for (let i = 0; i < 6; i++) await page.keyboard.press('ArrowRight')
+  await page.keyboard.press('b')
+  await expect(page.getByRole('textbox', { name: 'Name of concept B' })).toHaveValue('Reading')
+}

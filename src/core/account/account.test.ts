@@ -1,0 +1,141 @@
+import mammoth from 'mammoth'
+import { describe, expect, it } from 'vitest'
+import { fernhollowRecords, fernhollowVocabulary } from '../../standins/corpus/releases'
+import { buildDemo } from '../../standins/demo'
+import { openStandin, STANDINS } from '../../standins'
+import type { Rec } from '../records'
+import { fold, worksOf, type Review } from '../review'
+import { toWord } from './documents/word'
+import {
+  courseFigures,
+  draftAccount,
+  FACT_NAMES,
+  inlinesOf,
+  joiningLine,
+  resolveFact,
+  toMarkdown,
+  type FactContext,
+} from '.'
+
+const packed = buildDemo(openStandin(STANDINS[0]!, fernhollowRecords(), fernhollowVocabulary()))
+const review = fold(packed.entries).review
+const works = worksOf(
+  review.imports,
+  (d) => JSON.parse(new TextDecoder().decode(packed.blobs.get(d))) as Rec[],
+)
+const contextOf = (r: Review): FactContext => ({
+  review: r,
+  works,
+  source: () => ({
+    release: 'release of September 2026',
+    hasVocabulary: true,
+    vocabularyTitle: 'Fernhollow Thesaurus',
+  }),
+})
+const context = contextOf(review)
+const words = (ref: string): string => resolveFact(context, ref).text
+const textOf = (c: FactContext): string =>
+  draftAccount(c)
+    .flatMap((p) =>
+      [...inlinesOf(p)].map((n) => (n.type === 'text' ? n.text : resolveFact(c, n.attrs.ref).text)),
+    )
+    .join('')
+
+describe('the account of the demo review', () => {
+  it('holds no number that was typed: every figure of the searches is a fact', () => {
+    for (const passage of draftAccount(context).filter((p) =>
+      ['searches', 'records', 'selection'].includes(p.id),
+    ))
+      for (const node of inlinesOf(passage))
+        if (node.type === 'text')
+          expect(node.text.replace(/\b(20\d\d–20\d\d|5 to 12)\b/g, '')).not.toMatch(/\d/)
+  })
+
+  it('says what was really run: the hits of the joined line and of each limit', () => {
+    const lines = review.strategies['demo-fernhollow']!
+    const joined = review.runs.find((r) => r.lineId === joiningLine(lines)!.id)!
+    expect(joiningLine(lines)!.text).toBe('all(#6, #9)')
+    expect(textOf(context)).toContain(`which gave ${joined.hits} records`)
+    for (const run of review.runs.filter((r) => r.limits.length))
+      expect(textOf(context)).toContain(`left ${run.hits}`)
+  })
+
+  it('knows every fact that it names, and where it comes from', () => {
+    for (const node of inlinesOf({ content: draftAccount(context) })) {
+      if (node.type !== 'fact') continue
+      expect(FACT_NAMES).toContain(node.attrs.ref.split(':')[0])
+      const fact = resolveFact(context, node.attrs.ref)
+      expect(fact.missing, node.attrs.ref).toBe(false)
+      expect(fact.from.length).toBeGreaterThan(5)
+    }
+  })
+
+  it('marks a figure as missing once its line asks something else, rather than show an old one (law 4)', () => {
+    const [first, ...rest] = review.strategies['demo-fernhollow']!
+    const changed = contextOf({
+      ...review,
+      strategies: { 'demo-fernhollow': [{ ...first!, text: 'text: rooms' }, ...rest] },
+    })
+    expect(resolveFact(changed, `hits.line:demo-fernhollow/${first!.id}`).missing).toBe(true)
+    const other = rest[3]!
+    expect(resolveFact(changed, `hits.line:demo-fernhollow/${other.id}`).missing).toBe(false)
+  })
+
+  it('speaks in the voice that was chosen', () => {
+    const voiced = (voice: Review['account']['voice']): string =>
+      textOf(contextOf({ ...review, account: { ...review.account, voice } }))
+    expect(voiced('passive')).not.toMatch(/\b(we|I|our|my)\b/i)
+    expect(voiced('I')).not.toMatch(/\b(we|our)\b/i)
+    expect(voiced('we')).toContain('We broke the question into three concepts')
+  })
+
+  it('leaves an edited passage as it is, with its facts still bound', () => {
+    const content = [
+      {
+        type: 'paragraph',
+        content: [
+          { type: 'text', text: 'In all ' },
+          { type: 'fact', attrs: { ref: 'works' } },
+        ],
+      },
+    ]
+    const edited = draftAccount(
+      contextOf({ ...review, account: { voice: 'we', edited: { records: content } } }),
+    ).find((p) => p.id === 'records')!
+    expect(edited.edited).toBe(true)
+    expect(toMarkdown('T', [edited], words)).toContain(`In all ${works.length} works`)
+  })
+
+  it('says nothing about what has not been done', () => {
+    const empty = fold(packed.entries.slice(0, 1)).review
+    expect(draftAccount({ ...context, review: empty, works: [] }).every((p) => p.content.length === 0)).toBe(
+      true,
+    )
+    expect(resolveFact(context, 'no.such').missing).toBe(true)
+  })
+
+  it('gives a Word file whose text an independent reader finds the same as the Markdown', async () => {
+    const passages = draftAccount(context)
+    const bytes = await toWord('Sound in primary classrooms', passages, words)
+    const { value } = await mammoth.extractRawText({ buffer: Buffer.from(bytes) })
+    const plain = (t: string): string =>
+      t
+        .replace(/[#*\\]/g, '')
+        .replace(/\s+/g, ' ')
+        .trim()
+    expect(plain(value)).toBe(plain(toMarkdown('Sound in primary classrooms', passages, words)))
+  })
+
+  it('gives the course its figures', () => {
+    const figures = courseFigures(review, works)
+    expect(figures.map((f) => f.stage)).toEqual([
+      'question',
+      'terms',
+      'searches',
+      'records',
+      'selection',
+      'methods',
+    ])
+    expect(figures[3]!.value).toBe(works.length)
+  })
+})

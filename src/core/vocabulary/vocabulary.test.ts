@@ -1,0 +1,128 @@
+import { describe, expect, it } from 'vitest'
+import { fernhollowVocabulary } from '../../standins/corpus/releases'
+import { readOutline, readSkos, Thesaurus, writeSkos, type Vocabulary } from '.'
+
+const HEAD = '@prefix skos: <http://www.w3.org/2004/02/skos/core#> . @prefix : <http://example.org/> .\n'
+const read = (turtle: string): { vocabulary: Vocabulary; codes: string[] } => {
+  const result = readSkos(HEAD + turtle)
+  if (!result.ok) throw new Error(result.problems[0]!.message)
+  return { vocabulary: result.value, codes: result.problems.map((p) => p.code) }
+}
+const heading = (v: Vocabulary, label: string) => v.headings.find((h) => h.label === label)!
+
+describe('reading SKOS', () => {
+  it('completes BT/NT and RT/RT both ways (reciprocity, ISO 25964-1)', () => {
+    const { vocabulary, codes } = read(
+      ':a a skos:Concept; skos:prefLabel "A"@en; skos:narrower :b; skos:related :c. :b a skos:Concept; skos:prefLabel "B"@en. :c a skos:Concept; skos:prefLabel "C"@en.',
+    )
+    expect(codes).toEqual([])
+    expect(heading(vocabulary, 'B').broader).toEqual(['http://example.org/a'])
+    expect(heading(vocabulary, 'C').related).toEqual(['http://example.org/a'])
+  })
+
+  // SKOS Reference (W3C Recommendation 2009): integrity conditions by their numbers.
+  it.each([
+    ['S9', ':a a skos:Concept, skos:ConceptScheme; skos:prefLabel "A".'],
+    ['S13', ':a a skos:Concept; skos:prefLabel "A"@en; skos:altLabel "A"@en.'],
+    ['S14', ':a a skos:Concept; skos:prefLabel "A"@en, "B"@en.'],
+    [
+      'S27',
+      ':a a skos:Concept; skos:prefLabel "A"; skos:narrower :b; skos:related :c. :b a skos:Concept; skos:prefLabel "B"; skos:narrower :c. :c a skos:Concept; skos:prefLabel "C".',
+    ],
+    ['S46', ':a a skos:Concept; skos:prefLabel "A"; skos:exactMatch :x; skos:broadMatch :x.'],
+    [
+      'ring',
+      ':a a skos:Concept; skos:prefLabel "A"; skos:broader :b. :b a skos:Concept; skos:prefLabel "B"; skos:broader :a.',
+    ],
+    ['unknown-concept', ':a a skos:Concept; skos:prefLabel "A"; skos:broader :nowhere.'],
+    ['no-label', ':a a skos:Concept.'],
+  ])('reports a breach of %s and reads on', (code, turtle) => {
+    const { vocabulary, codes } = read(turtle)
+    expect(codes).toContain(code)
+    expect(vocabulary.headings.length).toBeGreaterThan(0)
+  })
+
+  it('leaves no heading below itself, however long the ring', () => {
+    const ring = Array.from(
+      { length: 50 },
+      (_, i) => `:n${i} a skos:Concept; skos:prefLabel "N${i}"; skos:broader :n${(i + 1) % 50}.`,
+    ).join('\n')
+    const thesaurus = new Thesaurus(read(ring).vocabulary)
+    for (const h of thesaurus.vocabulary.headings)
+      expect(
+        thesaurus
+          .withNarrower(h)
+          .slice(1)
+          .every((below) => below.id !== h.id),
+      ).toBe(true)
+  })
+
+  it('refuses what is no Turtle, and Turtle without a concept, with words', () => {
+    expect(readSkos('this is not turtle')).toMatchObject({ ok: false, problems: [{ code: 'turtle' }] })
+    expect(readSkos(`${HEAD} :a :b :c.`)).toMatchObject({ ok: false, problems: [{ code: 'no-concepts' }] })
+  })
+
+  it('takes labels in the language asked for, else in any', () => {
+    const { vocabulary } = read(
+      ':a a skos:Concept; skos:prefLabel "Lärm"@de, "Noise"@en. :b a skos:Concept; skos:prefLabel "Klang"@de.',
+    )
+    expect(vocabulary.headings.map((h) => h.label)).toEqual(['Noise', 'Klang'])
+  })
+})
+
+describe('the Fernhollow Thesaurus', () => {
+  const thesaurus = new Thesaurus(fernhollowVocabulary())
+
+  it('goes through Turtle and back unchanged, without a breach', () => {
+    const result = readSkos(writeSkos(thesaurus.vocabulary))
+    expect(result.problems).toEqual([])
+    const sorted = (v: Vocabulary): unknown =>
+      v.headings
+        .map((h) => ({
+          ...h,
+          broader: [...h.broader].sort(),
+          narrower: [...h.narrower].sort(),
+          related: [...h.related].sort(),
+        }))
+        .sort((a, b) => (a.id < b.id ? -1 : 1))
+    expect(result.ok && sorted(result.value)).toEqual(sorted(thesaurus.vocabulary))
+  })
+
+  it('has at least 120 headings over at least four levels, and no name that leads to two headings', () => {
+    expect(thesaurus.size).toBeGreaterThanOrEqual(120)
+    expect(
+      Math.max(...thesaurus.vocabulary.headings.flatMap((h) => thesaurus.paths(h).map((p) => p.length))),
+    ).toBeGreaterThanOrEqual(4)
+    const names = thesaurus.vocabulary.headings
+      .flatMap((h) => [h.label, ...h.entryTerms])
+      .map((n) => n.toLowerCase())
+    expect(names.filter((n, i) => names.indexOf(n) !== i)).toEqual([])
+  })
+
+  it('leads from an entry term to its heading, and finds words in any order and parts of words', () => {
+    const best = (text: string): string | undefined => thesaurus.lookUp(text)[0]?.heading.label
+    expect(thesaurus.lookUp('echo in rooms')[0]).toMatchObject({
+      kind: 'entry term',
+      heading: { label: 'Classroom sound' },
+    })
+    expect(best('comprehension listening')).toBe('Listening comprehension')
+    expect(best('phonolog')).toBe('Phonological awareness')
+    expect(thesaurus.lookUp('coustic').map((l) => l.kind)).toContain('part of a word')
+    expect(thesaurus.lookUp('  ')).toEqual([])
+  })
+
+  it('does not take a related heading along with narrower ones (common practice)', () => {
+    const sound = thesaurus.byLabel('Classroom sound')!
+    const below = thesaurus.withNarrower(sound).map((h) => h.label)
+    expect(below).toContain('Acoustic treatment of classrooms')
+    expect(thesaurus.all(sound.related).map((h) => h.label)).toContain('Noise (sound)')
+    expect(below).not.toContain('Noise (sound)')
+  })
+})
+
+describe('an outline', () => {
+  it('names the line where a heading is spoken of that is not there', () => {
+    const { problems } = readOutline('A\n  ~ Nowhere', { id: 'x', title: '', version: '' })
+    expect(problems[0]!.message).toBe('Line 2: there is no heading "Nowhere".')
+  })
+})
