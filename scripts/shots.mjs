@@ -64,6 +64,12 @@ try {
     await page.keyboard.press('End')
     await page.keyboard.type(' OR (rattle AND')
   })
+  if (await page.locator('.cm-content').count()) {
+    await page.locator('.cm-content').click()
+    await page.keyboard.press('Escape')
+    await page.keyboard.press('Escape')
+    await page.waitForTimeout(300)
+  }
   await shot('records', () => stage('records'))
   await shot('selection', () => stage('selection'))
   await shot('methods', () => stage('methods'))

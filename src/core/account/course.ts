@@ -14,14 +14,22 @@ export interface CourseFigure {
 const counted = (n: number, one: string, many = `${one}s`): string =>
   `${thousands(n)} ${n === 1 ? one : many}`
 
-/** What flows through each stage: concepts, terms, hits of the last lines, works, works kept, facts in the account. */
+/**
+ * What flows through each stage: concepts, terms, hits of the last lines (where one has changed since, its figure says
+ * so), works, works kept, facts in the account.
+ */
 export function courseFigures(review: Review, works: readonly Work[]): CourseFigure[] {
   const terms = review.terms.filter((t) => t.status === 'in use').length
   let hits = 0
+  let stale = false
   for (const [sourceId, lines] of Object.entries(review.strategies)) {
-    const runs = currentRuns(review, sourceId)
-    const last = [...lines].reverse().find((l) => runs.has(l.id))
-    if (last) hits += runs.get(last.id)!.hits
+    const last = lines[lines.length - 1]
+    const run =
+      last &&
+      (currentRuns(review, sourceId).get(last.id) ?? review.runs.findLast((r) => r.lineId === last.id))
+    if (!last || !run) continue
+    hits += run.hits
+    stale ||= !currentRuns(review, sourceId).has(last.id)
   }
   const kept = passCounts(
     works.map((w) => w.id),
@@ -36,7 +44,7 @@ export function courseFigures(review: Review, works: readonly Work[]): CourseFig
       words: counted(review.concepts.length, 'concept'),
     },
     { stage: 'terms', name: 'Terms', value: terms, words: counted(terms, 'term') },
-    { stage: 'searches', name: 'Searches', value: hits, words: counted(hits, 'hit') },
+    { stage: 'searches', name: 'Searches', value: hits, words: stale ? 'run again' : counted(hits, 'hit') },
     { stage: 'records', name: 'Records', value: works.length, words: counted(works.length, 'work') },
     { stage: 'selection', name: 'Selection', value: kept, words: `${thousands(kept)} kept` },
     { stage: 'methods', name: 'Methods', value: kept, words: '' },

@@ -3,6 +3,7 @@ import { useState } from 'react'
 import { PASSAGES } from '@/core/account'
 import { useAccount } from '@/store/use-account'
 import { AccountText } from './account-text'
+import { FlowFigure } from './flow-figure'
 
 const WHAT_COMES: Record<string, string> = {
   question: 'Write the question, and its sentence appears here.',
@@ -56,7 +57,7 @@ export function AccountPane({ stage }: { stage: string }) {
         ) : (
           <p className="empty">{WHAT_COMES[stage]}</p>
         )}
-        <div id="pane-more" />
+        {stage === 'methods' && <FlowFigure context={context} />}
       </div>
     </aside>
   )

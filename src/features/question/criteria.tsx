@@ -3,6 +3,7 @@ import { Button } from 'antd'
 import type { Criterion, Review } from '@/core/review'
 import { act, newId } from '@/store/session'
 import { useStaged } from '@/store/use-staged'
+import { TextLine } from '@/ui/text-line'
 
 /** Criteria as questions that are asked of each record. */
 export function CriteriaPlan({ review }: { review: Review }) {
@@ -45,8 +46,7 @@ function CriterionRow({ criterion, number }: { criterion: Criterion; number: num
       }}
     >
       <span className="sub">{number}</span>
-      <input
-        className="bare-input"
+      <TextLine
         aria-label={`Criterion ${number}`}
         placeholder="Was … measured in …?"
         autoFocus={!criterion.text}

@@ -4,6 +4,7 @@ import { languageName, type LimitValue } from '@/core/query'
 import type { PlannedLimit, Review } from '@/core/review'
 import { act, newId } from '@/store/session'
 import { useStaged } from '@/store/use-staged'
+import { TextLine } from '@/ui/text-line'
 
 const THIS_YEAR = new Date().getFullYear()
 
@@ -67,8 +68,8 @@ function LimitRow({ planned }: { planned: PlannedLimit }) {
         limit={planned.limit}
         change={(limit) => void act('limit.set', { ...planned, limit })}
       />
-      <input
-        className="bare-input reason"
+      <TextLine
+        className="reason"
         aria-label={`Why: ${planned.limit.kind}`}
         placeholder="because …"
         {...reason}

@@ -4,6 +4,7 @@ import type { Review, Source } from '@/core/review'
 import { STANDINS } from '@/standins'
 import { act, newId } from '@/store/session'
 import { useStaged } from '@/store/use-staged'
+import { TextLine } from '@/ui/text-line'
 
 /** Where to look, and why there. */
 export function SourcesPlan({ review }: { review: Review }) {
@@ -63,8 +64,8 @@ function SourceRow({ source }: { source: Source }) {
           ×
         </button>
       </div>
-      <input
-        className="bare-input sub"
+      <TextLine
+        className="sub"
         aria-label={`Why ${source.name}`}
         placeholder="why here? because …"
         {...why}
