@@ -7,13 +7,15 @@ import {
   type Line,
   type Packed,
   type Review,
+  worksOf,
+  type Work,
 } from '../core/review'
 import { Scanned } from '../core/engine'
 import { parse, type Expr } from '../core/query'
 import { toDocument, type Rec } from '../core/records'
 import { draftStrategy, lineKeys, runStrategy, type Plan } from '../core/strategy'
 import { Random } from './corpus/random'
-import type { OpenStandin } from '.'
+import { draftSource, type OpenStandin } from '.'
 
 const READER = 'M. Osei'
 const QUESTION =
@@ -47,6 +49,8 @@ class Diary {
 
   nextMorning(): void {
     const day = new Date(this.time)
+    // Nobody searches at weekends: from Friday to Monday.
+    if (day.getUTCDay() === 5) day.setUTCDate(day.getUTCDate() + 2)
     this.time = Date.UTC(
       day.getUTCFullYear(),
       day.getUTCMonth(),
@@ -89,42 +93,92 @@ const DROPPED: Record<string, [string, string]> = {
   A: ['pupil*', 'names the people, not the place, and finds nearly everything'],
 }
 
-const HEADINGS: Record<string, [string, boolean][]> = {
-  A: [
-    ['Elementary school classrooms', true],
-    ['Primary education', false],
-  ],
-  B: [
-    ['Classroom sound', true],
-    ['Noise (sound)', true],
-  ],
-  C: [
-    ['Listening comprehension', true],
-    ['Listening effort', false],
-    ['Speech perception in class', false],
-    ['Beginning reading', true],
-  ],
+/** By source and concept: heading, and whether with narrower. */
+const HEADINGS: Record<string, Record<string, [string, boolean][]>> = {
+  fernhollow: {
+    A: [
+      ['Elementary school classrooms', true],
+      ['Primary education', false],
+    ],
+    B: [
+      ['Classroom sound', true],
+      ['Noise (sound)', true],
+    ],
+    C: [
+      ['Listening comprehension', true],
+      ['Listening effort', false],
+      ['Speech perception in class', false],
+      ['Beginning reading', true],
+    ],
+  },
+  girder: {
+    A: [
+      ['Primary schools', false],
+      ['Teaching spaces', false],
+    ],
+    B: [
+      ['Room acoustics', true],
+      ['Background noise', false],
+      ['Sound absorption', true],
+    ],
+    C: [
+      ['Speech intelligibility', false],
+      ['Listening conditions', false],
+      ['School performance', false],
+    ],
+  },
+  mindmere: {
+    A: [['School environment', false]],
+    B: [
+      ['Auditory masking', true],
+      ['Noise exposure', false],
+      ['Irrelevant speech', false],
+    ],
+    C: [
+      ['Listening comprehension', true],
+      ['Listening effort', false],
+      ['Speech perception', false],
+      ['Reading development', true],
+    ],
+  },
+}
+
+const WHY: Record<string, string> = {
+  fernhollow: 'its thesaurus covers classrooms as well as listening and reading',
+  girder: 'rooms and noise are measured by engineers, who publish there',
+  mindmere: 'listening and reading are its subjects, with named measures',
+  wideband: 'it reaches across fields and counts citations',
+  quayside: 'it shows what the library can open, and searches full texts',
 }
 
 /**
  * The demo review, made with the same commands that a person gives and with searches that are really run, so that it
  * is a state that the product can reach. The same review every time.
  */
-export function buildDemo(fernhollow: OpenStandin): Packed {
+export function buildDemo(standins: readonly OpenStandin[]): Packed {
   const diary = new Diary()
   diary.do('review.create', { id: 'demo', title: 'Sound in primary classrooms' })
   diary.do('question.set', { text: QUESTION })
-  plan(diary)
+  plan(diary, standins)
   diary.nextMorning()
-  terms(diary)
+  terms(diary, standins)
+  const blobs = new Map<string, Uint8Array>()
+  const records = new Map<string, Rec[]>()
+  for (const standin of standins) {
+    diary.nextMorning()
+    const brought = searches(diary, standin)
+    blobs.set(brought.digest, brought.bytes)
+    records.set(brought.digest, brought.records)
+  }
   diary.nextMorning()
-  const { digest, bytes, records } = searches(diary, fernhollow)
-  diary.nextMorning()
-  broadPass(diary, records)
-  return { entries: diary.entries, blobs: new Map([[digest, bytes]]) }
+  broadPass(
+    diary,
+    worksOf(diary.review().imports, (digest) => records.get(digest)),
+  )
+  return { entries: diary.entries, blobs }
 }
 
-function plan(diary: Diary): void {
+function plan(diary: Diary, standins: readonly OpenStandin[]): void {
   diary.do('framework.set', { framework: 'PEO' })
   for (const { words, ...concept } of CONCEPTS) {
     const id = `demo-concept-${concept.letter}`
@@ -167,16 +221,17 @@ function plan(diary: Diary): void {
     pass: 'close',
     sense: 'in',
   })
-  diary.do('source.set', {
-    id: 'demo-fernhollow',
-    kind: 'database',
-    name: 'Fernhollow Education Index',
-    profileId: 'fernhollow',
-    why: 'its thesaurus covers classrooms as well as listening and reading',
-  })
+  for (const { info } of standins)
+    diary.do('source.set', {
+      id: `demo-${info.id}`,
+      kind: 'database',
+      name: info.name,
+      profileId: info.id,
+      why: WHY[info.id] ?? '',
+    })
 }
 
-function terms(diary: Diary): void {
+function terms(diary: Diary, standins: readonly OpenStandin[]): void {
   for (const { letter } of CONCEPTS) {
     const base = { conceptId: `demo-concept-${letter}`, mainFocus: false }
     for (const expression of WORDS[letter]!)
@@ -203,45 +258,44 @@ function terms(diary: Diary): void {
         status: 'dropped',
         reason: dropped[1],
       })
-    for (const [expression, withNarrower] of HEADINGS[letter]!)
-      diary.do('term.set', {
-        ...base,
-        id: diary.id('term'),
-        sourceId: 'demo-fernhollow',
-        kind: 'heading',
-        expression,
-        withNarrower,
-        origin: 'look-up',
-        status: 'in use',
-      })
+    for (const { info } of standins)
+      for (const [expression, withNarrower] of HEADINGS[info.id]?.[letter] ?? [])
+        diary.do('term.set', {
+          ...base,
+          id: diary.id('term'),
+          sourceId: `demo-${info.id}`,
+          kind: 'heading',
+          expression,
+          withNarrower,
+          origin: 'look-up',
+          status: 'in use',
+        })
   }
 }
 
-function searches(
-  diary: Diary,
-  fernhollow: OpenStandin,
-): { digest: string; bytes: Uint8Array; records: Rec[] } {
+function searches(diary: Diary, standin: OpenStandin): { digest: string; bytes: Uint8Array; records: Rec[] } {
+  const sourceId = `demo-${standin.info.id}`
   const review = diary.review()
   const asked: Plan = {
     concepts: review.concepts,
     terms: review.terms,
     limits: review.limits.map((l) => l.limit),
   }
-  const lines: Line[] = draftStrategy(asked, 'demo-fernhollow', true).map((l) => ({
+  const lines: Line[] = draftStrategy(asked, sourceId, draftSource(standin.info)).map((l) => ({
     id: diary.id('line'),
     note: '',
     drafted: true,
     ...l,
   }))
-  diary.do('strategy.draft', { sourceId: 'demo-fernhollow', lines })
+  diary.do('strategy.draft', { sourceId: sourceId, lines })
   const keys = lineKeys(lines)
   let lastRun = ''
   let docs: ArrayLike<number> = []
-  for (const result of runStrategy(fernhollow, lines)) {
+  for (const result of runStrategy(standin, lines)) {
     const line = lines[result.number - 1]!
     if (!result.docs)
       throw new Error(
-        `Line ${result.number} of the demo does not run: ${result.problems.map((p) => p.message).join(' ')}`,
+        `Line ${result.number} in ${standin.info.name} does not run: ${result.problems.map((p) => p.message).join(' ')}`,
       )
     lastRun = diary.id('run')
     docs = result.docs
@@ -249,30 +303,30 @@ function searches(
       'run.log',
       {
         id: lastRun,
-        sourceId: 'demo-fernhollow',
+        sourceId: sourceId,
         lineId: line.id,
         key: keys.get(line.id)!,
         number: result.number,
         text: line.text,
-        sent: line.text,
+        sent: result.sent,
         limits: line.limits,
         hits: result.docs.length,
         at: diary.now(),
         by: READER,
-        release: fernhollow.info.release,
+        release: standin.release,
         how: 'stand-in',
       },
       2,
     )
   }
-  const records = Array.from(docs, (d) => fernhollow.records[d]!).sort(
+  const records = Array.from(docs, (d) => standin.records[d]!).sort(
     (a, b) => (b.year ?? 0) - (a.year ?? 0) || (a.id < b.id ? -1 : 1),
   )
   const bytes = new TextEncoder().encode(JSON.stringify(records))
   const digest = digestOf(bytes)
   diary.do('records.import', {
-    id: 'demo-import',
-    sourceId: 'demo-fernhollow',
+    id: diary.id('import'),
+    sourceId: sourceId,
     runId: lastRun,
     digest,
     count: records.length,
@@ -284,7 +338,7 @@ function searches(
 /** How far the reader has come, and how she decides: by the questions of the plan, as far as a record answers them. */
 const RULED_SHARE = 0.7
 
-function broadPass(diary: Diary, records: readonly Rec[]): void {
+function broadPass(diary: Diary, works: readonly Work[]): void {
   const about = (text: string): Expr => parse(text).tree!
   const sound = about(
     'title,keywords,subject,abstract: (noise OR reverberat* OR acoustic* OR amplif* OR babble)',
@@ -293,9 +347,9 @@ function broadPass(diary: Diary, records: readonly Rec[]): void {
     'title,abstract,subject,keywords: (primary OR elementary OR grader* OR preschool OR kindergarten)',
   )
   const random = new Random('demo rulings')
-  records.slice(0, Math.round(records.length * RULED_SHARE)).forEach((record) => {
+  works.slice(0, Math.round(works.length * RULED_SHARE)).forEach(({ id, record }) => {
     const scanned = new Scanned(toDocument(record))
-    const base = { workId: `demo-fernhollow:${record.id}`, pass: 'broad' as const, reader: READER }
+    const base = { workId: id, pass: 'broad' as const, reader: READER }
     const seconds = random.int(9, 50)
     if (!scanned.matches(sound))
       diary.do('ruling.set', { ...base, verdict: 'out', criterionId: 'demo-criterion-1' }, seconds)

@@ -1,6 +1,7 @@
 import { useMemo } from 'react'
 import { draftAccount, type FactContext, type Passage } from '@/core/account'
-import { standin } from '@/standins'
+import { limitState } from '@/core/profile'
+import { LATEST, profileOf, releaseWords, standin } from '@/standins'
 import { useSession } from './session'
 
 /** What the facts of the open review are read from. */
@@ -15,8 +16,9 @@ export function useFactContext(): FactContext {
         const info = standin(review.sources.find((s) => s.id === sourceId)?.profileId)
         return (
           info && {
-            release: info.releaseWords,
+            release: releaseWords(LATEST),
             hasVocabulary: info.vocabularyTitle !== undefined,
+            limit: (kind) => limitState(kind, profileOf(info)),
             ...(info.vocabularyTitle ? { vocabularyTitle: info.vocabularyTitle } : {}),
           }
         )

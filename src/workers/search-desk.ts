@@ -1,16 +1,19 @@
 import { gunzipSync, strFromU8 } from 'fflate'
 import type { Problem } from '@/core/base'
-import { evaluate } from '@/core/engine'
+import { printFor, type Loss } from '@/core/profile'
 import { parse } from '@/core/query'
 import { Rec } from '@/core/records'
-import { runStrategy, type LineLike } from '@/core/strategy'
+import { runStrategy, searchAsTyped, type LineLike } from '@/core/strategy'
 import { readSkos, type Heading, type MatchKind } from '@/core/vocabulary'
-import { openStandin, recordsFile, standin, vocabularyFile, type OpenStandin } from '@/standins'
+import { LATEST, openStandin, recordsFile, standin, vocabularyFile, type OpenStandin } from '@/standins'
 
 export interface LineAnswer {
   id: string
   number: number
   hits: number | undefined
+  /** As it was sent, in the database's own syntax. */
+  sent: string
+  losses: Loss[]
   problems: Problem[]
 }
 
@@ -60,12 +63,7 @@ export class SearchDesk {
   /** Runs all lines of a strategy, in order. */
   async run(sourceId: string, lines: LineLike[]): Promise<LineAnswer[]> {
     const source = await this.source(sourceId)
-    return runStrategy(source, lines).map(({ id, number, docs, problems }) => ({
-      id,
-      number,
-      hits: docs?.length,
-      problems,
-    }))
+    return runStrategy(source, lines).map(({ docs, ...rest }) => ({ ...rest, hits: docs?.length }))
   }
 
   /** The records of one line of a strategy, the newest first. */
@@ -81,7 +79,12 @@ export class SearchDesk {
     const source = await this.source(sourceId)
     const { tree, problems } = parse(text)
     if (!tree || problems.some((p) => p.severity === 'error')) return undefined
-    return evaluate(source.index, tree, source.options).docs.length
+    const said = printFor(
+      tree,
+      source.profile,
+      source.withNarrower ? { withNarrower: source.withNarrower } : {},
+    )
+    return searchAsTyped(source.index, said.text, source.profile, source.options).docs?.length
   }
 
   async lookUp(sourceId: string, text: string): Promise<Offer[]> {
@@ -136,12 +139,12 @@ async function load(id: string): Promise<OpenStandin> {
   if (!info) throw new Error(`There is no stand-in "${id}".`)
   const vocabulary = vocabularyFile(info)
   const [records, turtle] = await Promise.all([
-    fetchBytes(`/data/${recordsFile(info)}`),
+    fetchBytes(`/data/${recordsFile(info, LATEST)}`),
     vocabulary ? fetchBytes(`/data/${vocabulary}`) : undefined,
   ])
   const read = turtle && readSkos(strFromU8(turtle))
   if (read && !read.ok) throw new Error(read.problems.map((p) => p.message).join(' '))
-  return openStandin(info, JSON.parse(strFromU8(gunzipSync(records))) as Rec[], read?.value)
+  return openStandin(info, LATEST, JSON.parse(strFromU8(gunzipSync(records))) as Rec[], read?.value)
 }
 
 async function fetchBytes(url: string): Promise<Uint8Array> {

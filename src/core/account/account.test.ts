@@ -1,8 +1,8 @@
 import mammoth from 'mammoth'
 import { describe, expect, it } from 'vitest'
-import { fernhollowRecords, fernhollowVocabulary } from '../../standins/corpus/releases'
+import { recordsOf, vocabularyOf, type SourceId } from '../../standins/corpus/releases'
 import { buildDemo } from '../../standins/demo'
-import { openStandin, STANDINS } from '../../standins'
+import { LATEST, openStandin, STANDINS } from '../../standins'
 import type { Rec } from '../records'
 import { fold, worksOf, type Review } from '../review'
 import { toWord } from './documents/word'
@@ -17,7 +17,11 @@ import {
   type FactContext,
 } from '.'
 
-const packed = buildDemo(openStandin(STANDINS[0]!, fernhollowRecords(), fernhollowVocabulary()))
+const packed = buildDemo(
+  STANDINS.map((s) =>
+    openStandin(s, LATEST, recordsOf(s.id as SourceId, LATEST), vocabularyOf(s.id as SourceId)),
+  ),
+)
 const review = fold(packed.entries).review
 const works = worksOf(
   review.imports,

@@ -1,5 +1,5 @@
 import { listed } from '../base'
-import { limitWords } from '../query'
+import { limitWords, type LimitValue } from '../query'
 import type { PlannedLimit, Source, Voice } from '../review'
 import { PASSAGES, paragraph, type Paragraph, type Passage, type PassageId } from './document'
 import { currentRuns, joiningLine, type FactContext } from './facts'
@@ -166,9 +166,19 @@ function searches(context: FactContext, say: Say): string[] {
       )
       sentences.push([`Limiting to ${first}`, ...rest.map((r) => `to ${r}`)].join('; ') + '.')
     }
+    const kinds = review.limits.map((l) => l.limit.kind)
+    const state = (kind: LimitValue['kind']): string | undefined => source(s.id)?.limit?.(kind)
+    const missing = kinds.filter((k) => state(k) === 'not available')
+    if (missing.length) sentences.push(`It offers no limit by ${listed(missing.map(limitName), 'or')}.`)
+    for (const kind of kinds.filter((k) => state(k) === 'stood in'))
+      if (steps.some((l) => l.limits.some((x) => x.kind === kind)))
+        sentences.push(`There the limit to ${limitName(kind)} work is only approximate.`)
     return [sentences.join(' ')]
   })
 }
+
+/** A kind of limit as a word in a sentence. */
+const limitName = (kind: LimitValue['kind']): string => (kind === 'peer reviewed' ? 'peer-reviewed' : kind)
 
 function records({ review, works }: FactContext, say: Say): string[] {
   if (!review.imports.length) return []

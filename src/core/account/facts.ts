@@ -11,6 +11,8 @@ export interface SourceFacts {
   release: string
   hasVocabulary: boolean
   vocabularyTitle?: string
+  /** How it can honour a limit. */
+  limit?: (kind: LimitValue['kind']) => 'exact' | 'stood in' | 'not available'
 }
 
 export interface FactContext {

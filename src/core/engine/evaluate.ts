@@ -105,7 +105,7 @@ class Evaluation {
       case 'word':
         return placesOfTerms(this.index, this.terms(e.text, false), mask, within)
       case 'phrase': {
-        const slots = e.words.map((w) => this.terms(w, true))
+        const slots = e.words.map((w) => this.terms(w, !e.loose))
         // Documents that hold every word of the phrase are few; only their positions are laid out.
         const sets = slots.map((terms) =>
           uniteAll(

@@ -34,6 +34,8 @@ export interface Word extends Placed {
 export interface Phrase extends Placed {
   kind: 'phrase'
   words: string[]
+  /** Read from words side by side without quotes, by a source that takes them as a phrase; it may still stem them. */
+  loose?: boolean
 }
 export interface And extends Placed {
   kind: 'and'

@@ -1,5 +1,5 @@
 import { hasErrors } from '../base'
-import { and, inFields, or, parse, print, type Expr, type LimitValue } from '../query'
+import { inFields, or, parse, print, type Expr, type LimitValue } from '../query'
 import { toRanges } from './references'
 
 interface PlanConcept {
@@ -22,6 +22,12 @@ export interface Plan {
   limits: readonly LimitValue[]
 }
 
+/** What drafting must know of a source. */
+export interface DraftSource {
+  hasVocabulary: boolean
+  hasLimit: (kind: LimitValue['kind']) => boolean
+}
+
 export interface DraftLine {
   text: string
   conceptId?: string
@@ -40,10 +46,11 @@ export function termExpression(term: PlanTerm): Expr | undefined {
 /**
  * Drafts the lines for one source by the building-block method: for each concept a line of text words in title,
  * abstract and keywords and a line of headings, joined with OR; the essential concepts joined with AND; then the
- * planned limits, one line each, so that the cost of each is seen. A concept without terms gives no line. If all
+ * planned limits that the source has, one line each, so that the cost of each is seen. A concept without terms gives no line. If all
  * concepts are optional they are joined all the same, for there is nothing else to ask.
  */
-export function draftStrategy(plan: Plan, sourceId: string, hasVocabulary: boolean): DraftLine[] {
+export function draftStrategy(plan: Plan, sourceId: string, source: DraftSource): DraftLine[] {
+  const { hasVocabulary, hasLimit } = source
   const lines: DraftLine[] = []
   const last = (): number => lines.length
   const blocks: { number: number; essential: boolean }[] = []
@@ -68,24 +75,9 @@ export function draftStrategy(plan: Plan, sourceId: string, hasVocabulary: boole
     lines.push({ text: print({ kind: 'lines', mode: 'all', ranges: toRanges(joined) }), limits: [] })
   if (lines.length) {
     const base = joined.length === 1 ? joined[0]! : last()
-    plan.limits.forEach((limit, i) => lines.push({ text: `#${i === 0 ? base : last()}`, limits: [limit] }))
+    plan.limits
+      .filter((l) => hasLimit(l.kind))
+      .forEach((limit, i) => lines.push({ text: `#${i === 0 ? base : last()}`, limits: [limit] }))
   }
   return lines
-}
-
-/** What the lines of concept blocks would find without their joints: used where a line must stand by itself. */
-export function expand(e: Expr, line: (number: number) => Expr | undefined): Expr {
-  if (e.kind === 'line') return line(e.number) ?? e
-  if (e.kind === 'lines') {
-    const parts = e.ranges.flatMap((r) =>
-      Array.from(
-        { length: r.to - r.from + 1 },
-        (_, i) => line(r.from + i) ?? ({ kind: 'line', number: r.from + i } as const),
-      ),
-    )
-    return e.mode === 'any' ? or(...parts) : and(...parts)
-  }
-  if (e.kind === 'and' || e.kind === 'or' || e.kind === 'not')
-    return { ...e, parts: e.parts.map((p) => expand(p, line)) }
-  return e
 }

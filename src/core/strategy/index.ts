@@ -1,4 +1,5 @@
 export { renumberText, toRanges } from './references'
 export { lineKeys, dependants, type LineLike } from './keys'
-export { draftStrategy, expand, termExpression, type DraftLine, type Plan } from './draft'
+export { draftStrategy, termExpression, type DraftLine, type DraftSource, type Plan } from './draft'
 export { runStrategy, type LineResult, type SearchSource } from './run'
+export { habitsOf, searchAsTyped, singular, withoutStopWords, type TypedAnswer } from './as-typed'

@@ -18,6 +18,8 @@ const term = (
   status: 'in use',
   ...more,
 })
+const INDEX = { hasVocabulary: true, hasLimit: () => true }
+const PLAIN = { hasVocabulary: false, hasLimit: () => true }
 const YEARS: LimitValue = { kind: 'years', from: 2017, to: 2026 }
 const line = (id: string, text: string, limits: LimitValue[] = []) => ({ id, text, limits })
 
@@ -40,7 +42,7 @@ describe('drafting by the building-block method', () => {
   }
 
   it('joins words and headings of a concept with OR, essential concepts with AND, and sets limits one at a time', () => {
-    expect(draftStrategy(plan, 's', true).map((l) => l.text)).toEqual([
+    expect(draftStrategy(plan, 's', INDEX).map((l) => l.text)).toEqual([
       'text: classroom*',
       'text: (noise OR "sound field")',
       'heading.below: "Classroom sound"',
@@ -53,20 +55,20 @@ describe('drafting by the building-block method', () => {
   })
 
   it('leaves headings out where the source has no vocabulary or the heading is of another one', () => {
-    expect(draftStrategy(plan, 's', false).some((l) => l.text.includes('heading'))).toBe(false)
-    expect(draftStrategy(plan, 'other', true).some((l) => l.text.includes('heading'))).toBe(false)
+    expect(draftStrategy(plan, 's', PLAIN).some((l) => l.text.includes('heading'))).toBe(false)
+    expect(draftStrategy(plan, 'other', INDEX).some((l) => l.text.includes('heading'))).toBe(false)
   })
 
   it('puts the limits on the one concept there is, and drafts nothing from nothing', () => {
     const one = { ...plan, concepts: [{ id: 'b', essential: true }] }
-    expect(draftStrategy(one, 's', true).map((l) => l.text)).toEqual([
+    expect(draftStrategy(one, 's', INDEX).map((l) => l.text)).toEqual([
       'text: (noise OR "sound field")',
       'heading.below: "Classroom sound"',
       'any(#1-#2)',
       '#3',
       '#4',
     ])
-    expect(draftStrategy({ ...plan, terms: [] }, 's', true)).toEqual([])
+    expect(draftStrategy({ ...plan, terms: [] }, 's', INDEX)).toEqual([])
   })
 })
 

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { fernhollowVocabulary } from '../../standins/corpus/releases'
+import { vocabularyOf } from '../../standins/corpus/releases'
 import { readOutline, readSkos, Thesaurus, writeSkos, type Vocabulary } from '.'
 
 const HEAD = '@prefix skos: <http://www.w3.org/2004/02/skos/core#> . @prefix : <http://example.org/> .\n'
@@ -71,7 +71,7 @@ describe('reading SKOS', () => {
 })
 
 describe('the Fernhollow Thesaurus', () => {
-  const thesaurus = new Thesaurus(fernhollowVocabulary())
+  const thesaurus = new Thesaurus(vocabularyOf('fernhollow')!)
 
   it('goes through Turtle and back unchanged, without a breach', () => {
     const result = readSkos(writeSkos(thesaurus.vocabulary))

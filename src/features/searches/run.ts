@@ -1,7 +1,7 @@
 import type { Problem } from '@/core/base'
 import { lineKeys } from '@/core/strategy'
 import type { Line, Source } from '@/core/review'
-import { standin } from '@/standins'
+import { LATEST, standin } from '@/standins'
 import { act, keepRecords, newId, now, useSession } from '@/store/session'
 import { searchDesk } from '@/workers'
 
@@ -31,12 +31,12 @@ export async function runStale(source: Source): Promise<Map<string, Problem[]>> 
       key: keys.get(line.id)!,
       number: answer.number,
       text: line.text,
-      sent: line.text,
+      sent: answer.sent,
       limits: line.limits,
       hits: answer.hits,
       at: now(),
       by: useSession.getState().reader,
-      release: info.release,
+      release: LATEST,
       how: 'stand-in',
     })
   }

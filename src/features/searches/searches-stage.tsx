@@ -7,7 +7,7 @@ import { currentRuns } from '@/core/account'
 import { parse, referredLines, type LimitKind } from '@/core/query'
 import { draftStrategy } from '@/core/strategy'
 import type { Line, Review, Source } from '@/core/review'
-import { standin } from '@/standins'
+import { draftSource, LATEST, releaseWords, standin } from '@/standins'
 import { useActions, type Action } from '@/store/actions'
 import { act, newId, useSession } from '@/store/session'
 import { Joints } from './joints-drawing'
@@ -113,7 +113,7 @@ function Sheet({ review, source }: { review: Review; source: Source }) {
             terms: review.terms,
             limits: review.limits.map((l) => l.limit),
           }
-          const drafted = draftStrategy(plan, source.id, info.vocabularyTitle !== undefined)
+          const drafted = draftStrategy(plan, source.id, draftSource(info))
           if (!drafted.length)
             return void message.info('There is nothing to draft from yet: put terms into the grid first.')
           void act('strategy.draft', {
@@ -195,7 +195,7 @@ function Sheet({ review, source }: { review: Review; source: Source }) {
       <div className="sheet-title" data-anchor={`source:${source.id}`}>
         <h1>{info.name}</h1>
         <span className="sub">
-          {info.releaseWords} · {info.habits}
+          {releaseWords(LATEST)} · {info.character}
         </span>
         <span style={{ marginLeft: 'auto', display: 'flex', gap: 8 }}>
           {!lines.length || lines.every((l) => l.drafted) ? (

@@ -54,7 +54,15 @@ function writeAbstract(study: Study, random: Random, slots: Slots): string {
     add(random.chance(0.55) ? topic.background : bank.BACKGROUND, random.chance(0.3) ? 2 : 1)
   if (random.chance(0.82)) add(bank.AIM)
   add(bank.SAMPLE[design])
-  if (random.chance(0.7) && design !== 'review' && design !== 'interviews') add(topic.methods)
+  if (random.chance(0.7) && !['review', 'interviews', 'survey', 'modelling'].includes(design))
+    add(topic.methods)
+  if (
+    random.chance(0.25) &&
+    SCHOOL_STAGES.has(study.stage) &&
+    !topic.who &&
+    ['field trial', 'longitudinal'].includes(design)
+  )
+    add(['[Mixed|Multilevel] models allowed for [classes and schools|the nesting of pupils in classes].'])
   const measured = design !== 'interviews' && design !== 'review'
   if (measured && random.chance(0.6))
     add(bank.METHOD.filter((m) => study.outcome.measure || !m.includes('{measure}')))
@@ -66,33 +74,62 @@ function writeAbstract(study: Study, random: Random, slots: Slots): string {
   if (design === 'interviews') add(bank.RESULT_INTERVIEWS, 2)
   else if (design === 'review') add(bank.RESULT_REVIEW, 2)
   else {
-    add(bank.RESULT[study.effect])
+    add((study.outcome.unwanted ? bank.RESULT_UNWANTED : bank.RESULT)[study.effect])
     if (random.chance(0.75)) add(bank.SECOND)
   }
-  if (random.chance(0.6) && design !== 'review') add(topic.findings)
+  if (random.chance(0.6) && design !== 'review' && design !== 'interviews')
+    add(topic.findings.filter((f) => study.effect === 'gain' || !SPEAKS_OF_CHANGE.test(f)))
   if (random.chance(0.7)) add(bank.MEANING, random.chance(0.25) ? 2 : 1)
   return sentences.join(' ')
 }
 
-/** Verbs that agree with what is varied: "bear.x" becomes "bears" behind a singular. */
+/** Verbs that agree with what is varied (.x) or the outcome (.y): "bear.x" becomes "bears" behind a singular. */
 function agree(pattern: string, study: Study): string {
-  return pattern.replace(/\b(\w+)\.x\b/g, (_, verb: string) => {
-    if (study.exposure.plural) return verb.replace(/^matters$/, 'matter')
-    return verb === 'do' ? 'does' : verb.endsWith('s') ? verb : `${verb}s`
+  return pattern.replace(/\b(\w+)\.([xy])\b/g, (_, verb: string, which: string) => {
+    const { plural } = which === 'x' ? study.exposure : study.outcome
+    const bare = verb.replace(/^matters$/, 'matter')
+    return plural ? bare : bare === 'do' ? 'does' : `${bare}s`
   })
 }
 
+/** Findings that speak of a change do not go with a study that found none. */
+const SPEAKS_OF_CHANGE =
+  /rose|fell|gain|larg|improv|twice|lost|double|halved|corresponded|removed|stronger|better|rated/
+
+const SCHOOL_STAGES = new Set<Study['stage']>(['preschool', 'primary', 'secondary', 'special'])
+
 function slotsFor(study: Study, random: Random, where: string): Slots {
-  const who =
-    study.settingSaid || !/primary|elementary|secondary/.test(bank.WHO[study.stage].join())
-      ? random.pick(bank.WHO[study.stage])
-      : 'children'
+  const unsaid: Partial<Record<Study['stage'], string>> = {
+    preschool: 'young children',
+    primary: 'children',
+    secondary: 'participants',
+    special: 'children',
+  }
+  // First graders are six or seven: a grade is named only where the ages fit it.
+  const fitting = bank.WHO[study.stage].filter(
+    (w) =>
+      !/grader/.test(w) ||
+      (w.startsWith('third') ? study.ages[0] >= 8 && study.ages[1] <= 10 : study.ages[1] <= 8),
+  )
+  const usual = random.pick(fitting)
+  const who = study.topic.who
+    ? random.pick(study.topic.who)
+    : study.settingSaid
+      ? usual
+      : (unsaid[study.stage] ?? usual)
   const [from, to] = study.ages
-  const counted = `${capitalNumber(study.people)} ${who}`
-  const aged =
-    random.chance(0.6) && study.stage !== 'none'
-      ? `${counted} aged ${numberWord(from)} to ${numberWord(to)}`
-      : counted
+  const counted = `${numberWord(study.people)} ${who}`
+  const ages = to > 12 ? `${from} to ${to}` : `${numberWord(from)} to ${numberWord(to)}`
+  const ageSaid = random.chance(0.6) && study.stage !== 'none' && !study.topic.who && !/grader/.test(who)
+  const aged = ageSaid ? `${counted} aged ${ages}` : counted
+  const [sites, places] =
+    study.topic.sites ??
+    (study.stage === 'none'
+      ? ['rooms', 'buildings']
+      : study.stage === 'university'
+        ? ['courses', 'universities']
+        : ['classrooms', 'schools'])
+  const adult = study.topic.who !== undefined || ['university', 'adults', 'none'].includes(study.stage)
   const form = (name: string, item: Item): Slots => ({
     [name]: item.np,
     [`${name}.is`]: item.plural ? 'are' : 'is',
@@ -100,7 +137,9 @@ function slotsFor(study: Study, random: Random, where: string): Slots {
     [`${name}.has`]: item.plural ? 'have' : 'has',
   })
   const value = (n: number | undefined): string =>
-    n === undefined ? '' : `${n.toLocaleString('en-GB')} ${study.exposure.levels!.unit}`.replace(' %', '%')
+    n === undefined
+      ? ''
+      : `${n.toLocaleString('en-GB').replace('-', '−')} ${study.exposure.levels!.unit}`.replace(' %', '%')
   const design = random.pick(bank.DESIGN_WORDS[study.design])
   return {
     ...form('x', study.exposure),
@@ -110,8 +149,11 @@ function slotsFor(study: Study, random: Random, where: string): Slots {
     people: aged,
     who,
     where,
+    sites,
+    places,
+    sexes: adult ? 'Men and women' : 'Boys and girls',
     n: String(study.people),
-    rooms: capitalNumber(study.rooms),
+    rooms: numberWord(study.rooms),
     schools: numberWord(study.schools),
     country: study.country,
     ages: `${from} to ${to}`,
@@ -128,8 +170,6 @@ function slotsFor(study: Study, random: Random, where: string): Slots {
     Design: design.replace(/^./, (c) => c.toUpperCase()),
   }
 }
-
-const capitalNumber = (n: number): string => numberWord(n)
 
 /** Behind a colon, a question mark or a full stop a title goes on with a capital. */
 function titleCase(text: string): string {

@@ -1,48 +1,128 @@
-import { readOutline, Thesaurus, type Vocabulary } from '../../core/vocabulary'
 import type { Rec } from '../../core/records'
+import { readOutline, Thesaurus, type Vocabulary } from '../../core/vocabulary'
 import { FERNHOLLOW_OUTLINE } from '../vocabularies/fernhollow.outline'
-import { fernhollowRecord, type HeadingHistory } from './catalogue'
-import { drawWorks } from './corpus'
+import { GIRDER_OUTLINE } from '../vocabularies/girder.outline'
+import { MINDMERE_OUTLINE } from '../vocabularies/mindmere.outline'
+import {
+  fernhollowRecord,
+  girderRecord,
+  mindmereRecord,
+  quaysideRecord,
+  widebandRecord,
+  type CopyContext,
+  type HeadingHistory,
+} from './catalogue'
+import { drawWorks, type Work } from './corpus'
 import { Random } from './random'
 
 export const SEED = 'luvren corpus 1'
+export const WORKS = 6000
 const LAST = { year: 2026, month: 9 }
-/** The newest records wait for their headings. */
-const NOT_YET_INDEXED = '2026-07'
 
-export function fernhollowVocabulary(): Vocabulary {
-  const { vocabulary, problems } = readOutline(FERNHOLLOW_OUTLINE, {
-    id: 'urn:luvren:fernhollow',
-    title: 'Fernhollow Thesaurus',
+export const SOURCE_IDS = ['fernhollow', 'girder', 'mindmere', 'wideband', 'quayside'] as const
+export type SourceId = (typeof SOURCE_IDS)[number]
+
+/** The two releases that ship; the newer one is searched unless the older is asked for. */
+export const RELEASES = ['2026-03', '2026-09'] as const
+export type Release = (typeof RELEASES)[number]
+/** Records wait this long for their headings. */
+const UNINDEXED_FROM: Record<Release, string> = { '2026-03': '2026-01', '2026-09': '2026-07' }
+
+const OUTLINES: Partial<Record<SourceId, { title: string; outline: string }>> = {
+  fernhollow: { title: 'Fernhollow Thesaurus', outline: FERNHOLLOW_OUTLINE },
+  girder: { title: 'Girder & Sound Thesaurus', outline: GIRDER_OUTLINE },
+  mindmere: { title: 'Mindmere Thesaurus', outline: MINDMERE_OUTLINE },
+}
+
+/** The vocabulary of a stand-in; undefined where it has none. */
+export function vocabularyOf(id: SourceId): Vocabulary | undefined {
+  const about = OUTLINES[id]
+  if (!about) return undefined
+  const { vocabulary, problems } = readOutline(about.outline, {
+    id: `urn:luvren:${id}`,
+    title: about.title,
     version: '2026',
   })
-  if (problems.length) throw new Error(problems.map((p) => p.message).join('\n'))
+  if (problems.length) throw new Error(problems.map((p) => `${about.title}: ${p.message}`).join('\n'))
   return vocabulary
 }
 
-function historyOf(thesaurus: Thesaurus): HeadingHistory {
+function historyOf(vocabulary: Vocabulary | undefined): HeadingHistory {
+  const thesaurus = vocabulary && new Thesaurus(vocabulary)
   return {
-    since: (label) => thesaurus.byLabel(label)?.since,
+    since: (label) => thesaurus?.byLabel(label)?.since,
     broader: (label) => {
-      const heading = thesaurus.byLabel(label)
-      return heading && thesaurus.all(heading.broader)[0]?.label
+      const heading = thesaurus?.byLabel(label)
+      return heading && thesaurus?.all(heading.broader)[0]?.label
     },
   }
 }
 
-/** The records of the Fernhollow Education Index as they stood in September 2026. */
-export function fernhollowRecords(works = 2100): Rec[] {
-  const thesaurus = new Thesaurus(fernhollowVocabulary())
-  const history = historyOf(thesaurus)
+let works: Work[] | undefined
+/** All works, drawn once. */
+export const allWorks = (): Work[] => (works ??= drawWorks(WORKS, SEED, LAST))
+
+/** How likely a database that covers everything has a work: it is patchy for the old and for small languages. */
+function covered(id: SourceId, { study }: Work): number {
+  if (id === 'fernhollow' || id === 'girder' || id === 'mindmere') return study.topic.covered[id]
+  if (id === 'wideband') return study.year < 1990 ? 0 : study.language === 'en' ? 0.62 : 0.3
+  return study.openAccess ? 0.5 : 0.22
+}
+
+/** A text for the library's layer: the abstract, and around it what a paper says besides. */
+function fulltextOf(work: Work, all: readonly Work[], random: Random): string {
+  const { topic, outcome } = work.study
+  const near = Array.from({ length: 3 }, () => all[random.int(0, all.length - 1)]!).filter(
+    (w) => w.study.topic.id === topic.id || random.chance(0.3),
+  )
+  const cited = near.map(
+    (w) =>
+      `${w.study.authors[0]!.family} (${w.study.year}) reported on ${w.study.exposure.np} and ${w.study.outcome.np}.`,
+  )
+  return [
+    ...random.some(topic.background, 2),
+    ...random.some(topic.methods, 1),
+    `The main outcome was ${outcome.np}.`,
+    ...cited,
+  ]
+    .map((s) => s.replace(/\[([^[\]|]*)\|?[^[\]]*\]/g, '$1'))
+    .join(' ')
+}
+
+/** Some records are withdrawn between the releases. */
+const withdrawn = (random: Random): boolean => random.chance(0.004)
+
+/** The records of a stand-in in a release, in order of their numbers; the same every time. */
+export function recordsOf(id: SourceId, release: Release): Rec[] {
+  const history = historyOf(vocabularyOf(id))
+  const all = allWorks()
   const records: Rec[] = []
-  for (const { study, prose } of drawWorks(works, SEED, LAST)) {
-    const random = new Random(`${SEED}/fernhollow/${study.number}`)
-    if (!random.chance(study.topic.covered.fernhollow)) continue
-    const record = fernhollowRecord(study, prose, random, history, { newest: NOT_YET_INDEXED })
-    for (const { label } of record.headings)
-      if (!thesaurus.byLabel(label))
-        throw new Error(`${study.topic.id}: "${label}" is no heading of the Fernhollow Thesaurus`)
-    records.push(record)
+  for (const work of all) {
+    const { study, prose } = work
+    const random = new Random(`${SEED}/${id}/${study.number}`)
+    if (!random.chance(covered(id, work))) continue
+    const gone = withdrawn(random)
+    if (study.entered > release || (gone && release !== RELEASES[0])) continue
+    const context: CopyContext = { random, history, unindexedFrom: UNINDEXED_FROM[release] }
+    if (id === 'fernhollow') records.push(fernhollowRecord(study, prose, context))
+    else if (id === 'girder') records.push(girderRecord(study, prose, context))
+    else if (id === 'mindmere') records.push(mindmereRecord(study, prose, context))
+    else if (id === 'wideband') records.push(widebandRecord(study, prose, context))
+    else records.push(quaysideRecord(study, prose, context, fulltextOf(work, all, random)))
   }
   return records
+}
+
+/** Is the work on the topic of the demo review? Known to tests only. */
+export function onTopic({ study }: Work): boolean {
+  const sound = [
+    'rooms-and-listening',
+    'noise-and-reading',
+    'sound-field',
+    'hearing-loss',
+    'second-language-listening',
+    'open-plan-schools',
+  ].includes(study.topic.id)
+  const listening = /listening|speech perception|spoken|reading/.test(study.outcome.np)
+  return sound && listening && (study.stage === 'primary' || study.stage === 'special')
 }

@@ -8,12 +8,12 @@ import type { Design, Stage } from './topic'
  */
 export const BACKGROUND: readonly string[] = [
   '{x} {x.is} often [named|mentioned|blamed] when {y} {y.is} discussed, but [seldom|rarely] measured.',
-  'Little is known about how {x} [and {y} hang together|bear.x on {y}] {where}.',
+  'Little is known about how {x} bear.x on {y} {where}.',
   'That {x} [matters.x|play.x a part] for {y} is widely [held|assumed]; the evidence is [thin|mixed|older than most buildings].',
-  'Earlier [work|studies] on {x} [has|have] [mostly been done in laboratories|drawn on small samples].',
+  'Earlier studies of {x} [have mostly been done in laboratories|drew on small samples].',
   '[Policy|Practice] has moved faster than research on {x}.',
   'Findings on {x} and {y} [do not agree|point in different directions].',
-  'Teachers [report|say] that {x} [make.x a difference|count.x]; whether {y} [bears|bear] this out has not been [tested|shown].',
+  'Teachers [report|say] that {x} [make.x a difference|count.x]; whether {y} bear.y this out has not been [tested|shown].',
   'Research on {y} has [long|mostly] looked at the learner and [left the surroundings aside|paid little heed to conditions].',
   'Two [earlier|recent] reviews [called for|asked for] studies of {x} under everyday conditions.',
   'There is [growing|renewed] interest in {x}.',
@@ -22,10 +22,10 @@ export const BACKGROUND: readonly string[] = [
 export const AIM: readonly string[] = [
   'This study [asked|examined|tested] whether {x} [affect.x|change.x|bear.x on] {y} {where}.',
   'We [asked|wanted to know] how {x} {x.is} related to {y} {where}.',
-  'The aim was to [estimate|measure|describe] the [effect|part] of {x} [on|in] {y} {where}.',
+  'The aim was to [estimate|measure|describe] the effect of {x} on {y} {where}.',
   'We [compared|followed] {people} to see whether {x} [make.x a difference to|change.x] {y}.',
   'The [present study|paper] [looks at|takes up] {x} and {y} {where}.',
-  'How far {y} [depends|depend] on {x} {where} was the question of this study.',
+  'How far {y} depend.y on {x} {where} was the question of this study.',
   'We set out to [replicate|extend] an earlier finding on {x} and {y}.',
   'This paper reports [what happened to {y} when {x} {x.was} changed|a study of {x} and {y}] {where}.',
 ]
@@ -38,10 +38,10 @@ export const SAMPLE: Record<Design, readonly string[]> = {
     '[Each of|The] {people} [served|served in balanced order] as [his or her|their] own control.',
   ],
   'field trial': [
-    '{rooms} classrooms in {schools} schools [took part|were matched in pairs]; {people} were tested before and after.',
-    '{schools} schools in {country} were assigned [by lot|at random] to the change or to waiting; {people} took part.',
-    'Over one [school year|term], {people} in {rooms} rooms were followed, half of them with the change and half without.',
-    '{people} from {schools} schools were assessed [at the start and the end of the year|three times].',
+    '{rooms} {sites} in {schools} {places} [took part|were matched in pairs]; {people} were tested before and after.',
+    '{schools} {places} in {country} were assigned [by lot|at random] to the change or to waiting; {people} took part.',
+    'Over one [school year|term], {people} in {rooms} {sites} were followed, half of them with the change and half without.',
+    '{people} from {schools} {places} were assessed [at the start and the end of the year|three times].',
   ],
   survey: [
     '{people} in {country} [answered|completed] a questionnaire.',
@@ -49,9 +49,9 @@ export const SAMPLE: Record<Design, readonly string[]> = {
     '[Paper|Online] questionnaires were [filled in|returned] by {people}.',
   ],
   observation: [
-    '{rooms} classrooms in {schools} schools were observed for [three|four|six] [days|mornings] each; {people} were present.',
-    'Lessons in {rooms} rooms were [recorded|watched] over [two|three] weeks, with {people} taking part.',
-    '{people} were observed during [ordinary|regular] lessons.',
+    '{rooms} {sites} in {schools} {places} were observed for [three|four|six] [days|mornings] each; {people} were present.',
+    'Everyday work in {rooms} {sites} was [recorded|watched] over [two|three] weeks, with {people} taking part.',
+    '{people} were observed on [ordinary|regular] working days.',
   ],
   longitudinal: [
     '{people} in {country} were followed for [two|three|four] years.',
@@ -59,30 +59,29 @@ export const SAMPLE: Record<Design, readonly string[]> = {
     '{people} were assessed [each autumn|at the beginning and end of each year] over [two|three] years.',
   ],
   interviews: [
-    '{people} were interviewed [individually|in small groups] in {schools} schools.',
+    '{people} were interviewed [individually|in small groups] in {schools} {places}.',
     'Interviews with {people} in {country} were recorded, transcribed and [coded|sorted by theme].',
     '[Eight|Six|Ten] focus groups brought together {people}.',
   ],
   review: [
     '[Four|Five|Six] databases were searched; {n} studies met the criteria.',
-    'After screening, {n} studies published [since 1990|up to the year before last] were [included|kept].',
+    'After screening, {n} studies [published up to the year before last|from fourteen countries] were [included|kept].',
     '{n} studies with {y} as an outcome were [coded|synthesised].',
   ],
   modelling: [
-    'A model of {rooms} rooms was [calibrated against|compared with] measurements.',
+    'A model of {rooms} {sites} was [calibrated against|compared with] measurements.',
     '{n} variants of a standard [room|building] were [simulated|calculated].',
   ],
   measurement: [
-    '{rooms} rooms in {schools} [buildings|schools] were measured [empty and occupied|over one heating season|over two weeks].',
-    'Measurements were made in {rooms} rooms in {country}[, a third of them built before 1970|].',
-    'Loggers in {rooms} rooms recorded [conditions|values] for [four|six|ten] weeks.',
+    '{rooms} {sites} in {schools} {places} were measured [at rest and in use|over one winter|over two weeks].',
+    'Measurements were made in {rooms} {sites} in {country}[, a third of them more than forty years old|].',
+    'Loggers in {rooms} {sites} recorded [conditions|values] for [four|six|ten] weeks.',
   ],
 }
 
 export const METHOD: readonly string[] = [
   '{y} {y.was} [assessed|measured] with {measure}.',
   '{measure} served as the [main outcome|outcome measure].',
-  '[Mixed models|Multilevel models] allowed for [classes and schools|the nesting of pupils in classes].',
   'Assessors did not know [which group was which|the condition].',
   'Age, [gender|sex] and {control} were [controlled for|taken into account].',
   'The analysis plan was [registered|fixed] beforehand.',
@@ -93,18 +92,18 @@ export const METHOD: readonly string[] = [
 export const LEVELS: readonly string[] = [
   'On average {xm} was {xbad} in the [worse|poorer] rooms and {xgood} in the [better|best] ones.',
   'Mean {xm} [fell|went down] from {xbad} to {xgood}.',
-  'Rooms ranged from {xgood} to {xbad} in {xm}.',
+  '{sites} ranged from {xgood} to {xbad} in {xm}.',
 ]
 export const LEVELS_RISE: readonly string[] = [
   'On average {xm} was {xgood} in the [better|best] rooms and {xbad} in the [worse|poorer] ones.',
   'Mean {xm} [rose|went up] from {xbad} to {xgood}.',
-  'Rooms ranged from {xbad} to {xgood} in {xm}.',
+  '{sites} ranged from {xbad} to {xgood} in {xm}.',
 ]
 
 /** Results where {x} is a change made (a treatment) or a condition compared; good and bad are about {y}. */
 export const RESULT: Record<'gain' | 'none' | 'loss', readonly string[]> = {
   gain: [
-    'With better conditions {y} [improved|was better|rose] (d = {d}).',
+    'With better conditions {y} [improved|{y.was} better|rose] (d = {d}).',
     'There was a [small|modest|clear] difference in {y} in favour of the [changed|better] condition (d = {d}, p = {p}).',
     'The groups differed in {y} by {d} standard deviations.',
     '{y} [changed|differed] between conditions in the expected direction (p = {p}).',
@@ -121,9 +120,28 @@ export const RESULT: Record<'gain' | 'none' | 'loss', readonly string[]> = {
     'Scores moved by less than the error of measurement.',
   ],
   loss: [
-    'Under the changed condition {y} [fell|was poorer] (d = −{d}).',
+    'Under the changed condition {y} [fell|{y.was} poorer] (d = −{d}).',
     'The comparison group did better in {y} (d = {d}, p = {p}).',
     'Against expectation, {y} [declined|became poorer] where {x} {x.was} [introduced|present] (d = −{d}).',
+  ],
+}
+
+/** The same where less of {y} is better. */
+export const RESULT_UNWANTED: Record<'gain' | 'none' | 'loss', readonly string[]> = {
+  gain: [
+    'With better conditions {y} [fell|{y.was} lower] (d = {d}).',
+    'There was [clearly|somewhat|a little] less {y} in the [changed|better] condition (d = {d}, p = {p}).',
+    '{y} {y.was} [lower|rarer] in the group with the change (p = {p}).',
+    'A reduction in {y} of {d} standard deviations [remained|was left] after adjustment.',
+  ],
+  none: [
+    '{y} did not differ between [groups|conditions] (p = {p0}).',
+    'No change in {y} was found (d = {d}, p = {p0}).',
+    'The [relation|association] between {x} and {y} was [close to zero|not reliable] (r = {d}).',
+  ],
+  loss: [
+    'Against expectation, {y} [rose|{y.was} higher] where {x} {x.was} present (d = {d}).',
+    '{y} {y.was} higher under the changed condition (d = {d}, p = {p}).',
   ],
 }
 
@@ -145,7 +163,7 @@ export const SECOND: readonly string[] = [
   'No such difference was [seen|found] for {z}.',
   'Effects on {z} were [smaller|weaker] and [not reliable|confined to the younger group].',
   'The difference was [larger|greater] among [younger participants|those with low scores at the start].',
-  '[Boys and girls|Men and women] did not differ.',
+  '{sexes} did not differ.',
   'At follow-up [six months|one year] later [about half|little] of the difference was left.',
   '[Individual|Person-to-person] differences were [large|considerable].',
   'Results held when {control} was [added to the model|taken into account].',
@@ -159,7 +177,7 @@ export const MEANING: readonly string[] = [
   'Whether the [result|effect] lasts [remains open|should be followed up].',
   'The study has limits: [the sample was small|groups were not drawn at random|only one region was covered].',
   '[Guidelines|Standards] should [say how conditions are to be checked in use|name the age group they are meant for].',
-  '[Planners|Schools] [should not expect|cannot count on] {x} alone to [raise|change] {y}.',
+  '[Planners|Schools] [should not expect|cannot count on] {x} alone to change {y}.',
   'Further work should [include|look at] [younger children|longer periods|more than one school].',
   'Taken together, the results [suggest|indicate] that {x} and {y} are linked [less closely than is often said|by way of attention|under everyday conditions].',
   '{x} {x.is} only one of several conditions that [matter|count].',
@@ -170,7 +188,7 @@ export const TITLE: readonly string[] = [
   '{x} and {y} {where}: {design}',
   '{lead}: {x}, {y} and {z}',
   'Effects of {x} on {y} {where}',
-  '{lead}: {design} of {x}',
+  '{lead}: {design} on {x}',
   'Does {x0} change {y}? {Design} {where}',
   '{y} {where}: the part of {x}',
   '{x} {where} and its relation to {y}',
@@ -226,7 +244,7 @@ export const WHERE: Record<Stage, readonly string[]> = {
   university: ['in lecture halls', 'at university'],
   special: ['in mainstream classrooms', 'in special classes'],
   adults: ['in adult classes', 'at work'],
-  none: ['in everyday use', 'in existing buildings', 'in use'],
+  none: ['in everyday use', 'in existing buildings', 'in use', ''],
 }
 
 export const CONTROLS: readonly string[] = [

@@ -116,7 +116,7 @@ export function drawStudy(
       : large
         ? random.decimal(0.5, 0.92, 2)
         : random.decimal(0.14, 0.46, 2)
-  const schools = random.zipf([2, 3, 4, 1, 6, 5, 8, 12, 10, 9, 18, 24], 0.7)
+  const schools = random.zipf([2, 3, 4, 6, 5, 8, 12, 10, 9, 18, 24], 0.7)
   const rooms = schools * random.int(1, 4)
   const people = peopleIn(design, rooms, random)
   const year = yearOf(random, last.year)
@@ -158,7 +158,7 @@ export function drawStudy(
     page: random.int(1, 480),
     pages: random.int(6, 24),
     language: journal.language !== 'en' && random.chance(0.85) ? journal.language : 'en',
-    settingSaid: stage === 'none' || random.chance(0.66),
+    settingSaid: (stage !== 'adults' || !topic.who) && (stage === 'none' || random.chance(0.66)),
     entered: `${year}-${String(month).padStart(2, '0')}`,
     openAccess: random.chance(year > 2015 ? 0.46 : 0.14),
     cited: Math.floor(random.next() ** 4 * 9 * Math.max(1, last.year - year)),

@@ -3,6 +3,8 @@ export interface Item {
   /** As a noun phrase in running text. */
   np: string
   plural: boolean
+  /** Less of it is better (annoyance, complaints). */
+  unwanted: boolean
   /** Words that authors put among their keywords; the first is the usual one. */
   keywords: string[]
   /** Headings by vocabulary; a record is given some of them. */
@@ -38,6 +40,10 @@ export interface Topic {
   designs: Partial<Record<Design, number>>
   exposures: Item[]
   outcomes: Item[]
+  /** Who takes part, where it is not who learns; with their ages left out. */
+  who?: string[]
+  /** What is counted and where: classrooms in schools, unless said otherwise. */
+  sites?: [string, string]
   /** Opening phrases of titles. */
   leads: string[]
   /** Sentences that only this topic has; slots as in the general patterns. */
@@ -58,12 +64,16 @@ interface ItemDetails {
 
 const parts = (text: string | undefined): string[] => (text ? text.split(';').map((t) => t.trim()) : [])
 
-/** An item in one line: lists are separated by ";". A plural noun phrase begins with "+". */
+/**
+ * An item in one line: lists are separated by ";". A plural noun phrase begins with "+", one of which less is better
+ * with "-" (before the "+").
+ */
 export function item(np: string, keywords: string, details: ItemDetails = {}): Item {
   const { f, g, m, classes, measure, test, levels } = details
   return {
-    np: np.replace(/^\+/, ''),
-    plural: np.startsWith('+'),
+    np: np.replace(/^-?\+?/, ''),
+    plural: /^-?\+/.test(np),
+    unwanted: np.startsWith('-'),
     keywords: parts(keywords),
     headings: { fernhollow: parts(f), girder: parts(g), mindmere: parts(m) },
     classes: parts(classes),

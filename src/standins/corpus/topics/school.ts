@@ -40,7 +40,7 @@ const rhyme = item('phonological awareness', 'phonological awareness;rhyme;phone
   measure: 'rhyme and segmentation tasks',
   test: 'Sounds-in-Words Battery',
 })
-const marks = item('school marks', 'school marks;achievement', {
+const marks = item('+school marks', 'school marks;achievement', {
   f: 'School marks;Learning results',
   m: 'Academic achievement',
   measure: 'end-of-year marks',
@@ -93,13 +93,13 @@ export const SCHOOL_TOPICS: Topic[] = [
     outcomes: [
       attention,
       arithmetic,
-      item('absence through illness', 'absence;pupil health', {
+      item('-absence through illness', 'absence;pupil health', {
         f: 'Pupil health',
         g: 'Occupant health',
         m: 'Health',
         measure: 'school registers',
       }),
-      item('tiredness', 'tiredness;fatigue', {
+      item('-tiredness', 'tiredness;fatigue', {
         f: 'Fatigue of learners',
         g: 'Occupant health',
         m: 'Mental fatigue',
@@ -348,7 +348,7 @@ export const SCHOOL_TOPICS: Topic[] = [
     stages: { preschool: 3, primary: 7, secondary: 1 },
     designs: { longitudinal: 3, 'field trial': 4, experiment: 3 },
     exposures: [
-      item('number games', 'number sense;board games', {
+      item('+number games', 'number sense;board games', {
         f: 'Number sense;Play-based learning',
         m: 'Number ability',
       }),
@@ -419,11 +419,11 @@ export const SCHOOL_TOPICS: Topic[] = [
     stages: { primary: 6, secondary: 3, preschool: 1 },
     designs: { experiment: 4, observation: 3, 'field trial': 2, survey: 1 },
     exposures: [
-      item('short movement breaks', 'movement breaks;physical activity', {
+      item('+short movement breaks', 'movement breaks;physical activity', {
         f: 'Attention in class;Classroom management',
         m: 'Physical activity',
       }),
-      item('wall displays', 'wall displays;visual distraction', {
+      item('+wall displays', 'wall displays;visual distraction', {
         f: 'Distraction;Classroom environment',
         m: 'Distraction',
       }),
@@ -525,7 +525,7 @@ export const SCHOOL_TOPICS: Topic[] = [
     outcomes: [
       marks,
       reading,
-      item('classroom noise', 'classroom noise;class size', {
+      item('-classroom noise', 'classroom noise;class size', {
         f: 'Classroom sound;Background noise',
         g: 'Background noise',
         m: 'Noise exposure',
@@ -569,7 +569,7 @@ export const SCHOOL_TOPICS: Topic[] = [
     designs: { 'field trial': 3, interviews: 3, observation: 3, survey: 1 },
     exposures: [
       item('outdoor learning', 'outdoor learning;forest school', { f: 'Outdoor learning', m: 'Nature' }),
-      item('green playgrounds', 'playgrounds;green schoolyards', {
+      item('+green playgrounds', 'playgrounds;green schoolyards', {
         f: 'Playgrounds;School gardens',
         g: 'Urban green space',
         m: 'Nature',
@@ -661,7 +661,7 @@ export const SCHOOL_TOPICS: Topic[] = [
       }),
     ],
     outcomes: [
-      item('teacher turnover', 'teacher turnover;retention', {
+      item('-teacher turnover', 'teacher turnover;retention', {
         f: 'Teacher turnover',
         m: 'Occupational stress',
         measure: 'staff records',

@@ -138,7 +138,7 @@ const comprehension = item('reading comprehension', 'reading comprehension;text 
   measure: 'multiple-choice questions on short texts',
   test: 'Short Texts Questionnaire',
 })
-const annoyance = item('annoyance', 'noise annoyance;wellbeing', {
+const annoyance = item('-annoyance', 'noise annoyance;wellbeing', {
   f: 'Annoyance',
   g: 'Noise annoyance',
   m: 'Annoyance',
@@ -156,7 +156,7 @@ const recall = item('recall of spoken words', 'verbal memory;auditory memory;wor
 export const SOUND_TOPICS: Topic[] = [
   {
     id: 'rooms-and-listening',
-    weight: 5,
+    weight: 2.2,
     covered: { fernhollow: 0.82, girder: 0.75, mindmere: 0.6 },
     stages: { primary: 8, preschool: 1, secondary: 1 },
     designs: { experiment: 4, 'field trial': 4, measurement: 2, observation: 1, survey: 1, review: 0.6 },
@@ -194,7 +194,7 @@ export const SOUND_TOPICS: Topic[] = [
   },
   {
     id: 'noise-and-reading',
-    weight: 4,
+    weight: 1.8,
     covered: { fernhollow: 0.8, girder: 0.5, mindmere: 0.7 },
     stages: { primary: 8, secondary: 1 },
     designs: { observation: 2, survey: 2, longitudinal: 3, 'field trial': 2, experiment: 2, review: 0.6 },
@@ -226,7 +226,7 @@ export const SOUND_TOPICS: Topic[] = [
   },
   {
     id: 'sound-field',
-    weight: 2,
+    weight: 1,
     covered: { fernhollow: 0.85, girder: 0.5, mindmere: 0.45 },
     stages: { primary: 7, preschool: 1, special: 2 },
     designs: { 'field trial': 5, experiment: 2, survey: 2, interviews: 1, observation: 1 },
@@ -255,7 +255,7 @@ export const SOUND_TOPICS: Topic[] = [
   },
   {
     id: 'hearing-loss',
-    weight: 2,
+    weight: 1,
     covered: { fernhollow: 0.75, girder: 0.2, mindmere: 0.75 },
     stages: { special: 6, primary: 5, secondary: 1 },
     designs: { experiment: 4, survey: 2, interviews: 2, longitudinal: 2, review: 0.7 },
@@ -308,7 +308,7 @@ export const SOUND_TOPICS: Topic[] = [
   },
   {
     id: 'second-language-listening',
-    weight: 2,
+    weight: 1,
     covered: { fernhollow: 0.85, girder: 0.12, mindmere: 0.6 },
     stages: { primary: 5, secondary: 4, university: 3, adults: 1 },
     designs: { experiment: 5, 'field trial': 2, survey: 1, longitudinal: 1 },
@@ -362,14 +362,14 @@ export const SOUND_TOPICS: Topic[] = [
       }),
     ],
     outcomes: [
-      item('+voice complaints', "teachers' voice;voice disorders;hoarseness", {
+      item('-+voice complaints', "teachers' voice;voice disorders;hoarseness", {
         f: 'Voice care of teachers;Teachers',
         g: 'Occupational noise',
         m: 'Voice;Occupational health',
         measure: 'a questionnaire on hoarseness',
         test: 'Teacher Hoarseness Inventory',
       }),
-      item('teacher fatigue', 'teacher fatigue;teacher workload', {
+      item('-teacher fatigue', 'teacher fatigue;teacher workload', {
         f: 'Teacher workload;Teachers',
         m: 'Occupational health;Mental fatigue',
         measure: 'end-of-day ratings',
@@ -391,7 +391,7 @@ export const SOUND_TOPICS: Topic[] = [
   },
   {
     id: 'open-plan-schools',
-    weight: 2,
+    weight: 1,
     covered: { fernhollow: 0.8, girder: 0.6, mindmere: 0.3 },
     stages: { primary: 7, secondary: 3 },
     designs: { observation: 3, survey: 3, measurement: 3, interviews: 2, 'field trial': 1 },

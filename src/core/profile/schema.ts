@@ -1,0 +1,146 @@
+import { z } from 'zod'
+import { fail, ok, problem, type Result } from '../base'
+import { FIELDS, LimitValue, type Field } from '../query'
+
+const Sign = z.string().min(1).max(12)
+const fieldNames = FIELDS.filter((f) => f !== 'text' && f !== 'any')
+
+/** A form with a slot: "t{{expr}}" writes t{…}. The slot must be there, once. */
+const form = (slot: string) =>
+  z
+    .string()
+    .max(80)
+    .refine((t) => t.split(`{${slot}}`).length === 2, { error: `must hold {${slot}} exactly once` })
+
+const OneField = z.enum(fieldNames as [Field, ...Field[]])
+
+const Limit = z.strictObject({
+  /** How it is written; absent where it is set on the screen. `{from}` and `{to}` for years, `{values}` for lists. */
+  form: z.string().max(120).optional(),
+  /** Where on the screen it is set, for a person to do. */
+  onScreen: z.string().max(200).optional(),
+  /** What stands in for it where it is not exact: "document type journal article". */
+  standIn: z.string().max(200).optional(),
+  /** The limit that is set in its place. */
+  as: LimitValue.optional(),
+})
+
+/** How a database speaks. Everything is data: a profile is written by users and shared as a JSON file. */
+export const Profile = z.strictObject({
+  id: z.string().regex(/^[a-z0-9-]+$/, { error: 'small letters, digits and hyphens only' }),
+  name: z.string().min(1),
+  platform: z.string().optional(),
+  coverage: z.string().optional(),
+  help: z.string().optional(),
+  kind: z.enum(['index with vocabulary', 'citation index', 'full-text library layer', 'catalogue', 'other']),
+  operators: z.strictObject({
+    and: z.array(Sign).min(1),
+    or: z.array(Sign).min(1),
+    /** Absent where there is no NOT. */
+    not: z.array(Sign).min(1).optional(),
+    /** Operators count only in capitals; small ones are words. */
+    capitals: z.boolean().default(false),
+    /** Tightest first; operators in one group bind alike, from left to right. */
+    binding: z.array(z.array(z.enum(['and', 'or', 'not'])).min(1)).min(1),
+  }),
+  brackets: z.strictObject({ open: Sign, close: Sign }).default({ open: '(', close: ')' }),
+  sideBySide: z.enum(['all', 'phrase', 'any']),
+  quotes: z.strictObject({
+    open: Sign,
+    close: Sign,
+    /** Quotes switch stemming off. */
+    exact: z.boolean().default(true),
+    /** Truncation signs work inside quotes. */
+    signs: z.boolean().default(true),
+  }),
+  stemming: z.enum(['none', 'plurals', 'stems']).default('none'),
+  stopWords: z.array(z.string()).default([]),
+  truncation: z
+    .strictObject({
+      any: Sign.optional(),
+      one: Sign.optional(),
+      /** A form with {n}: up to n more characters. */
+      upTo: form('n').optional(),
+      /** The sign for any ending also stands in front of a word. */
+      left: z.boolean().default(false),
+      /** The signs may stand inside a word. */
+      inside: z.boolean().default(false),
+      shortestStem: z.int().min(0).default(0),
+      mostForms: z.int().min(1).optional(),
+    })
+    .default({ left: false, inside: false, shortestStem: 0 }),
+  nearness: z
+    .strictObject({
+      either: form('n').optional(),
+      ordered: form('n').optional(),
+      /** Does n count the words between, or the steps from one word to the other (side by side is 1)? */
+      counts: z.enum(['between', 'steps']).default('between'),
+      most: z.int().min(0).default(99),
+    })
+    .optional(),
+  /** For each field or set of fields its form with {expr}. */
+  fields: z.array(z.strictObject({ of: z.array(OneField).min(1), form: form('expr') })).default([]),
+  /** What is searched where no field is named. */
+  any: z.array(OneField).min(1),
+  /** Absent where there is no vocabulary. */
+  headings: z
+    .strictObject({
+      vocabulary: z.string().optional(),
+      plain: form('label'),
+      below: form('label').optional(),
+      main: form('label').optional(),
+      belowMain: form('label').optional(),
+    })
+    .optional(),
+  classes: z.strictObject({ plain: form('code'), below: form('code').optional() }).optional(),
+  lines: z
+    .strictObject({
+      reference: form('n'),
+      anyOf: form('list').optional(),
+      allOf: form('list').optional(),
+      /** A range inside a list, with {from} and {to}. */
+      range: z.string().optional(),
+      separator: Sign.default(', '),
+      kept: z.enum(['always', 'session', 'never']),
+    })
+    .optional(),
+  limits: z
+    .partialRecord(
+      z.enum([
+        'years',
+        'language',
+        'document type',
+        'peer reviewed',
+        'population',
+        'place',
+        'open access',
+        'other',
+      ]),
+      Limit,
+    )
+    .default({}),
+  caps: z
+    .strictObject({
+      longestQuery: z.int().min(20).optional(),
+      linesJoined: z.int().min(2).optional(),
+      shown: z.int().min(1).optional(),
+      exported: z.int().min(1).optional(),
+      analysed: z.int().min(1).optional(),
+    })
+    .default({}),
+  /** Notes that the write-up may use. */
+  habits: z.array(z.string()).default([]),
+})
+export type Profile = z.infer<typeof Profile>
+
+/** Checks a profile read from a file. Every problem names the place in the file and what belongs there. */
+export function readProfile(value: unknown): Result<Profile> {
+  const read = Profile.safeParse(value)
+  if (read.success) return ok(read.data)
+  return fail(
+    ...read.error.issues.map((issue) => {
+      const at = issue.path.join('.') || 'the file'
+      return problem('profile', 'error', `In ${at}: ${issue.message}.`, at)
+    }),
+  )
+}
