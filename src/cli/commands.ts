@@ -1,11 +1,16 @@
 import { readFileSync } from 'node:fs'
 import { hasErrors, type Problem } from '../core/base'
 import { buildIndex, evaluate, type Index } from '../core/engine'
-import { parse, print } from '../core/query'
+import { printFor, readFrom } from '../core/profile'
+import { parse, print, readCql, writeCql, type Expr } from '../core/query'
 import { readRis, toDocument, type Rec } from '../core/records'
+import { readSkos, readSkosJsonLd } from '../core/vocabulary'
 import { STANDINS } from '../standins'
 import { required, UsageError, type Arguments, type Options } from './arguments'
-import { loadStandin } from './standins'
+import { readLimit } from './limits'
+import { loadProfile, narrowerFor } from './profiles'
+import { loadStandin, searchStandin, type Found } from './standins'
+import { countVocabulary } from './vocabulary-counts'
 
 export interface Outcome {
   exit: 0 | 1
@@ -34,11 +39,6 @@ function readFile(name: string): string {
 export function problemLine(p: Problem): string {
   const at = Array.isArray(p.at) ? ` (characters ${p.at[0]}–${p.at[1]})` : p.at ? ` (${String(p.at)})` : ''
   return `${p.severity}: ${p.message}${at}`
-}
-
-interface Found {
-  hits: number
-  ids: string[]
 }
 
 interface Searched {
@@ -87,6 +87,17 @@ function queries(args: Arguments): { list: string[]; several: boolean } {
   }
 }
 
+/** A tree that was read, as plain notation or JSON. */
+function treeOutcome(args: Arguments, read: { tree: Expr | undefined; problems: Problem[] }): Outcome {
+  const { tree, problems } = read
+  const output = args.has('json')
+    ? JSON.stringify({ plain: tree ? print(tree) : null, tree: tree ?? null, problems })
+    : tree
+      ? print(tree)
+      : '(nothing)'
+  return { exit: hasErrors(problems) || !tree ? 1 : 0, output, errors: problems.map(problemLine) }
+}
+
 export const COMMANDS: Record<string, CliCommand> = {
   search: {
     help: 'search the records of a RIS file',
@@ -110,20 +121,91 @@ export const COMMANDS: Record<string, CliCommand> = {
     },
   },
   standin: {
-    help: 'search one of the invented databases',
-    usage: `--source ${STANDINS.map((s) => s.id).join('|')} (--query "…" | --queries FILE)`,
-    options: { source: 'value', query: 'value', queries: 'value' },
+    help: 'search one of the invented databases, as it understands what is asked',
+    usage: `--source ${STANDINS.map((s) => s.id).join('|')} (--query "…" | --queries FILE) [--as-typed] [--release 2026-03] [--limit years=2015-2024 …]`,
+    options: {
+      source: 'value',
+      query: 'value',
+      queries: 'value',
+      'as-typed': 'flag',
+      release: 'value',
+      limit: 'values',
+    },
     run: (args) => {
       const asked = queries(args)
-      const source = loadStandin(required(args, 'source'))
-      const searched = asked.list.map((query): Searched => {
-        const { tree, problems } = parse(query)
-        if (!tree || hasErrors(problems)) return search(source.index, source.records, query)
-        const { docs, problems: more } = evaluate(source.index, tree, source.options)
-        const ids = Array.from(docs, (d) => source.records[d]!.id)
-        return { found: { hits: docs.length, ids }, problems: [...problems, ...more] }
-      })
-      return answer(args, searched, asked.several)
+      const limits = (args.get('limit') ?? []).map(readLimit)
+      const source = loadStandin(required(args, 'source'), args.get('release')?.[0])
+      return answer(
+        args,
+        asked.list.map((query) => searchStandin(source, query, args.has('as-typed'), limits)),
+        asked.several,
+      )
+    },
+  },
+  translate: {
+    help: 'write plain notation in the syntax of a profile, with what is lost',
+    usage: '--to PROFILE --query "…"   (PROFILE: an id of a stand-in, or a JSON file)',
+    options: { to: 'value', query: 'value' },
+    run: (args) => {
+      const profile = loadProfile(required(args, 'to'))
+      const { tree, problems } = parse(required(args, 'query'))
+      if (!tree || hasErrors(problems)) return { exit: 1, errors: problems.map(problemLine) }
+      const { text, losses } = printFor(
+        tree,
+        profile,
+        narrowerFor(profile.headings?.vocabulary ?? profile.id),
+      )
+      const output = args.has('json')
+        ? JSON.stringify({ text, losses })
+        : [
+            text,
+            ...losses.map(
+              (l) => `  ${l.direction}: ${l.what} — ${l.was} became ${l.is}; ${l.why}. ${l.advice}`,
+            ),
+          ].join('\n')
+      return { exit: 0, output, errors: problems.map(problemLine) }
+    },
+  },
+  read: {
+    help: 'read text in the syntax of a profile into plain notation',
+    usage: '--from PROFILE --query "…"',
+    options: { from: 'value', query: 'value' },
+    run: (args) => treeOutcome(args, readFrom(required(args, 'query'), loadProfile(required(args, 'from')))),
+  },
+  cql: {
+    help: 'CQL into plain notation (--query), or plain notation into CQL (--plain)',
+    usage: '--query "…" | --plain "…"',
+    options: { query: 'value', plain: 'value' },
+    run: (args) => {
+      const plain = args.get('plain')?.[0]
+      if (plain !== undefined && args.has('query')) throw new UsageError('Give --query or --plain, not both.')
+      if (plain === undefined) return treeOutcome(args, readCql(required(args, 'query')))
+      const { tree, problems } = parse(plain)
+      if (!tree || hasErrors(problems)) return { exit: 1, errors: problems.map(problemLine) }
+      const written = writeCql(tree)
+      const all = [...problems, ...written.problems]
+      return {
+        exit: 0,
+        output: args.has('json') ? JSON.stringify({ cql: written.text, problems: all }) : written.text,
+        errors: all.map(problemLine),
+      }
+    },
+  },
+  vocabulary: {
+    help: 'count what is in a SKOS file (Turtle, N-Triples, JSON-LD) and name its breaches',
+    usage: '--file FILE.ttl',
+    options: { file: 'value' },
+    run: async (args) => {
+      const file = required(args, 'file')
+      const text = readFile(file)
+      const read = /^\s*[[{]/.test(text) ? await readSkosJsonLd(text) : readSkos(text)
+      const errors = read.problems.map((p) => `${file}: ${problemLine(p)}`)
+      if (!read.ok) return { exit: 1, errors }
+      const counts = countVocabulary(read.value)
+      const output = args.has('json')
+        ? JSON.stringify({ title: read.value.title, ...counts, breaches: read.problems })
+        : [read.value.title, ...Object.entries(counts).map(([k, n]) => `  ${k}: ${n}`)].join('\n')
+      return { exit: read.problems.length ? 1 : 0, output, errors }
     },
   },
   parse: {

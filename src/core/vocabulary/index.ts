@@ -1,5 +1,7 @@
 export type { Heading, Vocabulary } from './heading'
 export { Thesaurus, type LookUp, type MatchKind } from './thesaurus'
 export { readSkos } from './skos'
+export { readSkosJsonLd } from './json-ld'
+export { candidates, type Candidate, type MatchReason } from './match'
 export { writeSkos } from './skos-write'
 export { readOutline } from './outline'

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { vocabularyOf } from '../../standins/corpus/releases'
-import { readOutline, readSkos, Thesaurus, writeSkos, type Vocabulary } from '.'
+import { candidates, readOutline, readSkos, readSkosJsonLd, Thesaurus, writeSkos, type Vocabulary } from '.'
 
 const HEAD = '@prefix skos: <http://www.w3.org/2004/02/skos/core#> . @prefix : <http://example.org/> .\n'
 const read = (turtle: string): { vocabulary: Vocabulary; codes: string[] } => {
@@ -124,5 +124,71 @@ describe('an outline', () => {
   it('names the line where a heading is spoken of that is not there', () => {
     const { problems } = readOutline('A\n  ~ Nowhere', { id: 'x', title: '', version: '' })
     expect(problems[0]!.message).toBe('Line 2: there is no heading "Nowhere".')
+  })
+})
+
+describe('the three vocabularies of the stand-ins', () => {
+  const all = (['fernhollow', 'girder', 'mindmere'] as const).map((id) => new Thesaurus(vocabularyOf(id)!))
+  const [fernhollow, girder, mindmere] = all as [Thesaurus, Thesaurus, Thesaurus]
+
+  it('have 150 to 300 headings each over at least four levels, and go through Turtle without a breach', () => {
+    for (const t of all) {
+      expect(t.size).toBeGreaterThanOrEqual(150)
+      expect(t.size).toBeLessThanOrEqual(300)
+      expect(
+        Math.max(...t.vocabulary.headings.flatMap((h) => t.paths(h).map((p) => p.length))),
+      ).toBeGreaterThanOrEqual(4)
+      expect(readSkos(writeSkos(t.vocabulary)).problems).toEqual([])
+      const names = t.vocabulary.headings
+        .flatMap((h) => [h.label, ...h.entryTerms])
+        .map((n) => n.toLowerCase())
+      expect(names.filter((n, i) => names.indexOf(n) !== i)).toEqual([])
+    }
+  })
+
+  it('name the same idea differently, and candidates say why they are offered', () => {
+    const best = (from: Thesaurus, label: string, to: Thesaurus) => candidates(from.byLabel(label)!, to)[0]
+    expect(best(fernhollow, 'Beginning reading', mindmere)).toMatchObject({
+      heading: { label: 'Reading development' },
+      reasons: [{ kind: 'entry term' }],
+    })
+    expect(best(fernhollow, 'Listening comprehension', mindmere)).toMatchObject({
+      heading: { label: 'Listening comprehension' },
+      reasons: [{ kind: 'same label' }],
+    })
+    expect(best(girder, 'Reverberation time', mindmere)).toBeUndefined()
+    expect(best(fernhollow, 'School ventilation', girder)!.reasons[0]!.kind).toMatch(
+      /entry term|shared words/,
+    )
+  })
+
+  it('offer a heading for the records it shares even where no word is alike', () => {
+    const heading = fernhollow.byLabel('Classroom sound')!
+    const shared = (h: { label: string }) =>
+      h.label === 'Auditory masking' ? { both: 19, smaller: 40 } : { both: 0, smaller: 9 }
+    expect(
+      candidates(heading, mindmere, 20, shared).find((c) => c.heading.label === 'Auditory masking')?.reasons,
+    ).toEqual([{ kind: 'shared records', count: 19 }])
+  })
+})
+
+describe('SKOS in JSON-LD', () => {
+  const skos = 'http://www.w3.org/2004/02/skos/core#'
+  it('is read as Turtle is', async () => {
+    const graph = [
+      {
+        '@id': 'http://example.org/a',
+        '@type': 'skos:Concept',
+        'skos:prefLabel': { '@value': 'Noise', '@language': 'en' },
+      },
+    ]
+    const read = await readSkosJsonLd(JSON.stringify({ '@context': { skos }, '@graph': graph }))
+    expect(read.ok && read.value.headings.map((h) => h.label)).toEqual(['Noise'])
+  })
+
+  it('is refused with words where it is no JSON or its context would have to be fetched', async () => {
+    expect(await readSkosJsonLd('{')).toMatchObject({ ok: false, problems: [{ code: 'json' }] })
+    const remote = await readSkosJsonLd(JSON.stringify({ '@context': 'http://example.org/c', x: 1 }))
+    expect(remote.problems[0]!.message).toContain('nothing is fetched')
   })
 })
