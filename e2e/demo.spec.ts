@@ -101,6 +101,7 @@ test('every action is in the palette, and one is done from there', async ({ page
 
 test('a fact lights up where it comes from', async ({ page }) => {
   await openDemo(page, 'searches')
-  await pane(page).getByRole('link', { name: '420' }).hover()
+  const joined = await page.locator('[data-line="10"] .hits').innerText()
+  await pane(page).getByRole('link', { name: joined, exact: true }).first().hover()
   await expect(page.locator('[data-line="10"]')).toHaveClass(/lit-anchor/)
 })

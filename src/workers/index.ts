@@ -1,7 +1,7 @@
 import { wrap, type Remote } from 'comlink'
 import type { SearchDesk } from './search-desk'
 
-export type { Counted, LineAnswer, Neighbourhood, Offer } from './search-desk'
+export type { Counted, LineAnswer, Neighbourhood, Offer, Said } from './search-desk'
 
 let desk: Remote<SearchDesk> | undefined
 

@@ -1,9 +1,9 @@
 import { gunzipSync, strFromU8 } from 'fflate'
-import type { Problem } from '@/core/base'
+import { hasErrors, type Problem } from '@/core/base'
 import { printFor, type Loss } from '@/core/profile'
 import { parse } from '@/core/query'
 import { Rec } from '@/core/records'
-import { runStrategy, searchAsTyped, type LineLike } from '@/core/strategy'
+import { runStrategy, searchAsTyped, writtenOut, type LineLike } from '@/core/strategy'
 import { readSkos, type Heading, type MatchKind } from '@/core/vocabulary'
 import { LATEST, openStandin, recordsFile, standin, vocabularyFile, type OpenStandin } from '@/standins'
 
@@ -15,6 +15,11 @@ export interface LineAnswer {
   sent: string
   losses: Loss[]
   problems: Problem[]
+}
+
+export interface Said {
+  text: string
+  losses: Loss[]
 }
 
 /** A heading as the vocabulary reader shows it: with how many records have it, alone and with all below. */
@@ -64,6 +69,20 @@ export class SearchDesk {
   async run(sourceId: string, lines: LineLike[]): Promise<LineAnswer[]> {
     const source = await this.source(sourceId)
     return runStrategy(source, lines).map(({ docs, ...rest }) => ({ ...rest, hits: docs?.length }))
+  }
+
+  /** One line of a strategy as the database is asked, without asking it. Empty where the line cannot be read. */
+  async say(sourceId: string, lines: LineLike[], lineId: string): Promise<Said> {
+    const source = await this.source(sourceId)
+    const trees = lines.map((l) => parse(l.text))
+    const at = lines.findIndex((l) => l.id === lineId)
+    const line = trees[at]
+    if (!line?.tree || hasErrors(line.problems)) return { text: '', losses: [] }
+    const { text, losses } = printFor(line.tree, source.profile, {
+      ...(source.withNarrower ? { withNarrower: source.withNarrower } : {}),
+      line: (n) => (n <= at ? writtenOut(n, (k) => trees[k - 1]?.tree) : undefined),
+    })
+    return { text, losses }
   }
 
   /** The records of one line of a strategy, the newest first. */

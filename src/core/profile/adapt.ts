@@ -184,11 +184,12 @@ class Adapter {
     }
     const parts = said.map((s) => or(...s.words.map(word)))
     const apart = and(...parts)
-    const narrower = loss?.direction === 'narrower'
+    // Words that were cut down and words set free from their phrase pull in two directions.
+    const wider = !loss || loss.direction === 'wider'
     this.lose(
       e,
       'truncation in a phrase',
-      narrower ? 'changed' : 'wider',
+      wider ? 'wider' : 'changed',
       apart,
       `${this.profile.name} does not truncate inside quotes`,
       'Write out the phrases that matter, each in quotes.',

@@ -1,5 +1,5 @@
 export { renumberText, toRanges } from './references'
 export { lineKeys, dependants, type LineLike } from './keys'
 export { draftStrategy, termExpression, type DraftLine, type DraftSource, type Plan } from './draft'
-export { runStrategy, type LineResult, type SearchSource } from './run'
+export { runStrategy, writtenOut, type LineResult, type SearchSource } from './run'
 export { habitsOf, searchAsTyped, singular, withoutStopWords, type TypedAnswer } from './as-typed'

@@ -125,13 +125,14 @@ function ask(
   return { docs: whole.docs, sent: text, losses, problems: whole.problems }
 }
 
-/** What a line says with all lines it refers to written out. */
-function writtenOut(number: number, treeOf: (n: number) => Expr | undefined): Expr | undefined {
+/** What a line says with all lines it refers to written out; a reference forward stays as it is. */
+export function writtenOut(number: number, treeOf: (n: number) => Expr | undefined): Expr | undefined {
   const open = (e: Expr): Expr => {
-    if (e.kind === 'line') return writtenOut(e.number, treeOf) ?? e
+    // References only go back; one that does not would never end.
+    if (e.kind === 'line') return (e.number < number ? writtenOut(e.number, treeOf) : undefined) ?? e
     if (e.kind === 'lines') {
       const parts = referredLines(e).map(
-        (n) => writtenOut(n, treeOf) ?? ({ kind: 'line', number: n } as const),
+        (n) => (n < number ? writtenOut(n, treeOf) : undefined) ?? ({ kind: 'line', number: n } as const),
       )
       return e.mode === 'any' ? or(...parts) : and(...parts)
     }

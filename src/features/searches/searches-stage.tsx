@@ -14,6 +14,7 @@ import { Joints } from './joints-drawing'
 import { LineEditor } from './line-editor'
 import { LineRow } from './line-row'
 import { bringRecords, runStale } from './run'
+import { Translation } from './translation'
 
 /** The sheets: one a source, a row a line. */
 export function SearchesStage() {
@@ -44,6 +45,7 @@ export function SearchesStage() {
               onClick={() => setSourceId(s.id)}
             >
               {standin(s.profileId)?.short}
+              <i>{lastHits(review, s.id)}</i>
             </button>
           ))}
         </div>
@@ -51,6 +53,13 @@ export function SearchesStage() {
       <Sheet key={source.id} review={review} source={source} />
     </>
   )
+}
+
+/** Hits of a strategy's last line, if it is current. */
+function lastHits(review: Review, sourceId: string): string {
+  const last = review.strategies[sourceId]?.at(-1)
+  const run = last && currentRuns(review, sourceId).get(last.id)
+  return run ? thousands(run.hits) : ''
 }
 
 /** The letters of the concepts that feed each line, by number. */
@@ -279,6 +288,7 @@ function Sheet({ review, source }: { review: Review; source: Source }) {
           ))}
         </ul>
       )}
+      {chosen && <Translation line={chosen} number={lines.indexOf(chosen) + 1} lines={lines} info={info} />}
       {chosen && runs.has(chosen.id) && (
         <div style={{ display: 'flex', gap: 12, alignItems: 'center', marginTop: 16 }}>
           <Button disabled={busy !== undefined} onClick={action('bring').run}>
