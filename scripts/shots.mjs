@@ -48,12 +48,12 @@ try {
   await shot('question', () => stage('question'))
   await shot('terms', async () => {
     await stage('terms')
-    await page.locator('td').nth(3).click()
+    await page.locator('td').nth(5).click()
     await page.getByLabel('Look up a heading').fill('echo in rooms')
   })
   await shot('terms-words', async () => {
     await stage('terms')
-    await page.locator('td').nth(2).click()
+    await page.locator('td').nth(4).click()
     await page.getByLabel(/New words/).fill('speech NEAR/4 perce*')
   })
   await shot('searches', () => stage('searches'))

@@ -185,7 +185,7 @@ export function fromTheirSigns(text: string, profile: Profile): string {
   if (upTo) out = out.replace(new RegExp(formPattern(upTo, 'n', '(\\d{1,2})'), 'g'), '\u0001$1')
   if (any) out = out.split(any).join('*')
   if (one) out = out.split(one).join('?')
-   
+
   return out.replace(/\u0001/g, '*')
 }
 

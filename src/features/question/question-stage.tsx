@@ -67,11 +67,11 @@ export function QuestionStage() {
         )}
       </div>
       <div className="plan">
-        <LimitsPlan review={review} />
         <div>
-          <SourcesPlan review={review} />
+          <LimitsPlan review={review} />
           <CriteriaPlan review={review} />
         </div>
+        <SourcesPlan review={review} />
       </div>
     </>
   )

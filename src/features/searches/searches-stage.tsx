@@ -288,7 +288,6 @@ function Sheet({ review, source }: { review: Review; source: Source }) {
           ))}
         </ul>
       )}
-      {chosen && <Translation line={chosen} number={lines.indexOf(chosen) + 1} lines={lines} info={info} />}
       {chosen && runs.has(chosen.id) && (
         <div style={{ display: 'flex', gap: 12, alignItems: 'center', marginTop: 16 }}>
           <Button disabled={busy !== undefined} onClick={action('bring').run}>
@@ -302,6 +301,7 @@ function Sheet({ review, source }: { review: Review; source: Source }) {
           </span>
         </div>
       )}
+      {chosen && <Translation line={chosen} number={lines.indexOf(chosen) + 1} lines={lines} info={info} />}
     </>
   )
 }

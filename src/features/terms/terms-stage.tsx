@@ -80,48 +80,50 @@ export function TermsStage() {
           ⌄ with narrower &nbsp; ◉ main focus
         </span>
       </div>
-      <table className="grid">
-        <colgroup>
-          <col style={{ width: 136 }} />
-          <col style={{ width: sources.length > 1 ? '30%' : '45%' }} />
-        </colgroup>
-        <thead>
-          <tr>
-            <th scope="col">
-              <span className="hidden-text">Concept</span>
-            </th>
-            <th scope="col">Text words, everywhere</th>
-            {sources.map((s) => (
-              <th key={s.id} scope="col">
-                {standin(s.profileId)?.short} headings
+      <div className="grid-room" tabIndex={0} role="group" aria-label="Term grid">
+        <table className="grid">
+          <colgroup>
+            <col style={{ width: 136 }} />
+            <col style={{ width: sources.length > 1 ? '30%' : '45%' }} />
+          </colgroup>
+          <thead>
+            <tr>
+              <th scope="col">
+                <span className="hidden-text">Concept</span>
               </th>
-            ))}
-          </tr>
-        </thead>
-        <tbody>
-          {review.concepts.map((c) => (
-            <tr key={c.id} data-anchor={`concept:${c.id}`}>
-              <th className="row" scope="row" title={c.name}>
-                <Strand letter={c.letter} /> {c.name}
-              </th>
-              {['all', ...sources.map((s) => s.id)].map((sourceId) => {
-                const own = { conceptId: c.id, sourceId }
-                const on = sameCell(own, cell)
-                return (
-                  <td
-                    key={sourceId}
-                    className={on ? 'on' : ''}
-                    aria-current={on}
-                    onClick={() => setChosen(own)}
-                  >
-                    <CellChips review={review} concept={c} sourceId={sourceId} />
-                  </td>
-                )
-              })}
+              <th scope="col">Text words, everywhere</th>
+              {sources.map((s) => (
+                <th key={s.id} scope="col">
+                  {standin(s.profileId)?.short} headings
+                </th>
+              ))}
             </tr>
-          ))}
-        </tbody>
-      </table>
+          </thead>
+          <tbody>
+            {review.concepts.map((c) => (
+              <tr key={c.id} data-anchor={`concept:${c.id}`}>
+                <th className="row" scope="row" title={c.name}>
+                  <Strand letter={c.letter} /> {c.name}
+                </th>
+                {['all', ...sources.map((s) => s.id)].map((sourceId) => {
+                  const own = { conceptId: c.id, sourceId }
+                  const on = sameCell(own, cell)
+                  return (
+                    <td
+                      key={sourceId}
+                      className={on ? 'on' : ''}
+                      aria-current={on}
+                      onClick={() => setChosen(own)}
+                    >
+                      <CellChips review={review} concept={c} sourceId={sourceId} />
+                    </td>
+                  )
+                })}
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </div>
       {!sources.length && (
         <p className="quiet-note">
           No source with a thesaurus is planned yet. Add one under Question, “Where to look”, to take
