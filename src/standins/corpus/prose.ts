@@ -14,7 +14,7 @@ const risesToGood = (item: Item): boolean => !!item.levels && item.levels.good[0
 
 /** Writes title and abstract of a study. `taken` holds the titles and abstracts already written, so none occurs twice. */
 export function writeProse(study: Study, random: Random, taken: Set<string>): Prose {
-  const where = study.settingSaid ? random.pick(bank.WHERE[study.stage]) : ''
+  const where = study.settingSaid && !study.topic.sites ? random.pick(bank.WHERE[study.stage]) : ''
   const slots = slotsFor(study, random, where)
   let title = ''
   for (let tries = 0; tries < 40; tries++) {
@@ -50,8 +50,16 @@ function writeAbstract(study: Study, random: Random, slots: Slots): string {
     }
   }
   const { topic, design } = study
+  const atSchool = SCHOOL_STAGES.has(study.stage) && !topic.sites
+  const grouped = ['experiment', 'field trial', 'longitudinal'].includes(design)
+  const calculated = design === 'modelling' || design === 'measurement'
   if (random.chance(0.75))
-    add(random.chance(0.55) ? topic.background : bank.BACKGROUND, random.chance(0.3) ? 2 : 1)
+    add(
+      random.chance(0.55)
+        ? topic.background
+        : bank.BACKGROUND.filter((b) => atSchool || !/Teachers|learner/.test(b)),
+      random.chance(0.3) ? 2 : 1,
+    )
   if (random.chance(0.82)) add(bank.AIM)
   add(bank.SAMPLE[design])
   if (random.chance(0.7) && !['review', 'interviews', 'survey', 'modelling'].includes(design))
@@ -64,8 +72,14 @@ function writeAbstract(study: Study, random: Random, slots: Slots): string {
   )
     add(['[Mixed|Multilevel] models allowed for [classes and schools|the nesting of pupils in classes].'])
   const measured = design !== 'interviews' && design !== 'review'
-  if (measured && random.chance(0.6))
-    add(bank.METHOD.filter((m) => study.outcome.measure || !m.includes('{measure}')))
+  if (measured && random.chance(0.6)) {
+    const compared = grouped
+    add(
+      [...bank.METHOD, ...(compared ? bank.METHOD_COMPARED : [])].filter(
+        (m) => study.outcome.measure || !m.includes('{measure}'),
+      ),
+    )
+  }
   const varied = design === 'field trial' || design === 'measurement' || design === 'observation'
   if (varied && study.good !== undefined && random.chance(0.75)) {
     const patterns = risesToGood(study.exposure) ? bank.LEVELS_RISE : bank.LEVELS
@@ -73,13 +87,29 @@ function writeAbstract(study: Study, random: Random, slots: Slots): string {
   }
   if (design === 'interviews') add(bank.RESULT_INTERVIEWS, 2)
   else if (design === 'review') add(bank.RESULT_REVIEW, 2)
-  else {
-    add((study.outcome.unwanted ? bank.RESULT_UNWANTED : bank.RESULT)[study.effect])
-    if (random.chance(0.75)) add(bank.SECOND)
+  else if (calculated) {
+    add(
+      study.effect === 'none' ? bank.RESULT.none.filter((r) => r.includes('relation')) : bank.RESULT_MEASURED,
+    )
+    if (random.chance(0.6)) add(bank.SECOND_MEASURED)
+  } else {
+    const results = (study.outcome.unwanted ? bank.RESULT_UNWANTED : bank.RESULT)[study.effect]
+    add(
+      results
+        .filter((r) => grouped || !/group|Gains|condition|moved/.test(r))
+        .concat(grouped ? [] : [ASSOCIATION]),
+    )
+    if (random.chance(0.75))
+      add(
+        study.effect === 'none'
+          ? bank.SECOND.filter((x) => !/difference|pattern|such|Effects|change/.test(x))
+          : bank.SECOND,
+      )
   }
   if (random.chance(0.6) && design !== 'review' && design !== 'interviews')
     add(topic.findings.filter((f) => study.effect === 'gain' || !SPEAKS_OF_CHANGE.test(f)))
-  if (random.chance(0.7)) add(bank.MEANING, random.chance(0.25) ? 2 : 1)
+  const meaning = study.exposure.levels && random.chance(0.5) ? bank.MEANING_OF_ROOMS : bank.MEANING
+  if (random.chance(0.7)) add(meaning, random.chance(0.25) ? 2 : 1)
   return sentences.join(' ')
 }
 
@@ -91,6 +121,9 @@ function agree(pattern: string, study: Study): string {
     return plural ? bare : bare === 'do' ? 'does' : `${bare}s`
   })
 }
+
+/** What studies without groups can say of any effect. */
+const ASSOCIATION = 'The [association|relation] between {x} and {y} was {sized} (r = {d}).'
 
 /** Findings that speak of a change do not go with a study that found none. */
 const SPEAKS_OF_CHANGE =
@@ -130,11 +163,12 @@ function slotsFor(study: Study, random: Random, where: string): Slots {
         ? ['courses', 'universities']
         : ['classrooms', 'schools'])
   const adult = study.topic.who !== undefined || ['university', 'adults', 'none'].includes(study.stage)
+  const control = random.int(0, bank.CONTROLS.length - 1)
   const form = (name: string, item: Item): Slots => ({
     [name]: item.np,
     [`${name}.is`]: item.plural ? 'are' : 'is',
     [`${name}.was`]: item.plural ? 'were' : 'was',
-    [`${name}.has`]: item.plural ? 'have' : 'has',
+    [`${name}.its`]: item.plural ? 'their' : 'its',
   })
   const value = (n: number | undefined): string =>
     n === undefined
@@ -146,19 +180,23 @@ function slotsFor(study: Study, random: Random, where: string): Slots {
     ...form('y', study.outcome),
     ...(study.also ? form('z', study.also) : {}),
     x0: study.exposure.np,
+    'x.do': study.exposure.plural ? 'Do' : 'Does',
+    sized: study.size < 0.25 ? 'small' : study.size < 0.5 ? random.pick(['modest', 'moderate']) : 'clear',
     people: aged,
     who,
     where,
     sites,
     places,
     sexes: adult ? 'Men and women' : 'Boys and girls',
-    n: String(study.people),
+    n: study.people.toLocaleString('en-GB'),
     rooms: numberWord(study.rooms),
     schools: numberWord(study.schools),
     country: study.country,
     ages: `${from} to ${to}`,
     measure: study.outcome.measure ?? study.outcome.np,
-    control: random.pick(bank.CONTROLS),
+    control: bank.CONTROLS[control]!,
+    control2: bank.CONTROLS[(control + 2) % bank.CONTROLS.length]!,
+    others: adult ? 'other regions' : study.stage === 'preschool' ? 'older children' : 'younger children',
     xm: study.exposure.measure ?? study.exposure.np,
     xgood: value(study.good),
     xbad: value(study.bad),

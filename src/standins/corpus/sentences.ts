@@ -23,7 +23,7 @@ export const AIM: readonly string[] = [
   'This study [asked|examined|tested] whether {x} [affect.x|change.x|bear.x on] {y} {where}.',
   'We [asked|wanted to know] how {x} {x.is} related to {y} {where}.',
   'The aim was to [estimate|measure|describe] the effect of {x} on {y} {where}.',
-  'We [compared|followed] {people} to see whether {x} [make.x a difference to|change.x] {y}.',
+  'We wanted to see whether {x} [make.x a difference to|change.x] {y} {where}.',
   'The [present study|paper] [looks at|takes up] {x} and {y} {where}.',
   'How far {y} depend.y on {x} {where} was the question of this study.',
   'We set out to [replicate|extend] an earlier finding on {x} and {y}.',
@@ -35,7 +35,7 @@ export const SAMPLE: Record<Design, readonly string[]> = {
     '{people} [took part|were tested one by one] [in a quiet room|in sessions of half an hour].',
     'In a within-subject design {people} [completed|worked through] {measure} under [two|three|four] conditions.',
     '{people} were [tested|seen] twice, a week apart.',
-    '[Each of|The] {people} [served|served in balanced order] as [his or her|their] own control.',
+    '{people} served as their own controls[, the order of conditions being balanced|].',
   ],
   'field trial': [
     '{rooms} {sites} in {schools} {places} [took part|were matched in pairs]; {people} were tested before and after.',
@@ -50,7 +50,7 @@ export const SAMPLE: Record<Design, readonly string[]> = {
   ],
   observation: [
     '{rooms} {sites} in {schools} {places} were observed for [three|four|six] [days|mornings] each; {people} were present.',
-    'Everyday work in {rooms} {sites} was [recorded|watched] over [two|three] weeks, with {people} taking part.',
+    '{rooms} {sites} were [recorded|watched] over [two|three] weeks, with {people} taking part.',
     '{people} were observed on [ordinary|regular] working days.',
   ],
   longitudinal: [
@@ -82,20 +82,24 @@ export const SAMPLE: Record<Design, readonly string[]> = {
 export const METHOD: readonly string[] = [
   '{y} {y.was} [assessed|measured] with {measure}.',
   '{measure} served as the [main outcome|outcome measure].',
-  'Assessors did not know [which group was which|the condition].',
   'Age, [gender|sex] and {control} were [controlled for|taken into account].',
   'The analysis plan was [registered|fixed] beforehand.',
-  'Attrition was [low|below one in ten].',
   'Outcome and conditions were recorded on the same [day|morning].',
 ]
 
+/** What only studies with two groups or two times say. */
+export const METHOD_COMPARED: readonly string[] = [
+  'Assessors did not know [which group was which|the condition].',
+  'Attrition was [low|below one in ten].',
+]
+
 export const LEVELS: readonly string[] = [
-  'On average {xm} was {xbad} in the [worse|poorer] rooms and {xgood} in the [better|best] ones.',
+  'On average {xm} was {xbad} in the [worse|poorer] {sites} and {xgood} in the [better|best] ones.',
   'Mean {xm} [fell|went down] from {xbad} to {xgood}.',
   '{sites} ranged from {xgood} to {xbad} in {xm}.',
 ]
 export const LEVELS_RISE: readonly string[] = [
-  'On average {xm} was {xgood} in the [better|best] rooms and {xbad} in the [worse|poorer] ones.',
+  'On average {xm} was {xgood} in the [better|best] {sites} and {xbad} in the [worse|poorer] ones.',
   'Mean {xm} [rose|went up] from {xbad} to {xgood}.',
   '{sites} ranged from {xbad} to {xgood} in {xm}.',
 ]
@@ -104,10 +108,10 @@ export const LEVELS_RISE: readonly string[] = [
 export const RESULT: Record<'gain' | 'none' | 'loss', readonly string[]> = {
   gain: [
     'With better conditions {y} [improved|{y.was} better|rose] (d = {d}).',
-    'There was a [small|modest|clear] difference in {y} in favour of the [changed|better] condition (d = {d}, p = {p}).',
+    'There was a {sized} difference in {y} in favour of the [changed|better] condition (d = {d}, p = {p}).',
     'The groups differed in {y} by {d} standard deviations.',
     '{y} [changed|differed] between conditions in the expected direction (p = {p}).',
-    'The relation between {x} and {y} was [small but reliable|modest] (r = {d}).',
+    'The relation between {x} and {y} was {sized} (r = {d}).',
     'Gains in {y} were [larger|greater] in the group [with the change|under better conditions] than in the comparison group.',
     'An advantage of {d} standard deviations in {y} [remained|was left] after adjustment.',
   ],
@@ -122,7 +126,7 @@ export const RESULT: Record<'gain' | 'none' | 'loss', readonly string[]> = {
   loss: [
     'Under the changed condition {y} [fell|{y.was} poorer] (d = −{d}).',
     'The comparison group did better in {y} (d = {d}, p = {p}).',
-    'Against expectation, {y} [declined|became poorer] where {x} {x.was} [introduced|present] (d = −{d}).',
+    'Against expectation, {y} [declined|{y.was} poorer] under the changed condition (d = −{d}).',
   ],
 }
 
@@ -140,7 +144,7 @@ export const RESULT_UNWANTED: Record<'gain' | 'none' | 'loss', readonly string[]
     'The [relation|association] between {x} and {y} was [close to zero|not reliable] (r = {d}).',
   ],
   loss: [
-    'Against expectation, {y} [rose|{y.was} higher] where {x} {x.was} present (d = {d}).',
+    'Against expectation, {y} [rose|{y.was} higher] under the changed condition (d = {d}).',
     '{y} {y.was} higher under the changed condition (d = {d}, p = {p}).',
   ],
 }
@@ -166,21 +170,41 @@ export const SECOND: readonly string[] = [
   '{sexes} did not differ.',
   'At follow-up [six months|one year] later [about half|little] of the difference was left.',
   '[Individual|Person-to-person] differences were [large|considerable].',
-  'Results held when {control} was [added to the model|taken into account].',
-  'One [school|site] showed no [change|effect] at all.',
+  'Results held when {control2} was [added to the model|taken into account].',
+  'One site showed no [change|effect] at all.',
+]
+
+/** What calculations and measurements alone can show. */
+export const RESULT_MEASURED: readonly string[] = [
+  'The relation between {x} and {y} was {sized} (r = {d}).',
+  '{x} explained [a small part|about a tenth|less than was expected] of the differences in {y}.',
+  'Values differed more between {places} than within them.',
+  'Between the worst and the best tenth of the {sites}, {y} differed by {d} standard deviations.',
+]
+export const SECOND_MEASURED: readonly string[] = [
+  'Results held when [age of the building|size|season] was [added to the model|taken into account].',
+  'Differences within one day were larger than those between [days|seasons].',
+  'Two of the {sites} fell outside the pattern.',
+  '{z} followed the same pattern.',
 ]
 
 export const MEANING: readonly string[] = [
-  'The findings [speak for|support] [measuring|attending to] {x} [before spending on other things|when buildings are planned|in everyday practice].',
+  'The findings [speak for|support] [attending to|taking up] {x} [in everyday practice|more widely|where it can be done at little cost].',
   'We [discuss|consider] what this means for [teachers and planners|schools|practice].',
   'Effects of this size are [worth having|small, but so are the costs].',
   'Whether the [result|effect] lasts [remains open|should be followed up].',
   'The study has limits: [the sample was small|groups were not drawn at random|only one region was covered].',
-  '[Guidelines|Standards] should [say how conditions are to be checked in use|name the age group they are meant for].',
-  '[Planners|Schools] [should not expect|cannot count on] {x} alone to change {y}.',
-  'Further work should [include|look at] [younger children|longer periods|more than one school].',
+  '[Practitioners|Those in charge] [should not expect|cannot count on] {x} alone to change {y}.',
+  'Further work should [include|look at] [{others}|longer periods|more than one region].',
   'Taken together, the results [suggest|indicate] that {x} and {y} are linked [less closely than is often said|by way of attention|under everyday conditions].',
   '{x} {x.is} only one of several conditions that [matter|count].',
+]
+
+/** What only studies of measured surroundings conclude. */
+export const MEANING_OF_ROOMS: readonly string[] = [
+  'The findings [speak for|support] measuring {xm} [before spending on other things|when buildings are planned].',
+  '[Guidelines|Standards] should [say how {xm} is to be checked in use|name the age group they are meant for].',
+  '[Planners|Schools] [should not expect|cannot count on] better values of {xm} alone to change {y}.',
 ]
 
 export const TITLE: readonly string[] = [
@@ -189,9 +213,9 @@ export const TITLE: readonly string[] = [
   '{lead}: {x}, {y} and {z}',
   'Effects of {x} on {y} {where}',
   '{lead}: {design} on {x}',
-  'Does {x0} change {y}? {Design} {where}',
+  '{x.do} {x0} change {y}? {Design} {where}',
   '{y} {where}: the part of {x}',
-  '{x} {where} and its relation to {y}',
+  '{x} {where} and {x.its} relation to {y}',
   '{y} and {x}: {design} with {n} {who}',
   '{lead}. {x} and {y} {where}',
 ]

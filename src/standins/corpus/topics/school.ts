@@ -650,6 +650,7 @@ export const SCHOOL_TOPICS: Topic[] = [
   {
     id: 'teacher-turnover',
     weight: 1.2,
+    who: ['teachers', 'new teachers'],
     covered: { fernhollow: 0.98, girder: 0, mindmere: 0.25 },
     stages: { primary: 5, secondary: 5 },
     designs: { survey: 5, interviews: 4, longitudinal: 2 },

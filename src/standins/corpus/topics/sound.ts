@@ -99,7 +99,7 @@ const perception = item('speech perception', 'speech perception;speech intelligi
   measure: 'a sentence-repetition test',
   test: 'Short Sentences in Babble Test',
 })
-const effort = item('listening effort', 'listening effort;mental fatigue;response time', {
+const effort = item('-listening effort', 'listening effort;mental fatigue;response time', {
   f: 'Listening effort;Fatigue of learners',
   g: 'Listening conditions',
   m: 'Listening effort;Mental fatigue',
@@ -347,6 +347,7 @@ export const SOUND_TOPICS: Topic[] = [
   {
     id: 'teachers-voice',
     weight: 2.5,
+    who: ['teachers', 'primary-school teachers', 'class teachers'],
     covered: { fernhollow: 0.75, girder: 0.4, mindmere: 0.35 },
     stages: { primary: 6, preschool: 3, secondary: 3 },
     designs: { survey: 5, observation: 3, measurement: 2, 'field trial': 1, interviews: 2 },
