@@ -62,7 +62,7 @@ test('a new review goes from the question to a methods section, with a reload in
   await expect(page.getByText(/records are in the review\./).first()).toBeVisible()
 
   await stage(page, 'Records')
-  await expect(page.locator('.record-abstract, .record-title').locator('mark.A').first()).toBeVisible()
+  await expect(page.locator('.work mark.A, .work mark.B').first()).toBeVisible()
 
   await stage(page, 'Selection')
   await page.keyboard.press('ArrowRight')

@@ -50,13 +50,19 @@ try {
     await stage('terms')
     await page.locator('td').nth(5).click()
     await page.getByLabel('Look up a heading').fill('echo in rooms')
+    await page.waitForSelector('.node.self')
   })
   await shot('terms-words', async () => {
     await stage('terms')
     await page.locator('td').nth(4).click()
     await page.getByLabel(/New words/).fill('speech NEAR/4 perce*')
   })
-  await shot('searches', () => stage('searches'))
+  await shot('searches', async () => {
+    await stage('searches')
+    await page.getByRole('tab', { name: /^Wideband/ }).click()
+    await page.locator('[data-line="1"]').click()
+    await page.waitForSelector('.translation')
+  })
   await shot('line-editor', async () => {
     await stage('searches')
     await page.locator('[data-line="4"]').dblclick()

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { digestOf } from '../core/base'
-import { toDocument, type Rec } from '../core/records'
+import type { Rec } from '../core/records'
 import { buildIndex, evaluate } from '../core/engine'
 import { parse } from '../core/query'
 import { runStrategy, searchAsTyped } from '../core/strategy'

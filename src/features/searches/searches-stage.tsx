@@ -55,6 +55,13 @@ export function SearchesStage() {
   )
 }
 
+/** The limits of the plan that a source has: one that it does not have is no gap in its lines. */
+function plannedKinds(review: Review, profileId: string | undefined): LimitKind[] {
+  const info = standin(profileId)
+  const kinds = review.limits.map((l) => l.limit.kind)
+  return info ? kinds.filter((kind) => draftSource(info).hasLimit(kind)) : kinds
+}
+
 /** Hits of a strategy's last line, if it is current. */
 function lastHits(review: Review, sourceId: string): string {
   const last = review.strategies[sourceId]?.at(-1)
@@ -96,6 +103,7 @@ function Sheet({ review, source }: { review: Review; source: Source }) {
   const runs = useMemo(() => currentRuns(review, source.id), [review, source.id])
   const letters = useMemo(() => lettersOf(review, lines), [review, lines])
   const applied = useMemo(() => appliedLimits(lines), [lines])
+  const planned = useMemo(() => plannedKinds(review, source.profileId), [review, source.profileId])
   const stale = lines.filter((l) => !runs.has(l.id)).length
   const chosen = lines.find((l) => l.id === chosenId) ?? lines[lines.length - 1]
   const brought = review.imports.find((i) => i.sourceId === source.id)
@@ -261,7 +269,7 @@ function Sheet({ review, source }: { review: Review; source: Source }) {
                   letters={letters[i]!}
                   run={runs.get(line.id)}
                   before={review.runs.findLast((r) => r.lineId === line.id)}
-                  planned={review.limits.map((l) => l.limit.kind)}
+                  planned={planned}
                   applied={applied[i]!}
                   chosen={line.id === chosen?.id}
                   problems={problems.get(line.id) ?? []}

@@ -43,7 +43,8 @@ export function Translation({
     [info.short, message, said],
   )
   useActions('translation', actions)
-  if (!said?.text) return null
+  if (!said) return <p className="empty">Opening {info.name} …</p>
+  if (!said.text) return null
   return (
     <section className="translation" aria-label="Translation">
       <div>

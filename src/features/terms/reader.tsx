@@ -11,7 +11,10 @@ import { searchDesk, type Counted, type Neighbourhood, type Offer } from '@/work
 export function Reader({ concept, review, source }: { concept: Concept; review: Review; source: Source }) {
   const info = standin(source.profileId)!
   const [asked, setAsked] = useState('')
-  const [offers, setOffers] = useState<Offer[]>([])
+  const [found, setFound] = useState<{ asked: string; offers: Offer[] }>()
+  // What was found for other words than those in the box is no answer.
+  const answered = found?.asked === asked
+  const offers = useMemo(() => (answered ? found.offers : []), [answered, found])
   const [tops, setTops] = useState<Counted[]>([])
   const [shown, setShown] = useState<Neighbourhood>()
 
@@ -20,10 +23,10 @@ export function Reader({ concept, review, source }: { concept: Concept; review: 
     let current = true
     void searchDesk()
       .lookUp(info.id, asked)
-      .then(async (found) => {
+      .then(async (list) => {
         if (!current) return
-        setOffers(found)
-        const [best] = found
+        setFound({ asked, offers: list })
+        const [best] = list
         if (best) setShown(await searchDesk().neighbourhood(info.id, best.id))
       })
     return () => {
@@ -89,7 +92,8 @@ export function Reader({ concept, review, source }: { concept: Concept; review: 
             “{entry.by}” is not a heading. <b>Use {entry.label}.</b>
           </p>
         )}
-        {asked && !offers.length && (
+        {!answered && !shown && <p className="empty">Opening the thesaurus …</p>}
+        {answered && asked && !offers.length && (
           <p className="empty">
             Nothing in this vocabulary has “{asked}”. Try another word for it, or part of one.
           </p>
