@@ -85,12 +85,18 @@ export class SearchDesk {
     return { text, losses }
   }
 
-  /** The records of one line of a strategy, the newest first. */
-  async records(sourceId: string, lines: LineLike[], lineId: string): Promise<Rec[]> {
+  /** The records of one line of a strategy, the newest first; as many as the database hands out. */
+  async records(
+    sourceId: string,
+    lines: LineLike[],
+    lineId: string,
+  ): Promise<{ records: Rec[]; hits: number }> {
     const source = await this.source(sourceId)
     const result = runStrategy(source, lines).find((l) => l.id === lineId)
     const records = Array.from(result?.docs ?? [], (doc) => source.records[doc]!)
-    return records.sort((a, b) => (b.year ?? 0) - (a.year ?? 0) || (a.id < b.id ? -1 : 1))
+    records.sort((a, b) => (b.year ?? 0) - (a.year ?? 0) || (a.id < b.id ? -1 : 1))
+    const { exported, shown } = source.profile.caps
+    return { records: records.slice(0, exported ?? shown), hits: records.length }
   }
 
   /** How many records one expression finds; undefined where it cannot be read. */

@@ -1,3 +1,4 @@
+import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { vocabularyOf } from '../../standins/corpus/releases'
 import { candidates, readOutline, readSkos, readSkosJsonLd, Thesaurus, writeSkos, type Vocabulary } from '.'
@@ -190,5 +191,39 @@ describe('SKOS in JSON-LD', () => {
     expect(await readSkosJsonLd('{')).toMatchObject({ ok: false, problems: [{ code: 'json' }] })
     const remote = await readSkosJsonLd(JSON.stringify({ '@context': 'http://example.org/c', x: 1 }))
     expect(remote.problems[0]!.message).toContain('nothing is fetched')
+  })
+})
+
+describe('any text at all', () => {
+  it('is read as a vocabulary or refused with words, never thrown', () => {
+    const turtle = fc
+      .array(
+        fc.constantFrom(
+          '@prefix skos: <http://www.w3.org/2004/02/skos/core#> .',
+          ':a',
+          'skos:prefLabel',
+          '"A"',
+          '"',
+          ';',
+          '.',
+          '<',
+          '>',
+          ' a skos:Concept ',
+          '[',
+          ']',
+          '@en',
+          '\\u',
+          '😀',
+        ),
+        { maxLength: 25 },
+      )
+      .map((p) => p.join(' '))
+    fc.assert(
+      fc.property(fc.oneof(turtle, fc.string({ unit: 'binary' })), (text) => {
+        const read = readSkos(text)
+        if (!read.ok) expect(read.problems[0]!.message.length).toBeGreaterThan(20)
+      }),
+      { numRuns: 1000 },
+    )
   })
 })

@@ -43,12 +43,12 @@ export async function runStale(source: Source): Promise<Map<string, Problem[]>> 
   return problems
 }
 
-/** Brings the records of a line into the review, in place of what that source brought before. */
-export async function bringRecords(source: Source, line: Line): Promise<number> {
+/** Brings the records of a line into the review, in place of what that source brought before; gives how many came of how many. */
+export async function bringRecords(source: Source, line: Line): Promise<{ count: number; hits: number }> {
   const info = standin(source.profileId)
-  if (!info) return 0
+  if (!info) return { count: 0, hits: 0 }
   const { review } = useSession.getState().folded
-  const records = await searchDesk().records(info.id, review.strategies[source.id] ?? [], line.id)
+  const { records, hits } = await searchDesk().records(info.id, review.strategies[source.id] ?? [], line.id)
   const digest = await keepRecords(records)
   const run = review.runs.findLast((r) => r.lineId === line.id)
   const known = review.imports.find((i) => i.sourceId === source.id)
@@ -60,5 +60,5 @@ export async function bringRecords(source: Source, line: Line): Promise<number> 
     count: records.length,
     at: now(),
   })
-  return records.length
+  return { count: records.length, hits }
 }

@@ -198,9 +198,15 @@ function Sheet({ review, source }: { review: Review; source: Source }) {
         key: 'B',
         strip: true,
         when: () => some() && runs.has(chosen!.id),
-        run: work('Bringing records in …', async () =>
-          message.success(`${thousands(await bringRecords(source, chosen!))} records are in the review.`),
-        ),
+        run: work('Bringing records in …', async () => {
+          const { count, hits } = await bringRecords(source, chosen!)
+          if (count === hits) message.success(`${thousands(count)} records are in the review.`)
+          else
+            message.warning(
+              `${info.name} hands out at most ${thousands(count)}: these records are in the review, ${thousands(hits - count)} of the hits are not. Split the line by years to get them all.`,
+              8,
+            )
+        }),
       },
     ]
   }, [busy, chosen, info, lines, message, review, runs, source, stale])
