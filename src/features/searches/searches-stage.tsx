@@ -123,7 +123,8 @@ function Sheet({ review, source }: { review: Review; source: Source }) {
         label: lines.length ? 'Draft anew' : 'Draft from the plan',
         key: 'D',
         strip: true,
-        when: () => busy === undefined,
+        // Lines that were edited by hand are not thrown away by a key.
+        when: () => busy === undefined && lines.every((l) => l.drafted),
         run: () => {
           const plan = {
             concepts: review.concepts,
