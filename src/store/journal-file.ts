@@ -184,7 +184,8 @@ export class JournalFile {
       const batch = [...this.waiting]
       const ok = await this.guarded(() =>
         navigator.locks.request(`luvren-write/${this.reviewId}`, async () => {
-          const others = await this.readOthers()
+          const read = await readEntries(this.db, this.reviewId, this.entries.length)
+          const others = this.notYetHere(read)
           const base = [...this.entries, ...others]
           let last = base[base.length - 1]
           const mine = batch.map((w) => (last = nextEntry(last, w.command, w.at, w.by)))
@@ -207,15 +208,15 @@ export class JournalFile {
     if (snapshot) await this.guarded(() => this.db.put('snapshots', { ...snapshot, reviewId: this.reviewId }))
   }
 
-  /** What stands on disk behind the entries here. While it was read, some of it may have come here another way. */
-  private async readOthers(): Promise<Entry[]> {
-    const read = await readEntries(this.db, this.reviewId, this.entries.length)
+  /** Of entries read from disk those behind the ones here: while they were read, some may have come another way. */
+  private notYetHere(read: Entry[]): Entry[] {
     return read.filter((e) => e.seq >= this.entries.length)
   }
 
   /** Another tab has written. */
   private async follow(): Promise<void> {
-    const others = await this.readOthers()
+    const read = await readEntries(this.db, this.reviewId, this.entries.length)
+    const others = this.notYetHere(read)
     if (others.length) this.refold([...this.entries, ...others])
   }
 
