@@ -24,12 +24,11 @@ export function courseFigures(review: Review, works: readonly Work[]): CourseFig
   let stale = false
   for (const [sourceId, lines] of Object.entries(review.strategies)) {
     const last = lines[lines.length - 1]
-    const run =
-      last &&
-      (currentRuns(review, sourceId).get(last.id) ?? review.runs.findLast((r) => r.lineId === last.id))
-    if (!last || !run) continue
+    const current = last && currentRuns(review, sourceId).get(last.id)
+    const run = current ?? review.runs.findLast((r) => r.lineId === last?.id)
+    if (!run) continue
     hits += run.hits
-    stale ||= !currentRuns(review, sourceId).has(last.id)
+    stale ||= !current
   }
   const kept = passCounts(
     works.map((w) => w.id),

@@ -46,8 +46,19 @@ export function dateWords(iso: string): string {
   return found ? `${Number(found[3])} ${months[Number(found[2]) - 1]} ${found[1]}` : iso
 }
 
+// Many facts and the course ask for the same runs; a review is never changed in place, so its answer may be kept.
+const runsKept = new WeakMap<Review, Map<string, ReadonlyMap<string, Run>>>()
+
 /** The latest run of each line that still asks what the line asks now. */
-export function currentRuns(review: Review, sourceId: string): Map<string, Run> {
+export function currentRuns(review: Review, sourceId: string): ReadonlyMap<string, Run> {
+  let bySource = runsKept.get(review)
+  if (!bySource) runsKept.set(review, (bySource = new Map()))
+  let runs = bySource.get(sourceId)
+  if (!runs) bySource.set(sourceId, (runs = findRuns(review, sourceId)))
+  return runs
+}
+
+function findRuns(review: Review, sourceId: string): Map<string, Run> {
   const keys = lineKeys(review.strategies[sourceId] ?? [])
   const runs = new Map<string, Run>()
   for (const run of review.runs)

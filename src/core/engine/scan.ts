@@ -1,5 +1,5 @@
 import { foldLabel, never, tokens, type Span } from '../base'
-import { maskTest, type Expr, type Field } from '../query'
+import { maskTest, numbersIn, type Expr, type Field } from '../query'
 import {
   classMatches,
   DEFAULT_ANY,
@@ -129,9 +129,7 @@ export class Scanned {
       case 'line':
         return this.options.line?.(e.number) ?? false
       case 'lines': {
-        const numbers = e.ranges.flatMap((r) =>
-          Array.from({ length: r.to - r.from + 1 }, (_, i) => r.from + i),
-        )
+        const numbers = numbersIn(e.ranges)
         const test = (n: number): boolean => this.options.line?.(n) ?? false
         return e.mode === 'any' ? numbers.some(test) : numbers.every(test)
       }

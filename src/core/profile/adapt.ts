@@ -6,6 +6,7 @@ import {
   isNearOperand,
   maskParts,
   not,
+  numbersIn,
   or,
   print,
   walk,
@@ -459,10 +460,7 @@ class Adapter {
   // ---- lines
 
   private lines(e: Expr & { kind: 'line' | 'lines' }): Expr {
-    const numbers =
-      e.kind === 'line'
-        ? [e.number]
-        : e.ranges.flatMap((r) => Array.from({ length: r.to - r.from + 1 }, (_, i) => r.from + i))
+    const numbers = e.kind === 'line' ? [e.number] : numbersIn(e.ranges)
     const mode = e.kind === 'line' ? 'any' : e.mode
     const join = (parts: Expr[]): Expr => (mode === 'any' ? or(...parts) : and(...parts))
     if (!this.profile.lines) {

@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { fail, ok, problem, type Result } from '../base'
-import { FIELDS, LimitValue, type Field } from '../query'
+import { FIELDS, LIMIT_KINDS, LimitValue, type Field } from '../query'
 
 const Sign = z.string().min(1).max(12)
 const fieldNames = FIELDS.filter((f) => f !== 'text' && f !== 'any')
@@ -104,21 +104,7 @@ export const Profile = z.strictObject({
       kept: z.enum(['always', 'session', 'never']),
     })
     .optional(),
-  limits: z
-    .partialRecord(
-      z.enum([
-        'years',
-        'language',
-        'document type',
-        'peer reviewed',
-        'population',
-        'place',
-        'open access',
-        'other',
-      ]),
-      Limit,
-    )
-    .default({}),
+  limits: z.partialRecord(z.enum(LIMIT_KINDS), Limit).default({}),
   caps: z
     .strictObject({
       longestQuery: z.int().min(20).optional(),

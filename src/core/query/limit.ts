@@ -20,7 +20,7 @@ export type LimitValue = z.infer<typeof LimitValue>
 export type LimitKind = LimitValue['kind']
 
 /** The kinds in the order in which limits are applied. */
-export const LIMIT_KINDS: readonly LimitKind[] = [
+export const LIMIT_KINDS = [
   'years',
   'language',
   'document type',
@@ -29,7 +29,7 @@ export const LIMIT_KINDS: readonly LimitKind[] = [
   'place',
   'open access',
   'other',
-]
+] as const satisfies readonly LimitKind[]
 
 /** One letter for the mark of a limit on a line. */
 export const LIMIT_LETTER: Record<LimitKind, string> = {

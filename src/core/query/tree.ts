@@ -170,6 +170,10 @@ export function withoutPlaces(e: Expr): Expr {
   return rest as Expr
 }
 
+/** Every number of a list of ranges, in order of mention. */
+export const numbersIn = (ranges: Lines['ranges']): number[] =>
+  ranges.flatMap((r) => Array.from({ length: r.to - r.from + 1 }, (_, i) => r.from + i))
+
 /** The line numbers an expression refers to, each once, in order of first mention; ranges are spelled out. */
 export function referredLines(e: Expr): number[] {
   const numbers = new Set<number>()

@@ -1,8 +1,4 @@
-import { parse, print, withoutPlaces, mapChildren, type Expr, type Lines } from '../query'
-
-/** Line numbers of a list of ranges, in order. */
-const numbersOf = (ranges: Lines['ranges']): number[] =>
-  ranges.flatMap((r) => Array.from({ length: r.to - r.from + 1 }, (_, i) => r.from + i))
+import { numbersIn, parse, print, withoutPlaces, mapChildren, type Expr, type Lines } from '../query'
 
 /** The fewest ranges that say the same, keeping the order of first mention. */
 export function toRanges(numbers: readonly number[]): Lines['ranges'] {
@@ -27,7 +23,7 @@ export function renumberText(text: string, now: (number: number) => number | und
   const change = (e: Expr): Expr => {
     if (e.kind === 'line') return { ...e, number: now(e.number) ?? 0 }
     if (e.kind === 'lines') {
-      const kept = numbersOf(e.ranges).flatMap((n) => now(n) ?? [])
+      const kept = numbersIn(e.ranges).flatMap((n) => now(n) ?? [])
       return kept.length ? { ...e, ranges: toRanges(kept) } : { kind: 'line', number: 0 }
     }
     return mapChildren(e, change)

@@ -1,5 +1,5 @@
 import { never, problem, type Problem } from '../../base'
-import type { Expr, Field } from '../tree'
+import { numbersIn, type Expr, type Field } from '../tree'
 import { INDEX_OF } from './context'
 
 /**
@@ -35,9 +35,7 @@ class CqlWriter {
       case 'line':
         return `luv.line = ${e.number}`
       case 'lines': {
-        const numbers = e.ranges.flatMap((r) =>
-          Array.from({ length: r.to - r.from + 1 }, (_, i) => r.from + i),
-        )
+        const numbers = numbersIn(e.ranges)
         return numbers.length === 1 ? `luv.line = ${numbers[0]}` : `luv.line ${e.mode} "${numbers.join(' ')}"`
       }
       default:
