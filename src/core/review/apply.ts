@@ -64,6 +64,7 @@ const APPLY: Apply = {
     drop(r.concepts, p.id)
     r.picks = r.picks.filter((pick) => pick.conceptId !== p.id)
     r.terms = r.terms.filter((t) => t.conceptId !== p.id)
+    r.gaps = r.gaps.filter((g) => g.conceptId !== p.id)
   },
   'limit.set': (r, p) => put(r.limits, p),
   'limit.remove': (r, p) => drop(r.limits, p.id),
@@ -71,6 +72,19 @@ const APPLY: Apply = {
   'criterion.remove': (r, p) => drop(r.criteria, p.id),
   'source.set': (r, p) => put(r.sources, p),
   'source.remove': (r, p) => drop(r.sources, p.id),
+  'known.add': (r, p) => p.items.forEach((item) => put(r.knownItems, item)),
+  'known.set': (r, p) => put(r.knownItems, p),
+  'known.remove': (r, p) => drop(r.knownItems, p.id),
+  'gap.set': (r, p) => put(r.gaps, p),
+  'gap.remove': (r, p) => drop(r.gaps, p.id),
+  'vocabulary.import': (r, p) => {
+    // A source has one vocabulary; a newer file takes the place of the older.
+    r.vocabularies = r.vocabularies.filter((v) => v.sourceId !== p.sourceId)
+    r.vocabularies.push(p)
+  },
+  'vocabulary.remove': (r, p) => drop(r.vocabularies, p.id),
+  'profile.set': (r, p) => put(r.profiles, p),
+  'terms.set': (r, p) => p.terms.forEach((term) => put(r.terms, term)),
   'term.set': (r, p) => put(r.terms, p),
   'term.remove': (r, p) => drop(r.terms, p.id),
   'strategy.draft': (r, p) => {

@@ -1,9 +1,12 @@
 import { z } from 'zod'
+import { Profile } from '../profile'
 import { LimitValue } from '../query'
 import {
   Concept,
   Criterion,
+  Gap,
   Import,
+  KnownItem,
   Line,
   PassageContent,
   Pick,
@@ -12,6 +15,7 @@ import {
   Run,
   Source,
   Term,
+  VocabularyFile,
   Voice,
 } from './values'
 
@@ -33,6 +37,15 @@ export const Command = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('criterion.remove'), payload: z.object({ id: Id }) }),
   z.object({ kind: z.literal('source.set'), payload: Source }),
   z.object({ kind: z.literal('source.remove'), payload: z.object({ id: Id }) }),
+  z.object({ kind: z.literal('known.add'), payload: z.object({ items: z.array(KnownItem).min(1) }) }),
+  z.object({ kind: z.literal('known.set'), payload: KnownItem }),
+  z.object({ kind: z.literal('known.remove'), payload: z.object({ id: Id }) }),
+  z.object({ kind: z.literal('gap.set'), payload: Gap }),
+  z.object({ kind: z.literal('gap.remove'), payload: z.object({ id: Id }) }),
+  z.object({ kind: z.literal('vocabulary.import'), payload: VocabularyFile }),
+  z.object({ kind: z.literal('vocabulary.remove'), payload: z.object({ id: Id }) }),
+  z.object({ kind: z.literal('profile.set'), payload: Profile }),
+  z.object({ kind: z.literal('terms.set'), payload: z.object({ terms: z.array(Term).min(1) }) }),
   z.object({ kind: z.literal('term.set'), payload: Term }),
   z.object({ kind: z.literal('term.remove'), payload: z.object({ id: Id }) }),
   z.object({ kind: z.literal('strategy.draft'), payload: z.object({ sourceId: Id, lines: z.array(Line) }) }),
@@ -87,6 +100,15 @@ export const DEED: Record<CommandKind, string> = {
   'criterion.remove': 'criterion removed',
   'source.set': 'source set',
   'source.remove': 'source removed',
+  'known.add': 'known items taken in',
+  'known.set': 'known item corrected',
+  'known.remove': 'known item removed',
+  'gap.set': 'noted that a vocabulary has nothing for this',
+  'gap.remove': 'note on a vocabulary taken back',
+  'vocabulary.import': 'vocabulary read from a file',
+  'vocabulary.remove': 'vocabulary taken out',
+  'profile.set': 'database described',
+  'terms.set': 'several terms set',
   'term.set': 'term set',
   'term.remove': 'term removed',
   'strategy.draft': 'strategy drafted',

@@ -1,10 +1,11 @@
 import { z } from 'zod'
+import { Profile } from '../profile'
 import { LimitValue } from '../query'
 
 const Id = z.string().min(1).max(200)
 const Text = z.string().max(200_000)
 
-export const LETTERS = ['A', 'B', 'C', 'D', 'E', 'F'] as const
+export const LETTERS = ['A', 'B', 'C', 'D', 'E', 'F', 'G', 'H'] as const
 export const Letter = z.enum(LETTERS)
 export type Letter = z.infer<typeof Letter>
 
@@ -70,6 +71,52 @@ export const TermOrigin = z.enum([
   'reading',
   'typed',
 ])
+export const NAMED_SORTS = ['author', 'test', 'place studied', 'identifier'] as const
+/** An author, a measure, a place or an identifier, with the forms in which databases write it. */
+export const Named = z.object({
+  sort: z.enum(NAMED_SORTS),
+  name: Text,
+  forms: z.array(Text),
+  /** Sixteen characters in four groups; the last is a check digit. */
+  orcid: Text.optional(),
+})
+export type Named = z.infer<typeof Named>
+
+/** A record that a good search must find, as it was pasted and as it was understood. */
+export const KnownItem = z.object({
+  id: Id,
+  /** What was pasted, unchanged. */
+  raw: Text,
+  form: z.enum(['DOI', 'RIS', 'BibTeX', 'reference']),
+  title: Text,
+  authors: z.array(Text),
+  year: z.int().optional(),
+  journal: Text.optional(),
+  doi: Text.optional(),
+})
+export type KnownItem = z.infer<typeof KnownItem>
+
+/** A vocabulary was searched for an idea and has nothing for it. */
+export const Gap = z.object({ id: Id, conceptId: Id, sourceId: Id, about: Text })
+export type Gap = z.infer<typeof Gap>
+
+/** A vocabulary read from a file for one source; the bytes of the file lie beside the journal under `digest`. */
+export const VocabularyFile = z.object({
+  id: Id,
+  sourceId: Id,
+  title: Text,
+  version: Text,
+  /** The name of the file, and how it is written. The file itself lies beside the journal, unchanged. */
+  file: Text,
+  format: z.enum(['turtle', 'json-ld', 'rdf-xml', 'term list']),
+  digest: z.string().regex(/^[0-9a-f]{64}$/),
+  headings: z.int().min(1),
+  /** How many breaches were mended or reported when it was read. */
+  remarks: z.int().min(0),
+  at: z.iso.datetime({ offset: true }),
+})
+export type VocabularyFile = z.infer<typeof VocabularyFile>
+
 /** A word, heading, code or name that stands for a concept; `sourceId` is `all` for text words. */
 export const Term = z.object({
   id: Id,
@@ -83,6 +130,10 @@ export const Term = z.object({
   status: z.enum(['proposed', 'in use', 'dropped']),
   /** Why it was dropped. */
   reason: Text.optional(),
+  /** Where it came from, in words: the record, the heading, the person. */
+  from: Text.optional(),
+  /** What a named term names; `expression` is written from it. */
+  named: Named.optional(),
 })
 export type Term = z.infer<typeof Term>
 
@@ -158,6 +209,11 @@ export interface Review {
   limits: PlannedLimit[]
   criteria: Criterion[]
   sources: Source[]
+  knownItems: KnownItem[]
+  gaps: Gap[]
+  vocabularies: VocabularyFile[]
+  /** Databases that the user described. */
+  profiles: Profile[]
   terms: Term[]
   strategies: Record<string, Line[]>
   runs: Run[]
@@ -178,6 +234,10 @@ export function emptyReview(id: string): Review {
     limits: [],
     criteria: [],
     sources: [],
+    knownItems: [],
+    gaps: [],
+    vocabularies: [],
+    profiles: [],
     terms: [],
     strategies: {},
     runs: [],

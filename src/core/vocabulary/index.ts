@@ -5,3 +5,13 @@ export { readSkosJsonLd } from './json-ld'
 export { candidates, type Candidate, type MatchReason } from './match'
 export { writeSkos } from './skos-write'
 export { readOutline } from './outline'
+export { readSkosXml } from './rdf-xml'
+export { readTermList } from './term-list'
+export {
+  phrasesIn,
+  suggestFromQuestion,
+  phraseKey,
+  type QuestionPhrase,
+  type QuestionSuggestion,
+} from './suggest'
+export { readVocabulary, type VocabularyFormat } from './read-vocabulary'

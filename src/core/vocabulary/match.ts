@@ -1,4 +1,5 @@
 import { foldLabel } from '../base'
+import { looseWords } from './loose'
 import type { Heading } from './heading'
 import type { Thesaurus } from './thesaurus'
 
@@ -15,14 +16,6 @@ export interface Candidate {
   reasons: MatchReason[]
 }
 
-const LITTLE = new Set(['of', 'in', 'and', 'the', 'for', 'to', 'a', 'by', 'on', 'with', 'at'])
-/** Words that count, without a plural ending, so that "ceilings" meets "ceiling". */
-const wordsOf = (name: string): string[] =>
-  foldLabel(name)
-    .split(' ')
-    .filter((w) => w && !LITTLE.has(w))
-    .map((w) => w.replace(/(?<=..)s$/, ''))
-
 const WEIGHT = { label: 1, entry: 0.85, words: 0.6, records: 0.5 }
 
 /**
@@ -36,19 +29,19 @@ export function candidates(
   most = 5,
   shared?: (other: Heading) => { both: number; smaller: number },
 ): Candidate[] {
-  const names = [heading.label, ...heading.entryTerms]
+  const names = namesOf(heading)
   const found: Candidate[] = []
   for (const h of other.vocabulary.headings) {
     const reasons: MatchReason[] = []
     let score = 0
-    if (foldLabel(h.label) === foldLabel(heading.label)) {
+    const theirs = namesOf(h)
+    if (theirs[0]!.folded === names[0]!.folded) {
       reasons.push({ kind: 'same label' })
       score = WEIGHT.label
     } else {
-      const theirs = [h.label, ...h.entryTerms]
-      const term = names.find((n) => theirs.some((t) => foldLabel(t) === foldLabel(n)))
+      const term = names.find((n) => theirs.some((t) => t.folded === n.folded))
       if (term) {
-        reasons.push({ kind: 'entry term', term })
+        reasons.push({ kind: 'entry term', term: term.text })
         score = WEIGHT.entry
       } else {
         const best = bestOverlap(names, theirs)
@@ -59,7 +52,7 @@ export function candidates(
       }
     }
     const { both, smaller } = shared?.(h) ?? { both: 0, smaller: 0 }
-    if (both > 0 && both / smaller >= 0.2) {
+    if (both >= 3 && both / smaller >= 0.2) {
       reasons.push({ kind: 'shared records', count: both })
       score = Math.min(1, score + WEIGHT.records * (both / smaller))
     }
@@ -70,16 +63,33 @@ export function candidates(
     .slice(0, most)
 }
 
-function bestOverlap(
-  names: readonly string[],
-  theirs: readonly string[],
-): { score: number; words: string[] } {
+interface Name {
+  text: string
+  folded: string
+  words: ReadonlySet<string>
+}
+
+/** Label first, then entry terms; made once for a heading, since every look-up meets all of them. */
+const known = new WeakMap<Heading, Name[]>()
+function namesOf(heading: Heading): Name[] {
+  let names = known.get(heading)
+  if (!names) {
+    names = [heading.label, ...heading.entryTerms].map((text) => ({
+      text,
+      folded: foldLabel(text),
+      words: new Set(looseWords(text)),
+    }))
+    known.set(heading, names)
+  }
+  return names
+}
+
+function bestOverlap(names: readonly Name[], theirs: readonly Name[]): { score: number; words: string[] } {
   let best = { score: 0, words: [] as string[] }
-  for (const a of names)
-    for (const b of theirs) {
-      const [x, y] = [new Set(wordsOf(a)), new Set(wordsOf(b))]
+  for (const { words: x } of names)
+    for (const { words: y } of theirs) {
       const words = [...x].filter((w) => y.has(w))
-      const score = words.length / (new Set([...x, ...y]).size || 1)
+      const score = words.length / (x.size + y.size - words.length || 1)
       if (score > best.score) best = { score, words }
     }
   return best

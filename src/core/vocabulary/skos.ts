@@ -1,10 +1,13 @@
-import { Parser, type Quad } from 'n3'
+import { Parser } from 'n3'
 import { fail, foldLabel, ok, problem, type Problem, type Result } from '../base'
 import type { Heading, Vocabulary } from './heading'
+import { relate, type Link } from './relations'
 
 const SKOS = 'http://www.w3.org/2004/02/skos/core#'
 const RDF_TYPE = 'http://www.w3.org/1999/02/22-rdf-syntax-ns#type'
 const DCT = 'http://purl.org/dc/terms/'
+const DC = 'http://purl.org/dc/elements/1.1/'
+const RDFS = 'http://www.w3.org/2000/01/rdf-schema#'
 
 /** The statements about one subject, by predicate. */
 type Statements = Map<string, { value: string; language: string }[]>
@@ -15,21 +18,31 @@ type Statements = Map<string, { value: string; language: string }[]>
  * S46) and rings in the hierarchy are mended and reported. Fails only where the text is no Turtle or holds no concept.
  */
 export function readSkos(text: string, language = 'en'): Result<Vocabulary> {
-  let quads: Quad[]
   try {
-    quads = new Parser().parse(text)
+    return vocabularyOfQuads(new Parser().parse(text), language)
   } catch (error) {
     const message = error instanceof Error ? error.message : String(error)
     return fail(
       problem('turtle', 'error', `This is not Turtle or N-Triples: ${message}. Nothing was taken over.`),
     )
   }
+}
+
+/** As much of an RDF statement as is looked at here. */
+export interface Statement {
+  subject: { value: string }
+  predicate: { value: string }
+  object: { termType: string; value: string; language?: string }
+}
+
+/** The vocabulary that RDF statements describe; see `readSkos`. */
+export function vocabularyOfQuads(quads: readonly Statement[], language = 'en'): Result<Vocabulary> {
   const subjects = new Map<string, Statements>()
   for (const { subject, predicate, object } of quads) {
     let statements = subjects.get(subject.value)
     if (!statements) subjects.set(subject.value, (statements = new Map()))
     const list = statements.get(predicate.value) ?? []
-    list.push({ value: object.value, language: object.termType === 'Literal' ? object.language : '' })
+    list.push({ value: object.value, language: object.language ?? '' })
     statements.set(predicate.value, list)
   }
   const values = (id: string, property: string): string[] =>
@@ -49,7 +62,7 @@ export function readSkos(text: string, language = 'en'): Result<Vocabulary> {
   const problems: Problem[] = []
   const headings = new Map<string, Heading>()
   for (const id of concepts) headings.set(id, readHeading(id, subjects.get(id)!, language, problems))
-  relate(headings, subjects, problems)
+  relateStatements(headings, subjects, problems)
   checkMappings(concepts, values, problems)
   const scheme = [...subjects.keys()].find((id) => isA(id, 'ConceptScheme'))
   for (const id of concepts)
@@ -62,9 +75,11 @@ export function readSkos(text: string, language = 'en'): Result<Vocabulary> {
           id,
         ),
       )
-  const title = scheme
-    ? (values(scheme, DCT + 'title')[0] ?? values(scheme, SKOS + 'prefLabel')[0])
-    : undefined
+  const title =
+    scheme &&
+    [DCT + 'title', DC + 'title', SKOS + 'prefLabel', RDFS + 'label'].flatMap((name) =>
+      values(scheme, name),
+    )[0]
   return ok(
     {
       id: scheme ?? concepts[0]!,
@@ -125,85 +140,25 @@ function readHeading(id: string, statements: Statements, language: string, probl
   }
 }
 
-/** Sets broader, narrower and related both ways, leaving out what would close a ring. */
-function relate(
+/** The relations that the file states, then completed both ways. */
+function relateStatements(
   headings: Map<string, Heading>,
   subjects: Map<string, Statements>,
   problems: Problem[],
 ): void {
-  const above = new Map<string, Set<string>>([...headings.keys()].map((id) => [id, new Set()]))
-  const beside: [string, string][] = []
-  const known = (id: string, other: string): boolean => {
-    if (headings.has(other)) return true
-    problems.push(
-      problem('unknown-concept', 'warning', `${id} names ${other}, which is not in this file.`, id),
-    )
-    return false
-  }
+  const links: Link[] = []
   for (const id of headings.keys()) {
     const statements = subjects.get(id)!
-    const others = (name: string): string[] => statements.get(SKOS + name)?.map((o) => o.value) ?? []
-    for (const o of others('broader')) if (known(id, o)) above.get(id)!.add(o)
-    for (const o of others('narrower')) if (known(id, o)) above.get(o)!.add(id)
-    for (const o of others('related')) if (known(id, o)) beside.push([id, o])
-  }
-  cutRings(above, problems)
-  for (const [id, parents] of above)
-    for (const parent of parents) {
-      headings.get(id)!.broader.push(parent)
-      headings.get(parent)!.narrower.push(id)
-    }
-  const ancestors = new Map<string, Set<string>>()
-  const up = (id: string): Set<string> => {
-    const done = ancestors.get(id)
-    if (done) return done
-    const found = new Set<string>()
-    ancestors.set(id, found)
-    for (const parent of above.get(id)!) {
-      found.add(parent)
-      for (const a of up(parent)) found.add(a)
-    }
-    return found
-  }
-  for (const [a, b] of beside) {
-    if (a === b || up(a).has(b) || up(b).has(a)) {
-      const message = `${a} and ${b} are said to be related, but one is above the other; the hierarchy is kept.`
-      problems.push(problem('S27', 'warning', message, a))
-      continue
-    }
-    for (const [from, to] of [
-      [a, b],
-      [b, a],
-    ] as const) {
-      const related = headings.get(from)!.related
-      if (!related.includes(to)) related.push(to)
-    }
-  }
-}
-
-/** Takes out, without recursion, every relation that leads from a heading back to itself. */
-function cutRings(above: Map<string, Set<string>>, problems: Problem[]): void {
-  const state = new Map<string, 'open' | 'done'>()
-  for (const start of above.keys()) {
-    if (state.has(start)) continue
-    const path: { id: string; rest: string[] }[] = [{ id: start, rest: [...above.get(start)!] }]
-    state.set(start, 'open')
-    while (path.length) {
-      const top = path[path.length - 1]!
-      const next = top.rest.pop()
-      if (next === undefined) {
-        state.set(top.id, 'done')
-        path.pop()
-      } else if (state.get(next) === 'open') {
-        above.get(top.id)!.delete(next)
-        const message = `${top.id} is below itself by way of ${next}; that relation is left out.`
-        problems.push(problem('ring', 'warning', message, top.id))
-      } else if (!state.has(next)) {
-        state.set(next, 'open')
-        path.push({ id: next, rest: [...above.get(next)!] })
+    for (const kind of ['broader', 'narrower', 'related'] as const)
+      for (const { value } of statements.get(SKOS + kind) ?? []) {
+        if (headings.has(value)) links.push({ from: id, kind, to: value })
+        else {
+          const message = `${id} names ${value}, which is not in this file.`
+          problems.push(problem('unknown-concept', 'warning', message, id))
+        }
       }
-    }
   }
+  relate(headings, links, problems)
 }
 
 function checkMappings(

@@ -1,4 +1,5 @@
 import { foldLabel } from '../base'
+import { looseKey } from './loose'
 import type { Heading, Vocabulary } from './heading'
 
 /** Why a look-up offers a heading, best first. */
@@ -26,6 +27,8 @@ export class Thesaurus {
   private readonly byId = new Map<string, Heading>()
   private readonly byName = new Map<string, Name[]>()
   private readonly names: Name[] = []
+  private lookUpWords: WordIndex | undefined
+  private looseNames: Map<string, Name[]> | undefined
   private readonly closures = new Map<string, readonly string[]>()
 
   constructor(readonly vocabulary: Vocabulary) {
@@ -115,33 +118,132 @@ export class Thesaurus {
     return this.all(this.vocabulary.headings.filter((h) => !h.broader.length).map((h) => h.id))
   }
 
+  /** Headings whose label or entry term says the same but for plural endings and little words; labels first. */
+  byLooseName(text: string): { heading: Heading; by: string; entry: boolean }[] {
+    if (!this.looseNames) {
+      this.looseNames = new Map()
+      for (const name of this.names) {
+        const key = looseKey(name.text)
+        const known = this.looseNames.get(key)
+        if (known) known.push(name)
+        else this.looseNames.set(key, [name])
+      }
+    }
+    const found = new Map<string, { heading: Heading; by: string; entry: boolean }>()
+    const key = looseKey(text)
+    const names = key ? (this.looseNames.get(key) ?? []) : []
+    for (const { heading, text: by, entry } of [...names].sort((a, b) => Number(a.entry) - Number(b.entry)))
+      if (!found.has(heading.id)) found.set(heading.id, { heading, by, entry })
+    return [...found.values()]
+  }
+
   /**
    * Headings for what a person typed, best first: the label itself, an entry term, all its words in any order (each
-   * begun, at least), then parts of words. Nothing typed finds nothing.
+   * begun, at least), then parts of words. Nothing typed finds nothing. Words are found through an index, so that a
+   * vocabulary of thirty thousand headings answers within a keystroke.
    */
   lookUp(text: string, most = 20): LookUp[] {
     const folded = foldLabel(text)
     if (!folded) return []
+    this.lookUpWords ??= new WordIndex(this.names)
     const asked = folded.split(' ')
-    const best = new Map<string, LookUp & { rank: number }>()
-    for (const name of this.names) {
-      const kind = nameMatch(name, folded, asked)
-      if (!kind) continue
+    const best = new Map<string, Ranked>()
+    const offer = (name: Name, kind: MatchKind): void => {
       const rank = KIND_RANK[kind] * 1000 + name.words.length * 10 + (name.entry ? 1 : 0)
       const known = best.get(name.heading.id)
-      if (!known || rank < known.rank)
-        best.set(name.heading.id, { heading: name.heading, kind, by: name.text, rank })
+      if (!known || rank < known.rank) best.set(name.heading.id, { name, kind, rank })
     }
-    return [...best.values()]
-      .sort((a, b) => a.rank - b.rank || (a.heading.label < b.heading.label ? -1 : 1))
-      .slice(0, most)
-      .map(({ heading, kind, by }) => ({ heading, kind, by }))
+    for (const n of this.lookUpWords.begun(asked)) {
+      const name = this.names[n]!
+      offer(name, name.folded === folded ? (name.entry ? 'entry term' : 'label') : 'words')
+    }
+    // Parts of words stand last in any case: they are looked for only while there is room.
+    if (best.size < most && folded.length >= 3)
+      for (const n of this.lookUpWords.holding(asked)) {
+        const name = this.names[n]!
+        if (!best.has(name.heading.id) || best.get(name.heading.id)!.kind === 'part of a word')
+          offer(name, 'part of a word')
+      }
+    return firstOf([...best.values()], most).map(({ name, kind }) => ({
+      heading: name.heading,
+      kind,
+      by: name.text,
+    }))
   }
 }
 
-function nameMatch(name: Name, folded: string, asked: string[]): MatchKind | undefined {
-  if (name.folded === folded) return name.entry ? 'entry term' : 'label'
-  if (asked.every((a) => name.words.some((w) => w.startsWith(a)))) return 'words'
-  if (folded.length >= 3 && asked.every((a) => name.folded.includes(a))) return 'part of a word'
-  return undefined
+interface Ranked {
+  name: Name
+  kind: MatchKind
+  rank: number
+}
+
+const before = (a: Ranked, b: Ranked): boolean =>
+  a.rank !== b.rank ? a.rank < b.rank : a.name.heading.label < b.name.heading.label
+
+/** The first `most` in order, without sorting the rest: one letter may offer half a vocabulary. */
+function firstOf(all: readonly Ranked[], most: number): Ranked[] {
+  const first: Ranked[] = []
+  for (const one of all) {
+    if (first.length === most && !before(one, first[most - 1]!)) continue
+    let at = first.length
+    while (at > 0 && before(one, first[at - 1]!)) at--
+    first.splice(at, 0, one)
+    if (first.length > most) first.pop()
+  }
+  return first
+}
+
+/** The words of names in alphabetical order, each with the numbers of the names that have it. */
+class WordIndex {
+  private readonly words: string[]
+  private readonly names: number[][]
+
+  constructor(names: readonly Name[]) {
+    const byWord = new Map<string, number[]>()
+    names.forEach((name, n) => {
+      for (const word of new Set(name.words)) {
+        const known = byWord.get(word)
+        if (known) known.push(n)
+        else byWord.set(word, [n])
+      }
+    })
+    this.words = [...byWord.keys()].sort()
+    this.names = this.words.map((word) => byWord.get(word)!)
+  }
+
+  /** Names in which each of these words is begun by some word. */
+  begun(asked: readonly string[]): Set<number> {
+    return this.allOf(asked, (word) => {
+      const found: number[] = []
+      let low = 0
+      let high = this.words.length
+      while (low < high) {
+        const middle = (low + high) >>> 1
+        if (this.words[middle]! < word) low = middle + 1
+        else high = middle
+      }
+      for (let w = low; w < this.words.length && this.words[w]!.startsWith(word); w++)
+        for (const n of this.names[w]!) found.push(n)
+      return found
+    })
+  }
+
+  /** Names in which each of these stands within some word. */
+  holding(asked: readonly string[]): Set<number> {
+    return this.allOf(asked, (part) =>
+      this.words.flatMap((word, w) => (word.includes(part) ? this.names[w]! : [])),
+    )
+  }
+
+  private allOf(asked: readonly string[], find: (word: string) => number[]): Set<number> {
+    let common: Set<number> | undefined
+    for (const word of asked) {
+      const found = new Set(find(word))
+      if (!common) common = found
+      else for (const n of common) if (!found.has(n)) common.delete(n)
+      if (!common.size) break
+    }
+    return common ?? new Set()
+  }
 }

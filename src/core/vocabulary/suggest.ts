@@ -1,0 +1,72 @@
+import type { Heading } from './heading'
+import { looseKey } from './loose'
+import type { Thesaurus } from './thesaurus'
+
+/** Words that say nothing by themselves: a phrase of the question neither begins nor ends with one. */
+const STOP = new Set(
+  `a an the and or not of in on at to for from by with within between among into about against as is are was were be
+   been being do does did done have has had having can could may might will would shall should must how what which
+   who whom whose when where why whether that this these those it its they their them there than then so such no nor
+   more most less least very much many any all each both few other some own same bear bears relate relates related
+   affect affects effect effects influence influences impact impacts role use uses using used extent experience
+   experiences we our us i you he she his her if while during`.split(/\s+/),
+)
+
+/** A stretch of the question that may stand for an idea, in UTF-16 units. */
+export interface QuestionPhrase {
+  text: string
+  start: number
+  end: number
+}
+
+/** A phrase of the question that leads to a heading, by its label or an entry term. */
+export interface QuestionSuggestion extends QuestionPhrase {
+  headings: { heading: Heading; by: string; entry: boolean }[]
+}
+
+const MOST_WORDS = 5
+
+/**
+ * The phrases of a question, longest first from every place: runs of up to five words that neither begin nor end with
+ * a stop word and cross no comma, full stop or the like. A possessive ending is not part of a phrase.
+ */
+export function phrasesIn(question: string): QuestionPhrase[] {
+  const words = [...question.matchAll(/[\p{L}\p{N}]+/gu)].map((m) => ({
+    start: m.index,
+    end: m.index + m[0].length,
+    stop: STOP.has(m[0].toLowerCase()),
+  }))
+  const joins = (from: number, to: number): boolean =>
+    /^[\s\p{Pd}’'/]*$/u.test(question.slice(words[from]!.end, words[to]!.start))
+  const found: QuestionPhrase[] = []
+  words.forEach((first, i) => {
+    if (first.stop) return
+    let reach = i
+    while (reach + 1 < words.length && reach - i + 1 < MOST_WORDS && joins(reach, reach + 1)) reach++
+    for (let last = reach; last >= i; last--) {
+      const end = words[last]!
+      if (!end.stop)
+        found.push({ text: question.slice(first.start, end.end), start: first.start, end: end.end })
+    }
+  })
+  return found
+}
+
+/**
+ * Phrases of the question that lead to headings of a vocabulary, in the order of the question. Of two phrases that
+ * overlap and lead to the same heading only the longer is kept. An empty question gives none.
+ */
+export function suggestFromQuestion(question: string, thesaurus: Thesaurus): QuestionSuggestion[] {
+  const found: QuestionSuggestion[] = []
+  for (const phrase of phrasesIn(question)) {
+    const inside = found.filter((f) => f.start < phrase.end && f.end > phrase.start)
+    const headings = thesaurus
+      .byLooseName(phrase.text)
+      .filter(({ heading }) => !inside.some((f) => f.headings.some((h) => h.heading.id === heading.id)))
+    if (headings.length) found.push({ ...phrase, headings })
+  }
+  return found.sort((a, b) => a.start - b.start || b.end - a.end)
+}
+
+/** The words of a phrase that count, as one key: "primary schools" and "Primary school" have the same. */
+export const phraseKey = looseKey
