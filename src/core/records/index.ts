@@ -1,3 +1,7 @@
 export { Rec, emptyRecord, toDocument, whereFrom, whoAndWhen } from './record'
 export { readRis, type RisRead } from './formats/ris'
 export { writeRis } from './formats/ris-write'
+export { doiIn, doisIn, orcidCheck, readOrcid } from './identifiers'
+export { readReference, type ReferenceParts } from './reference'
+export { readPasted, type Pasted, type PastedForm } from './paste'
+export { findRecord, recordFinder, type RecordFinder } from './find'
