@@ -6,7 +6,7 @@ interface PlanConcept {
   id: string
   essential: boolean
 }
-interface PlanTerm {
+export interface PlanTerm {
   conceptId: string
   sourceId: string
   kind: 'text' | 'heading' | 'class' | 'named'
@@ -58,10 +58,12 @@ export function draftStrategy(plan: Plan, sourceId: string, source: DraftSource)
     const own = plan.terms.filter((t) => t.conceptId === concept.id && t.status === 'in use')
     const add = (text: string): number => lines.push({ text, conceptId: concept.id, limits: [] })
     const parts: number[] = []
-    const words = own
-      .filter((t) => t.kind === 'text' || t.kind === 'named')
-      .flatMap((t) => termExpression(t) ?? [])
-    if (words.length) parts.push(add(print(inFields(['text'], or(...words)))))
+    const all = (kind: PlanTerm['kind']): Expr[] =>
+      own.filter((t) => t.kind === kind).flatMap((t) => termExpression(t) ?? [])
+    // Names carry their own fields; words are looked for in title, abstract and keywords.
+    const words = all('text')
+    const said = [...(words.length ? [inFields(['text'], or(...words))] : []), ...all('named')]
+    if (said.length) parts.push(add(print(or(...said))))
     const headings = own
       .filter((t) => (t.kind === 'heading' || t.kind === 'class') && t.sourceId === sourceId && hasVocabulary)
       .flatMap((t) => termExpression(t) ?? [])

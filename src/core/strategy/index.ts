@@ -1,5 +1,23 @@
 export { renumberText, toRanges } from './references'
 export { lineKeys, dependants, type LineLike } from './keys'
-export { draftStrategy, termExpression, type DraftLine, type DraftSource, type Plan } from './draft'
+export {
+  draftStrategy,
+  termExpression,
+  type DraftLine,
+  type DraftSource,
+  type Plan,
+  type PlanTerm,
+} from './draft'
 export { runStrategy, writtenOut, type LineResult, type SearchSource } from './run'
 export { habitsOf, searchAsTyped, singular, withoutStopWords, type TypedAnswer } from './as-typed'
+export * from './words'
+export {
+  harvestSource,
+  rankHarvest,
+  type Harvested,
+  type HarvestKind,
+  type HarvestRecord,
+  type SourceHarvest,
+} from './harvest'
+export { nameForms, namedText, NAMED_FIELDS, type NamedSort } from './named'
+export { planAgainstRun, type Unplanned, type Unused } from './plan-against-run'
