@@ -88,7 +88,7 @@ module.exports = {
       from: { path: '^src/(standins|store|workers|features|app|cli)/' },
       to: {
         path: '^src/core/[^/]+/',
-        pathNot: '^src/core/[^/]+/index\\.ts$|^src/core/account/documents/word\\.ts$',
+        pathNot: '^src/core/[^/]+/index\\.ts$|^src/core/account/documents/(word|worksheet-word)\\.ts$',
       },
     },
     {

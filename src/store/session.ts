@@ -1,6 +1,7 @@
 import { create } from 'zustand'
 import { digestOf } from '@/core/base'
 import {
+  blobOf,
   fold,
   openPackage,
   packReview,
@@ -220,11 +221,20 @@ export const commitEdit = (key: string, command: Command): Promise<void> =>
 
 export const discardEdit = (key: string): Promise<void> => file?.discard(key) ?? Promise.resolve()
 
-/** Lays records beside the journal and gives their digest. */
-export async function keepRecords(records: readonly Rec[]): Promise<string> {
-  const bytes = new TextEncoder().encode(JSON.stringify(records))
+/** Lays bytes beside the journal, unchanged, and gives their digest. */
+export async function keepBytes(bytes: Uint8Array): Promise<string> {
   const digest = digestOf(bytes)
   await (await db()).put('blobs', { digest, bytes })
+  return digest
+}
+
+/** What lies beside the journal under a digest; undefined where this browser does not have it. */
+export const bytesOf = async (digest: string): Promise<Uint8Array | undefined> =>
+  (await (await db()).get('blobs', digest))?.bytes
+
+/** Lays records beside the journal and gives their digest. */
+export async function keepRecords(records: readonly Rec[]): Promise<string> {
+  const digest = await keepBytes(new TextEncoder().encode(JSON.stringify(records)))
   recordsByDigest.set(digest, [...records])
   return digest
 }
@@ -236,7 +246,7 @@ export async function packOpenReview(): Promise<Uint8Array> {
   const opened = await db()
   const blobs = new Map<string, Uint8Array>()
   for (const e of entries) {
-    const digest = e.kind === 'records.import' ? (e.payload as Import).digest : undefined
+    const digest = blobOf(e)
     const blob = digest && (await opened.get('blobs', digest))
     if (blob) blobs.set(blob.digest, blob.bytes)
   }

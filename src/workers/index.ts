@@ -1,12 +1,36 @@
 import { wrap, type Remote } from 'comlink'
 import type { SearchDesk } from './search-desk'
+import type { VocabularyDesk } from './vocabulary-desk'
+import type { WordDesk } from './word-desk'
 
-export type { Counted, LineAnswer, Neighbourhood, Offer, Said } from './search-desk'
+export type { LineAnswer, Said } from './search-desk'
+export type {
+  Counted,
+  Examined,
+  Match,
+  Neighbourhood,
+  Offer,
+  SuggestedHeading,
+  Suggestion,
+  TreeRow,
+} from './vocabulary-desk'
+export type { ConceptTerms, HarvestOffer, Weighed, WeighedSense, Weight, WordReport } from './word-desk'
 
-let desk: Remote<SearchDesk> | undefined
+interface Desks {
+  search: SearchDesk
+  vocabularies: VocabularyDesk
+  words: WordDesk
+}
+
+let desks: Remote<Desks> | undefined
 
 /** The worker in which all searching is done; started when it is first asked. */
-export function searchDesk(): Remote<SearchDesk> {
-  desk ??= wrap<SearchDesk>(new Worker(new URL('./search.worker.ts', import.meta.url), { type: 'module' }))
-  return desk
+function worker(): Remote<Desks> {
+  desks ??= wrap<Desks>(new Worker(new URL('./search.worker.ts', import.meta.url), { type: 'module' }))
+  return desks
 }
+
+export const searchDesk = (): Remote<SearchDesk> => worker().search as unknown as Remote<SearchDesk>
+export const vocabularyDesk = (): Remote<VocabularyDesk> =>
+  worker().vocabularies as unknown as Remote<VocabularyDesk>
+export const wordDesk = (): Remote<WordDesk> => worker().words as unknown as Remote<WordDesk>

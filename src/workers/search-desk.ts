@@ -1,11 +1,10 @@
-import { gunzipSync, strFromU8 } from 'fflate'
 import { hasErrors, type Problem } from '@/core/base'
 import { printFor, type Loss } from '@/core/profile'
 import { parse } from '@/core/query'
-import { Rec } from '@/core/records'
+import type { Rec } from '@/core/records'
 import { runStrategy, searchAsTyped, writtenOut, type LineLike } from '@/core/strategy'
-import { readSkos, type Heading, type MatchKind } from '@/core/vocabulary'
-import { LATEST, openStandin, recordsFile, standin, vocabularyFile, type OpenStandin } from '@/standins'
+import type { OpenStandin } from '@/standins'
+import type { OpenSources } from './open-sources'
 
 export interface LineAnswer {
   id: string
@@ -22,43 +21,12 @@ export interface Said {
   losses: Loss[]
 }
 
-/** A heading as the vocabulary reader shows it: with how many records have it, alone and with all below. */
-export interface Counted {
-  id: string
-  label: string
-  alone: number
-  withNarrower: number
-}
-
-export interface Neighbourhood {
-  heading: Heading
-  main: number
-  counted: Counted
-  broader: Counted[]
-  narrower: Counted[]
-  related: Counted[]
-  /** How many headings stand below, at any depth. */
-  below: number
-}
-
-export interface Offer extends Counted {
-  kind: MatchKind
-  by: string
-}
-
-/** What the search worker answers. One desk holds all stand-ins that were asked for. */
+/** Runs lines, counts, and hands out records. */
 export class SearchDesk {
-  private readonly open = new Map<string, Promise<OpenStandin>>()
+  constructor(private readonly sources: OpenSources) {}
 
   private source(id: string): Promise<OpenStandin> {
-    let source = this.open.get(id)
-    if (!source) {
-      source = load(id)
-      this.open.set(id, source)
-      // A failed load is tried again when it is next asked for.
-      source.catch(() => this.open.delete(id))
-    }
-    return source
+    return this.sources.source(id)
   }
 
   async size(id: string): Promise<number> {
@@ -111,72 +79,4 @@ export class SearchDesk {
     )
     return searchAsTyped(source.index, said.text, source.profile, source.options).docs?.length
   }
-
-  async lookUp(sourceId: string, text: string): Promise<Offer[]> {
-    const source = await this.source(sourceId)
-    return (source.thesaurus?.lookUp(text, 12) ?? []).map(({ heading, kind, by }) => ({
-      ...counted(source, heading),
-      kind,
-      by,
-    }))
-  }
-
-  async tops(sourceId: string): Promise<Counted[]> {
-    const source = await this.source(sourceId)
-    return source.thesaurus?.tops().map((h) => counted(source, h)) ?? []
-  }
-
-  async neighbourhood(sourceId: string, id: string): Promise<Neighbourhood | undefined> {
-    const source = await this.source(sourceId)
-    const { thesaurus } = source
-    const heading = thesaurus?.heading(id)
-    if (!thesaurus || !heading) return undefined
-    const all = (ids: string[]): Counted[] => thesaurus.all(ids).map((h) => counted(source, h))
-    return {
-      heading,
-      main: source.index.headingDocs(thesaurus.foldedLabels(heading.label, false)!, true).length,
-      counted: counted(source, heading),
-      broader: all(heading.broader),
-      narrower: all(heading.narrower),
-      related: all(heading.related),
-      below: thesaurus.withNarrower(heading).length - 1,
-    }
-  }
-
-  /** Folded labels a heading stands for, for marking records; undefined if there is none of this label. */
-  async foldedLabels(
-    sourceId: string,
-    label: string,
-    below: boolean,
-  ): Promise<readonly string[] | undefined> {
-    return (await this.source(sourceId)).thesaurus?.foldedLabels(label, below)
-  }
-}
-
-function counted(source: OpenStandin, heading: Heading): Counted {
-  const docs = (below: boolean): number =>
-    source.index.headingDocs(source.thesaurus!.foldedLabels(heading.label, below)!, false).length
-  return { id: heading.id, label: heading.label, alone: docs(false), withNarrower: docs(true) }
-}
-
-async function load(id: string): Promise<OpenStandin> {
-  const info = standin(id)
-  if (!info) throw new Error(`There is no stand-in "${id}".`)
-  const vocabulary = vocabularyFile(info)
-  const [records, turtle] = await Promise.all([
-    fetchBytes(`/data/${recordsFile(info, LATEST)}`),
-    vocabulary ? fetchBytes(`/data/${vocabulary}`) : undefined,
-  ])
-  const read = turtle && readSkos(strFromU8(turtle))
-  if (read && !read.ok) throw new Error(read.problems.map((p) => p.message).join(' '))
-  return openStandin(info, LATEST, JSON.parse(strFromU8(gunzipSync(records))) as Rec[], read?.value)
-}
-
-async function fetchBytes(url: string): Promise<Uint8Array> {
-  const answer = await fetch(url)
-  if (!answer.ok)
-    throw new Error(
-      `${url} could not be read (${answer.status}). Start Luvren again with "npm run demo", which builds it.`,
-    )
-  return new Uint8Array(await answer.arrayBuffer())
 }

@@ -1,4 +1,12 @@
 import { expose } from 'comlink'
+import { OpenSources } from './open-sources'
 import { SearchDesk } from './search-desk'
+import { VocabularyDesk } from './vocabulary-desk'
+import { WordDesk } from './word-desk'
 
-expose(new SearchDesk())
+const sources = new OpenSources()
+expose({
+  search: new SearchDesk(sources),
+  vocabularies: new VocabularyDesk(sources),
+  words: new WordDesk(sources),
+})

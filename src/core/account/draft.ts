@@ -60,6 +60,13 @@ function question({ review }: FactContext, say: Say): string[] {
     )
   }
   second.push(...review.limits.map((planned) => limitSentence(planned, say)))
+  if (review.knownItems.length)
+    second.push(
+      say(
+        'Before searching we named {known} that a good search had to find.',
+        'Before searching, {known} were named that a good search had to find.',
+      ),
+    )
   return [first.join(' '), second.join(' ')]
 }
 
@@ -93,7 +100,8 @@ function limitSentence({ id, limit, reason }: PlannedLimit, say: Say): string {
 
 function sources({ review, source }: FactContext, say: Say): string[] {
   const databases = review.sources.filter((s) => s.kind === 'database')
-  if (!databases.length) return []
+  const others = review.sources.filter((s) => s.kind !== 'database').map((s) => otherSource(s, say))
+  if (!databases.length) return [others.join(' ')]
   const names = listed(databases.map(named))
   const sentences = [
     databases.length === 1
@@ -107,12 +115,28 @@ function sources({ review, source }: FactContext, say: Say): string[] {
         ? 'It indexes records with headings of a thesaurus of its own.'
         : `${listed(indexed.map(named))} ${indexed.length === 1 ? 'indexes records with headings of a thesaurus of its' : 'index records with headings of thesauri of their'} own.`,
     )
+  for (const s of databases) {
+    const where = [
+      ...(s.platform ? [`is reached through {source.platform:${s.id}}`] : []),
+      ...(s.coverage ? [`covers {source.coverage:${s.id}}`] : []),
+    ]
+    if (where.length) sentences.push(`${named(s)} ${listed(where)}.`)
+  }
   for (const s of databases)
     if (s.why) sentences.push(`${named(s)} was chosen because ${s.why.replace(/\.$/, '')}.`)
   for (const s of databases)
     if (review.runs.some((r) => r.sourceId === s.id))
       sentences.push(`${named(s)} ({source.release:${s.id}}) was searched on {source.searched:${s.id}}.`)
-  return [sentences.join(' ')]
+  return [sentences.join(' '), others.join(' ')]
+}
+
+/** What is planned beside the databases; that it was done is for its own stage to say. */
+function otherSource(s: Source, say: Say): string {
+  const because = s.why ? `, because ${s.why.replace(/^because\s+/i, '').replace(/\.$/, '')}` : ''
+  return say(
+    `Beyond databases we planned to use ${named(s)}${because}.`,
+    `Beyond databases, ${named(s)} was to be used${because}.`,
+  )
 }
 
 const named = (s: Source): string => `{source.name:${s.id}}`
@@ -135,9 +159,21 @@ function terms({ review }: FactContext, say: Say): string[] {
         const count = own.filter((t) => t.sourceId === s.id && t.kind === 'heading').length
         return `the ${count === 1 ? 'heading' : 'headings'} {terms.headings:${concept.id}/${s.id}} of ${named(s)}`
       })
-    if (words.length || headings.length)
-      sentences.push(`For {concept.name:${concept.id}} these were ${listed([...words, ...headings])}.`)
+    const names = own.some((t) => t.kind === 'named') ? [`the names {terms.names:${concept.id}}`] : []
+    const said = [...words, ...headings, ...names]
+    if (said.length) sentences.push(`For {concept.name:${concept.id}} these were ${listed(said)}.`)
   }
+  for (const gap of review.gaps) {
+    const at = review.sources.find((s) => s.id === gap.sourceId)
+    if (at) sentences.push(`The vocabulary of ${named(at)} has no heading for {gap.about:${gap.id}}.`)
+  }
+  if (review.terms.some((t) => t.status === 'dropped'))
+    sentences.push(
+      say(
+        'We tried and dropped {terms.dropped} more; the reasons are kept with the terms.',
+        '{terms.dropped} more were tried and dropped; the reasons are kept with the terms.',
+      ),
+    )
   return [sentences.join(' ')]
 }
 

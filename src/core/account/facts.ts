@@ -114,6 +114,17 @@ function hitsOf(
   }
 }
 
+function sourceText(c: FactContext, id: string, key: 'platform' | 'coverage'): ReturnType<Reader> {
+  const text = c.review.sources.find((s) => s.id === id)?.[key]
+  return {
+    text: text || MISSING,
+    missing: !text,
+    stage: 'question',
+    anchor: `source:${id}`,
+    from: `what was noted of ${nameOf(c, id)}`,
+  }
+}
+
 const identified = (c: FactContext): number => c.review.imports.reduce((n, i) => n + i.count, 0)
 
 /** One reader for each kind of fact; `ref` is its name, with what it is about behind a colon. */
@@ -174,6 +185,15 @@ const READERS: Record<string, Reader> = {
     anchor: `source:${id}`,
     from: 'the sources of the plan',
   }),
+  'source.platform': (c, id) => sourceText(c, id, 'platform'),
+  'source.coverage': (c, id) => sourceText(c, id, 'coverage'),
+  known: (c) => ({
+    text: plural(c.review.knownItems.length, 'known item'),
+    missing: !c.review.knownItems.length,
+    stage: 'question',
+    anchor: 'known',
+    from: 'the known items of the plan',
+  }),
   'source.release': (c, id) => {
     const about = c.source(id)
     return {
@@ -216,6 +236,32 @@ const READERS: Record<string, Reader> = {
   'terms.count': (c) => {
     const used = c.review.terms.filter((t) => t.status === 'in use')
     return { text: plural(used.length, 'term'), missing: !used.length, stage: 'terms', from: 'the term grid' }
+  },
+  'terms.dropped': (c) => {
+    const n = c.review.terms.filter((t) => t.status === 'dropped').length
+    return { text: thousands(n), missing: !n, stage: 'terms', from: 'the terms dropped in the grid' }
+  },
+  'terms.names': (c, id) => {
+    const names = c.review.terms
+      .filter((t) => t.conceptId === id && t.kind === 'named' && t.status === 'in use')
+      .map((t) => t.named?.name ?? t.expression)
+    return {
+      text: listed(names) || MISSING,
+      missing: !names.length,
+      stage: 'terms',
+      anchor: `concept:${id}`,
+      from: 'the names in the term grid',
+    }
+  },
+  'gap.about': (c, id) => {
+    const gap = c.review.gaps.find((g) => g.id === id)
+    return {
+      text: gap?.about ?? MISSING,
+      missing: !gap,
+      stage: 'terms',
+      anchor: `concept:${gap?.conceptId ?? ''}`,
+      from: 'what a vocabulary was searched for in vain',
+    }
   },
   'terms.words': (c, id) => {
     const words = c.review.terms

@@ -13,3 +13,12 @@ export {
 export { draftAccount } from './draft'
 export { toMarkdown, type FactWords } from './documents/markdown'
 export { courseFigures, type CourseFigure } from './course'
+export {
+  gridCsv,
+  termWords,
+  worksheet,
+  worksheetMarkdown,
+  type SheetPart,
+  type SheetTable,
+  type Worksheet,
+} from './documents/grid'

@@ -15,3 +15,19 @@ export function limitAs(limit: LimitValue, profile: Profile): LimitValue | undef
   const own = profile.limits[limit.kind]
   return own && (own.as ?? limit)
 }
+
+export interface LimitHonour {
+  state: LimitState
+  /** How, in a few words: what stands in, where it is set, or that there is nothing. */
+  how: string
+}
+
+/** How a database would honour a limit that is planned, in words to be shown beside the plan. */
+export function limitHonour(kind: LimitKind, profile: Profile): LimitHonour {
+  const state = limitState(kind, profile)
+  const own = profile.limits[kind]
+  if (!own) return { state, how: `no limit by ${kind}; read for it, or do without` }
+  if (own.standIn) return { state, how: `stood in for by ${own.standIn}` }
+  if (own.onScreen) return { state, how: `set on the screen: ${own.onScreen}` }
+  return { state, how: 'as planned' }
+}

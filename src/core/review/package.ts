@@ -65,6 +65,13 @@ function crate(names: string[], title: string, entries: readonly Entry[]): objec
   }
 }
 
+/** The digest of the bulk data that an entry refers to, if it does. */
+export function blobOf(entry: Pick<Entry, 'kind' | 'payload'>): string | undefined {
+  return entry.kind === 'records.import' || entry.kind === 'vocabulary.import'
+    ? (entry.payload as { digest?: string }).digest
+    : undefined
+}
+
 /**
  * Opens a package and checks it whole: every file against the manifest, every entry against the chain. What is wrong
  * is named with its place; a package that does not check out is not opened.
@@ -132,13 +139,13 @@ export function openPackage(bytes: Uint8Array): Result<Packed> {
     blobs.set(digest, content)
   }
   for (const e of entries) {
-    const digest = e.kind === 'records.import' ? (e.payload as { digest?: string }).digest : undefined
+    const digest = blobOf(e)
     if (digest && !blobs.has(digest))
       problems.push(
         problem(
           'blob-missing',
           'error',
-          `The records of entry ${e.seq} are not in the package.`,
+          `What entry ${e.seq} brought in is not in the package.`,
           `entry ${e.seq}`,
         ),
       )

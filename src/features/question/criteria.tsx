@@ -5,6 +5,9 @@ import { act, newId } from '@/store/session'
 import { useStaged } from '@/store/use-staged'
 import { TextLine } from '@/ui/text-line'
 
+export const askCriterion = (): Promise<void> =>
+  act('criterion.set', { id: newId(), text: '', pass: 'broad', sense: 'in' })
+
 /** Criteria as questions that are asked of each record. */
 export function CriteriaPlan({ review }: { review: Review }) {
   return (
@@ -15,16 +18,12 @@ export function CriteriaPlan({ review }: { review: Review }) {
       ))}
       {!review.criteria.length && (
         <p className="empty">
-          Questions that can be answered with yes or no from a title and an abstract: they stand beside each
-          record in Selection.
+          Questions that can be answered with yes or no: in the broad pass from a title and an abstract, in
+          the close pass from the full text. They stand beside each record in Selection.
         </p>
       )}
-      <Button
-        size="small"
-        style={{ marginTop: 8 }}
-        onClick={() => void act('criterion.set', { id: newId(), text: '', pass: 'broad', sense: 'in' })}
-      >
-        Ask a question
+      <Button size="small" style={{ marginTop: 8 }} onClick={() => void askCriterion()}>
+        Ask a question<kbd>Q</kbd>
       </Button>
     </section>
   )
@@ -35,16 +34,9 @@ function CriterionRow({ criterion, number }: { criterion: Criterion; number: num
     kind: 'criterion.set',
     payload: { ...criterion, text: value },
   }))
+  const { pass, sense } = criterion
   return (
-    <div
-      style={{
-        display: 'grid',
-        gridTemplateColumns: '14px minmax(0, 1fr) 96px 20px',
-        gap: 8,
-        fontSize: 13.5,
-        padding: '2px 0',
-      }}
-    >
+    <div className="criterion">
       <span className="sub">{number}</span>
       <TextLine
         aria-label={`Criterion ${number}`}
@@ -54,20 +46,19 @@ function CriterionRow({ criterion, number }: { criterion: Criterion; number: num
       />
       <button
         className="plain link sub"
-        title="When is it asked, and does a yes mean in or out?"
-        onClick={() => {
-          const next = (
-            {
-              'broad in': ['broad', 'out'],
-              'broad out': ['close', 'in'],
-              'close in': ['close', 'out'],
-              'close out': ['broad', 'in'],
-            } as const
-          )[`${criterion.pass} ${criterion.sense}`]
-          void act('criterion.set', { ...criterion, pass: next[0], sense: next[1] })
-        }}
+        title="Asked of title and abstract (broad pass) or of the full text (close pass)"
+        onClick={() =>
+          void act('criterion.set', { ...criterion, pass: pass === 'broad' ? 'close' : 'broad' })
+        }
       >
-        {criterion.pass}, yes is {criterion.sense}
+        {pass} pass
+      </button>
+      <button
+        className="plain link sub"
+        title="Does a yes keep the record in, or leave it out?"
+        onClick={() => void act('criterion.set', { ...criterion, sense: sense === 'in' ? 'out' : 'in' })}
+      >
+        yes is {sense}
       </button>
       <button
         className="plain remove"

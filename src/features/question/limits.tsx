@@ -1,63 +1,50 @@
 'use client'
-import { Button, Dropdown, InputNumber, Select } from 'antd'
-import { languageName, type LimitValue } from '@/core/query'
+import { Button, Dropdown } from 'antd'
+import { listed } from '@/core/base'
+import { limitHonour, type LimitState } from '@/core/profile'
+import type { LimitKind } from '@/core/query'
 import type { PlannedLimit, Review } from '@/core/review'
 import { act, newId } from '@/store/session'
+import type { SourceInfo } from '@/store/source-info'
 import { useStaged } from '@/store/use-staged'
 import { TextLine } from '@/ui/text-line'
+import { LimitValueEdit, NEW_LIMITS } from './limit-value'
 
-const THIS_YEAR = new Date().getFullYear()
-
-const NEW: { label: string; limit: LimitValue }[] = [
-  { label: 'Years', limit: { kind: 'years', from: THIS_YEAR - 9, to: THIS_YEAR } },
-  { label: 'Language', limit: { kind: 'language', values: ['en'] } },
-  {
-    label: 'Document type',
-    limit: { kind: 'document type', values: ['journal article', 'conference paper'] },
-  },
-  { label: 'Peer reviewed', limit: { kind: 'peer reviewed' } },
-]
-
-const LANGUAGES = ['en', 'de', 'es', 'fr', 'it', 'pt'].map((value) => ({ value, label: languageName(value) }))
-const TYPES = ['journal article', 'conference paper', 'magazine article', 'report', 'thesis'].map(
-  (value) => ({ value }),
-)
-
-/** The limits that are planned, each with its reason. */
-export function LimitsPlan({ review }: { review: Review }) {
-  const free = NEW.filter((n) => !review.limits.some((l) => l.limit.kind === n.limit.kind))
+/** The limits that are planned, each with its reason and with what each source can make of it. */
+export function LimitsPlan({ review, sources }: { review: Review; sources: readonly SourceInfo[] }) {
+  const free = NEW_LIMITS.filter(
+    (n) => n.limit.kind === 'other' || !review.limits.some((l) => l.limit.kind === n.limit.kind),
+  )
   return (
     <section aria-labelledby="limits-head">
       <h2 id="limits-head">Limits, and why</h2>
       {review.limits.map((l) => (
-        <LimitRow key={l.id} planned={l} />
+        <LimitRow key={l.id} planned={l} sources={sources} />
       ))}
       {!review.limits.length && (
         <p className="empty">
           No limits yet. Each one will ask for its reason, because the methods section must give it.
         </p>
       )}
-      {free.length > 0 && (
-        <Dropdown
-          trigger={['click']}
-          menu={{
-            items: free.map((n) => ({ key: n.label, label: n.label })),
-            onClick: ({ key }) => {
-              const chosen = NEW.find((n) => n.label === key)
-              if (chosen) void act('limit.set', { id: newId(), limit: chosen.limit, reason: '' })
-            },
-          }}
-        >
-          <Button size="small" style={{ marginTop: 8 }}>
-            Plan a limit
-          </Button>
-        </Dropdown>
-      )}
+      <Dropdown
+        trigger={['click']}
+        menu={{
+          items: free.map((n) => ({ key: n.label, label: n.label })),
+          onClick: ({ key }) => {
+            const chosen = NEW_LIMITS.find((n) => n.label === key)
+            if (chosen) void act('limit.set', { id: newId(), limit: chosen.limit, reason: '' })
+          },
+        }}
+      >
+        <Button size="small" style={{ marginTop: 8 }} id="plan-limit">
+          Plan a limit<kbd>L</kbd>
+        </Button>
+      </Dropdown>
     </section>
   )
 }
 
-function LimitRow({ planned }: { planned: PlannedLimit }) {
+function LimitRow({ planned, sources }: { planned: PlannedLimit; sources: readonly SourceInfo[] }) {
   const reason = useStaged(`limit-reason-${planned.id}`, planned.reason, (text) => ({
     kind: 'limit.set',
     payload: { ...planned, reason: text },
@@ -81,47 +68,40 @@ function LimitRow({ planned }: { planned: PlannedLimit }) {
       >
         ×
       </button>
+      <Honour kind={planned.limit.kind} sources={sources} />
     </div>
   )
 }
 
-function LimitValueEdit({ limit, change }: { limit: LimitValue; change: (limit: LimitValue) => void }) {
-  if (limit.kind === 'years') {
-    const year = (key: 'from' | 'to', label: string) => (
-      <InputNumber
-        size="small"
-        variant="borderless"
-        controls={false}
-        style={{ width: 46 }}
-        min={1000}
-        max={9999}
-        aria-label={label}
-        value={limit[key] ?? null}
-        onChange={(value) => {
-          const { [key]: _old, ...rest } = limit
-          if (value === null) change(rest as LimitValue)
-          else if (value >= 1000) change({ ...limit, [key]: value })
-        }}
-      />
-    )
-    return (
-      <b>
-        Years {year('from', 'First year')}–{year('to', 'Last year')}
-      </b>
-    )
-  }
-  if (limit.kind === 'language' || limit.kind === 'document type')
-    return (
-      <Select
-        mode="multiple"
-        size="small"
-        variant="borderless"
-        style={{ width: '100%' }}
-        aria-label={limit.kind}
-        value={limit.values}
-        options={limit.kind === 'language' ? LANGUAGES : TYPES}
-        onChange={(values: string[]) => values.length && change({ ...limit, values })}
-      />
-    )
-  return <b>{limit.kind.replace(/^./, (c) => c.toUpperCase())}</b>
+const SAID: Record<LimitState, string> = {
+  exact: 'exact in',
+  'stood in': 'stood in for in',
+  'not available': 'not to be had in',
+}
+
+/** How each source can honour a limit: exactly, by something that stands in for it, or not at all. */
+function Honour({ kind, sources }: { kind: LimitKind; sources: readonly SourceInfo[] }) {
+  const known = sources.flatMap((s) =>
+    s.profile ? [{ short: s.short, ...limitHonour(kind, s.profile) }] : [],
+  )
+  if (!known.length) return null
+  const states = (['exact', 'stood in', 'not available'] as const)
+    .map((state) => ({ state, of: known.filter((k) => k.state === state) }))
+    .filter(({ of }) => of.length)
+  return (
+    <p className="honour">
+      {states.map(({ state, of }, i) => (
+        <span key={state} className={state === 'not available' ? 'lost' : ''}>
+          {i > 0 && '; '}
+          {of.length === known.length && state === 'exact' && of.length > 1
+            ? `exact in all ${of.length}`
+            : `${SAID[state]} ${listed(
+                of.map((k) =>
+                  state === 'stood in' ? `${k.short} (${k.how.replace(/^stood in for by /, '')})` : k.short,
+                ),
+              )}`}
+        </span>
+      ))}
+    </p>
+  )
 }

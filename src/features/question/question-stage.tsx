@@ -1,20 +1,34 @@
 'use client'
 import { Button } from 'antd'
-import { useMemo } from 'react'
-import type { Concept, Review } from '@/core/review'
+import { useMemo, useState } from 'react'
+import { LETTERS, type Review } from '@/core/review'
 import { useActions, type Action } from '@/store/actions'
 import { act, newId, useSession } from '@/store/session'
 import { useStaged } from '@/store/use-staged'
-import { Strand } from '@/ui/strand'
+import { useSourceInfos } from '../shared/vocabulary-files'
+import { ConceptColumn } from './concept-column'
 import { freeLetter } from './concepts'
-import { CriteriaPlan } from './criteria'
+import { askCriterion, CriteriaPlan } from './criteria'
+import { FrameworkChoice } from './framework'
+import { KnownItems } from './known-items'
 import { LimitsPlan } from './limits'
 import { QuestionText } from './question-text'
 import { SourcesPlan } from './sources'
+import { Suggestions } from './suggestions'
+
+/** Opens a menu by its button, and moves to it, so that arrows choose. */
+function press(id: string): void {
+  const button = document.getElementById(id)
+  button?.scrollIntoView({ block: 'center' })
+  button?.focus()
+  button?.click()
+}
 
 /** The question, its concepts, and the plan: limits, criteria and sources, each with its reason. */
 export function QuestionStage() {
   const review = useSession((s) => s.folded.review)
+  const sources = useSourceInfos(review)
+  const [pasting, setPasting] = useState(false)
   const add = useMemo(
     () => (): void => {
       const { review: now } = useSession.getState().folded
@@ -34,6 +48,23 @@ export function QuestionStage() {
         run: () => document.querySelector<HTMLElement>('.question-text')?.focus(),
       },
       { id: 'concept-add', label: 'New concept', key: 'N', strip: true, run: add },
+      {
+        id: 'question-suggestions',
+        label: 'Suggestions from the question',
+        key: 'S',
+        strip: true,
+        when: () => document.getElementById('suggestions') !== null,
+        run: () => document.getElementById('suggestions')?.focus(),
+      },
+      { id: 'limit-plan', label: 'Plan a limit', key: 'L', run: () => press('plan-limit') },
+      {
+        id: 'criterion-ask',
+        label: 'Ask a question of each record',
+        key: 'Q',
+        run: () => void askCriterion(),
+      },
+      { id: 'known-paste', label: 'Paste known items', key: 'I', strip: true, run: () => setPasting(true) },
+      { id: 'source-add', label: 'Add a database', key: 'D', run: () => press('add-database') },
     ],
     [add],
   )
@@ -42,6 +73,8 @@ export function QuestionStage() {
     <>
       <TitleLine review={review} />
       <QuestionText key={review.id} review={review} />
+      <Suggestions review={review} sources={sources} />
+      <FrameworkChoice review={review} />
       <div className="columns" data-anchor="concepts">
         {review.concepts.map((c) => (
           <ConceptColumn key={c.id} concept={c} review={review} />
@@ -58,7 +91,7 @@ export function QuestionStage() {
             </p>
           </div>
         )}
-        {review.concepts.length > 0 && review.concepts.length < 6 && (
+        {review.concepts.length > 0 && review.concepts.length < LETTERS.length && (
           <div style={{ borderTop: '1px solid var(--hair)', paddingTop: 12 }}>
             <Button size="small" onClick={add}>
               New concept<kbd>N</kbd>
@@ -68,11 +101,14 @@ export function QuestionStage() {
       </div>
       <div className="plan">
         <div>
-          <LimitsPlan review={review} />
+          <LimitsPlan review={review} sources={sources} />
           <CriteriaPlan review={review} />
         </div>
-        <SourcesPlan review={review} />
+        <div>
+          <SourcesPlan review={review} sources={sources} />
+        </div>
       </div>
+      <KnownItems review={review} sources={sources} pasting={pasting} setPasting={setPasting} />
     </>
   )
 }
@@ -90,42 +126,5 @@ function TitleLine({ review }: { review: Review }) {
       placeholder="Working title of the review"
       {...title}
     />
-  )
-}
-
-function ConceptColumn({ concept, review }: { concept: Concept; review: Review }) {
-  const name = useStaged(`concept-name-${concept.id}`, concept.name, (text) => ({
-    kind: 'concept.set',
-    payload: { ...concept, name: text },
-  }))
-  const words = review.picks.filter((p) => p.conceptId === concept.id)
-  return (
-    <div className={`concept ${concept.letter}`} data-anchor={`concept:${concept.id}`}>
-      <div className="name">
-        <Strand letter={concept.letter} />
-        <input className="bare-input" aria-label={`Name of concept ${concept.letter}`} {...name} />
-        <button
-          className="plain remove"
-          aria-label={`Remove concept ${concept.letter} with its terms`}
-          title="Remove the concept with its terms (can be undone)"
-          onClick={() => void act('concept.remove', { id: concept.id })}
-        >
-          ×
-        </button>
-      </div>
-      <div className="words">
-        {words.length ? (
-          words.map((p) => p.text).join(', ')
-        ) : (
-          <span className="sub">no words of the question</span>
-        )}
-      </div>
-      <button
-        className="plain link sub"
-        onClick={() => void act('concept.set', { ...concept, essential: !concept.essential })}
-      >
-        {concept.essential ? 'essential' : 'optional: authors often leave it unsaid'}
-      </button>
-    </div>
   )
 }

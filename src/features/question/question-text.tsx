@@ -1,10 +1,10 @@
 'use client'
 import { Button, Input } from 'antd'
 import { useMemo, useRef, useState, type KeyboardEvent } from 'react'
-import { LETTERS, type Letter, type Review } from '@/core/review'
-import { act, newId } from '@/store/session'
+import type { Letter, Review } from '@/core/review'
+import { act } from '@/store/session'
 import { useStaged } from '@/store/use-staged'
-import { conceptForLetter } from './concepts'
+import { lettersToOffer, weave } from './concepts'
 
 interface Word {
   start: number
@@ -57,28 +57,24 @@ export function QuestionText({ review }: { review: Review }) {
           }}
         />
         <p className="sub" style={{ marginTop: 4 }}>
-          One sentence, as you would say it to a colleague. Then choose words in it and press <kbd>A</kbd> to{' '}
-          <kbd>F</kbd>.
+          One sentence, as you would say it to a colleague. Then choose words in it and press a letter,{' '}
+          <kbd>A</kbd> <kbd>B</kbd> <kbd>C</kbd>: they become a concept.
         </p>
       </div>
     )
 
   const range = chosen && { first: Math.min(chosen.from, chosen.to), last: Math.max(chosen.from, chosen.to) }
-  const weave = (letter: Letter): void => {
+  const offered = lettersToOffer(review)
+  const weaveChosen = (letter: Letter): void => {
     if (!range) return
-    const start = words[range.first]!.start
-    const end = words[range.last]!.end
-    const text = review.question.slice(start, end)
-    const { concept, isNew } = conceptForLetter(review, letter, text)
-    if (isNew) void act('concept.set', concept)
-    void act('pick.add', { id: newId(), conceptId: concept.id, start, end, text })
+    weave(review, letter, words[range.first]!.start, words[range.last]!.end)
     setChosen(undefined)
   }
   const onKeyDown = (event: KeyboardEvent): void => {
     if (event.ctrlKey || event.metaKey || event.altKey) return
-    const letter = LETTERS.find((l) => l === event.key.toUpperCase())
+    const letter = offered.find((l) => l === event.key.toUpperCase())
     const step = event.key === 'ArrowRight' ? 1 : event.key === 'ArrowLeft' ? -1 : 0
-    if (letter && range) weave(letter)
+    if (letter && range) weaveChosen(letter)
     else if (step) {
       const to = Math.max(
         0,
@@ -101,7 +97,7 @@ export function QuestionText({ review }: { review: Review }) {
         className="question-text"
         role="group"
         tabIndex={0}
-        aria-label={`The question: ${review.question} Arrows choose words, Shift extends, a letter from A to F weaves them into a concept, Enter edits.`}
+        aria-label={`The question: ${review.question} Arrows choose words, Shift extends, a concept’s letter weaves them into a concept, Enter edits.`}
         onKeyDown={onKeyDown}
         onPointerUp={() => (dragging.current = false)}
         onPointerLeave={() => (dragging.current = false)}
@@ -132,12 +128,12 @@ export function QuestionText({ review }: { review: Review }) {
           ),
         )}
       </div>
-      <div style={{ display: 'flex', gap: 8, alignItems: 'center', margin: '-8px 0 20px', minHeight: 30 }}>
+      <div style={{ display: 'flex', gap: 8, alignItems: 'center', margin: '-8px 0 12px', minHeight: 30 }}>
         {range ? (
           <>
             <span className="sub">Weave the chosen words into</span>
-            {LETTERS.slice(0, Math.min(6, review.concepts.length + 1)).map((l) => (
-              <Button key={l} size="small" onClick={() => weave(l)}>
+            {offered.map((l) => (
+              <Button key={l} size="small" onClick={() => weaveChosen(l)}>
                 {l} {review.concepts.find((c) => c.letter === l)?.name ?? 'new concept'}
               </Button>
             ))}

@@ -1,61 +1,158 @@
 'use client'
-import { Button } from 'antd'
-import type { Review, Source } from '@/core/review'
+import { App, Button, Dropdown } from 'antd'
+import { useRef } from 'react'
+import { readProfile } from '@/core/profile'
+import { SourceKind, type Review, type Source } from '@/core/review'
 import { STANDINS } from '@/standins'
 import { act, newId } from '@/store/session'
+import type { SourceInfo } from '@/store/source-info'
 import { useStaged } from '@/store/use-staged'
 import { TextLine } from '@/ui/text-line'
 
-/** Where to look, and why there. */
-export function SourcesPlan({ review }: { review: Review }) {
+type OtherKind = Exclude<Source['kind'], 'database'>
+
+const OTHER: Record<OtherKind, { label: string; name: string }> = {
+  'reference lists': { label: 'Reference lists of what is kept', name: 'the reference lists of works kept' },
+  'citing papers': { label: 'Papers that cite what is kept', name: 'papers that cite works kept' },
+  people: { label: 'People in the field', name: 'people in the field' },
+  web: { label: 'Websites', name: 'websites' },
+  catalogue: { label: 'A library catalogue', name: 'the library catalogue' },
+  'own collection': { label: 'Your own collection', name: 'our own collection' },
+}
+
+const add = (source: Omit<Source, 'id' | 'why'>): Promise<void> =>
+  act('source.set', { id: newId(), why: '', ...source })
+
+/** Where to look, and why there: databases, and other ways to find works. */
+export function SourcesPlan({ review, sources }: { review: Review; sources: readonly SourceInfo[] }) {
+  const { modal } = App.useApp()
+  const file = useRef<HTMLInputElement>(null)
   const free = STANDINS.filter((s) => !review.sources.some((known) => known.profileId === s.id))
+
+  const readFile = async (chosen: File): Promise<void> => {
+    let value: unknown
+    try {
+      value = JSON.parse(await chosen.text())
+    } catch {
+      modal.error({
+        title: 'This file describes no database',
+        content: `${chosen.name} is not JSON. A description is a JSON file, as docs/profiles.md shows.`,
+      })
+      return
+    }
+    const read = readProfile(value)
+    if (!read.ok) {
+      modal.error({
+        title: 'This description cannot be used yet',
+        content: (
+          <ul>
+            {read.problems.slice(0, 12).map((p, i) => (
+              <li key={i}>{p.message}</li>
+            ))}
+          </ul>
+        ),
+      })
+      return
+    }
+    const { id, name, platform, coverage } = read.value
+    await act('profile.set', read.value)
+    await add({
+      kind: 'database',
+      name,
+      profileId: id,
+      ...(platform ? { platform } : {}),
+      ...(coverage ? { coverage } : {}),
+    })
+  }
   return (
     <section aria-labelledby="sources-head" data-anchor="sources">
       <h2 id="sources-head">Where to look</h2>
-      {review.sources.map((s) => (
-        <SourceRow key={s.id} source={s} />
+      {sources.map((s) => (
+        <SourceRow key={s.source.id} info={s} />
       ))}
       {!review.sources.length && (
         <p className="empty">
-          Choose the databases to be searched. The ones offered here are invented and ship with Luvren; they
-          really search.
+          Choose the databases to be searched, and other ways to find works. The databases offered here are
+          invented and ship with Luvren; they really search.
         </p>
       )}
       <div style={{ display: 'flex', gap: 8, flexWrap: 'wrap', marginTop: 8 }}>
-        {free.map((s) => (
-          <Button
-            key={s.id}
-            size="small"
-            onClick={() =>
-              void act('source.set', {
-                id: newId(),
-                kind: 'database',
-                name: s.name,
-                profileId: s.id,
-                why: '',
-              })
-            }
-          >
-            Add {s.name}
+        <Dropdown
+          trigger={['click']}
+          menu={{
+            items: [
+              ...free.map((s) => ({
+                key: s.id,
+                label: (
+                  <>
+                    {s.name} <span className="sub">{s.character}</span>
+                  </>
+                ),
+              })),
+              ...(free.length > 1 ? [{ key: 'all', label: `All ${free.length} of these` }] : []),
+              { type: 'divider' as const },
+              { key: 'file', label: 'A database of your own, from its description …' },
+              { key: 'bare', label: 'A database of your own, not described yet' },
+            ],
+            onClick: ({ key }) => {
+              if (key === 'file') file.current?.click()
+              else if (key === 'bare') void add({ kind: 'database', name: 'Database' })
+              else
+                for (const s of free)
+                  if (key === s.id || key === 'all')
+                    void add({ kind: 'database', name: s.name, profileId: s.id })
+            },
+          }}
+        >
+          <Button size="small" id="add-database">
+            Add a database<kbd>D</kbd>
           </Button>
-        ))}
+        </Dropdown>
+        <Dropdown
+          trigger={['click']}
+          menu={{
+            items: SourceKind.options
+              .filter((k): k is OtherKind => k !== 'database')
+              .map((k) => ({ key: k, label: OTHER[k].label })),
+            onClick: ({ key }) => void add({ kind: key as OtherKind, name: OTHER[key as OtherKind].name }),
+          }}
+        >
+          <Button size="small">Add another way</Button>
+        </Dropdown>
+        <input
+          ref={file}
+          type="file"
+          accept=".json,application/json"
+          hidden
+          aria-label="Description of a database"
+          onChange={(e) => {
+            const [chosen] = e.target.files ?? []
+            e.target.value = ''
+            if (chosen) void readFile(chosen)
+          }}
+        />
       </div>
     </section>
   )
 }
 
-function SourceRow({ source }: { source: Source }) {
-  const why = useStaged(`source-why-${source.id}`, source.why, (text) => ({
-    kind: 'source.set',
-    payload: { ...source, why: text },
-  }))
+function SourceRow({ info: { source, standin } }: { info: SourceInfo }) {
+  const text = (key: 'name' | 'why' | 'platform' | 'coverage') => ({
+    field: `source-${key}-${source.id}`,
+    kept: source[key] ?? '',
+    command: (value: string) => ({
+      kind: 'source.set' as const,
+      payload: { ...source, [key]: value },
+    }),
+  })
   return (
-    <div
-      style={{ padding: '6px 0', borderBottom: '1px solid var(--hair)', fontSize: 13.5 }}
-      data-anchor={`source:${source.id}`}
-    >
-      <div style={{ display: 'flex', justifyContent: 'space-between' }}>
-        <span>{source.name}</span>
+    <div className="source" data-anchor={`source:${source.id}`}>
+      <div style={{ display: 'flex', justifyContent: 'space-between', gap: 8 }}>
+        {standin ? (
+          <span>{source.name}</span>
+        ) : (
+          <Staged {...text('name')} label={`Name of ${source.name}`} placeholder="name" />
+        )}
         <button
           className="plain remove"
           aria-label={`Remove ${source.name}`}
@@ -64,12 +161,47 @@ function SourceRow({ source }: { source: Source }) {
           ×
         </button>
       </div>
-      <TextLine
+      <Staged
+        {...text('why')}
         className="sub"
-        aria-label={`Why ${source.name}`}
+        label={`Why ${source.name}`}
         placeholder="why here? because …"
-        {...why}
       />
+      {source.kind === 'database' && !standin && (
+        <div className="source-more">
+          <Staged
+            {...text('platform')}
+            className="sub"
+            label={`Platform of ${source.name}`}
+            placeholder="through which platform?"
+          />
+          <Staged
+            {...text('coverage')}
+            className="sub"
+            label={`Coverage of ${source.name}`}
+            placeholder="covering what, from when to when?"
+          />
+        </div>
+      )}
     </div>
   )
+}
+
+function Staged({
+  field,
+  kept,
+  command,
+  label,
+  placeholder,
+  className = '',
+}: {
+  field: string
+  kept: string
+  command: (value: string) => { kind: 'source.set'; payload: Source }
+  label: string
+  placeholder: string
+  className?: string
+}) {
+  const staged = useStaged(field, kept, command)
+  return <TextLine className={className} aria-label={label} placeholder={placeholder} {...staged} />
 }

@@ -4,8 +4,9 @@ import dynamic from 'next/dynamic'
 import { useState } from 'react'
 import { parse } from '@/core/query'
 import type { Line, Source } from '@/core/review'
-import { act, commitEdit, discardEdit, stageEdit } from '@/store/session'
-import { searchDesk } from '@/workers'
+import { act, commitEdit, discardEdit, stageEdit, useSession } from '@/store/session'
+import { sourceInfo } from '@/store/source-info'
+import { vocabularyDesk } from '@/workers'
 
 const QueryEditor = dynamic(() => import('./query-editor').then((m) => m.QueryEditor), { ssr: false })
 
@@ -24,6 +25,7 @@ export function LineEditor({
   const [text, setText] = useState(line.text)
   const [round, setRound] = useState(0)
   const key = `line-${line.id}`
+  const vocabulary = useSession((s) => sourceInfo(s.folded.review, source).vocabulary?.key)
   const { problems } = parse(text)
   const change = (value: string): void => {
     setText(value)
@@ -55,7 +57,7 @@ export function LineEditor({
           text={text}
           label={`Line ${number} in plain notation`}
           headings={async (typed) =>
-            source.profileId ? (await searchDesk().lookUp(source.profileId, typed)).map((o) => o.label) : []
+            vocabulary ? (await vocabularyDesk().lookUp(vocabulary, typed)).map((o) => o.label) : []
           }
           onChange={change}
           onDone={done}

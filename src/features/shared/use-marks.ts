@@ -5,8 +5,8 @@ import type { Expr } from '@/core/query'
 import { toDocument, type Rec } from '@/core/records'
 import { termExpression } from '@/core/strategy'
 import type { Review } from '@/core/review'
-import { standin } from '@/standins'
-import { searchDesk } from '@/workers'
+import { sourceInfo } from '@/store/source-info'
+import { vocabularyDesk } from '@/workers'
 
 export interface Mark {
   start: number
@@ -73,9 +73,10 @@ function useHeadingLetters(review: Review): ReadonlyMap<string, string> {
       .filter((t) => t.kind === 'heading' && t.status === 'in use')
       .map(async (t) => {
         const letter = review.concepts.find((c) => c.id === t.conceptId)?.letter
-        const info = standin(review.sources.find((s) => s.id === t.sourceId)?.profileId)
-        const labels = info
-          ? await searchDesk().foldedLabels(info.id, t.expression, t.withNarrower)
+        const source = review.sources.find((s) => s.id === t.sourceId)
+        const key = source && sourceInfo(review, source).vocabulary?.key
+        const labels = key
+          ? await vocabularyDesk().foldedLabels(key, t.expression, t.withNarrower)
           : undefined
         return letter ? (labels ?? []).map((l): [string, string] => [l, letter]) : []
       })
@@ -83,6 +84,8 @@ function useHeadingLetters(review: Review): ReadonlyMap<string, string> {
     return () => {
       current = false
     }
-  }, [review.terms, review.concepts, review.sources])
+    // Of the review only these decide what a heading stands for.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [review.terms, review.concepts, review.sources, review.vocabularies])
   return letters
 }

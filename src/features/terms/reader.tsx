@@ -1,15 +1,27 @@
 'use client'
 import { useEffect, useMemo, useState } from 'react'
-import { thousands } from '@/core/base'
-import type { Concept, Review, Source } from '@/core/review'
-import { standin } from '@/standins'
+import { listed, plural, thousands } from '@/core/base'
+import type { Concept, Review } from '@/core/review'
 import { useActions, type Action } from '@/store/actions'
-import { act, newId } from '@/store/session'
-import { searchDesk, type Counted, type Neighbourhood, type Offer } from '@/workers'
+import type { SourceInfo } from '@/store/source-info'
+import { searchDesk, vocabularyDesk, type Counted, type Neighbourhood, type Offer } from '@/workers'
+import { ElsewhereList, fillRow, useElsewhere } from './elsewhere'
+import { Neighbours } from './neighbours'
+import { putTerms, sameTerm } from './term-commands'
+import { TreeView } from './tree-view'
+
+interface Props {
+  concept: Concept
+  review: Review
+  info: SourceInfo
+  others: readonly SourceInfo[]
+  /** A heading to open at, by its label; another object opens it again. */
+  openAt: { label: string } | undefined
+}
 
 /** The vocabulary reader: look a word up, see the heading among its neighbours, take it. */
-export function Reader({ concept, review, source }: { concept: Concept; review: Review; source: Source }) {
-  const info = standin(source.profileId)!
+export function Reader({ concept, review, info, others, openAt }: Props) {
+  const { key, title } = info.vocabulary!
   const [asked, setAsked] = useState('')
   const [found, setFound] = useState<{ asked: string; offers: Offer[] }>()
   // What was found for other words than those in the box is no answer.
@@ -17,43 +29,59 @@ export function Reader({ concept, review, source }: { concept: Concept; review: 
   const offers = useMemo(() => (answered ? found.offers : []), [answered, found])
   const [tops, setTops] = useState<Counted[]>([])
   const [shown, setShown] = useState<Neighbourhood>()
+  const [asTree, setAsTree] = useState(false)
+  const [marked, setMarked] = useState<ReadonlyMap<string, string>>(new Map())
+  const elsewhere = useElsewhere(info, others, shown)
+  const codes = useCodeCount(info, shown)
 
-  useEffect(() => void searchDesk().tops(info.id).then(setTops), [info.id])
+  useEffect(() => void vocabularyDesk().tops(key).then(setTops), [key])
   useEffect(() => {
     let current = true
-    void searchDesk()
-      .lookUp(info.id, asked)
+    void vocabularyDesk()
+      .lookUp(key, asked)
       .then(async (list) => {
         if (!current) return
         setFound({ asked, offers: list })
         const [best] = list
-        if (best) setShown(await searchDesk().neighbourhood(info.id, best.id))
+        const at = best && (await vocabularyDesk().neighbourhood(key, best.id))
+        if (current && at) setShown(at)
       })
     return () => {
       current = false
     }
-  }, [asked, info.id])
+  }, [asked, key])
+  useEffect(() => {
+    let current = true
+    if (!openAt) return
+    void vocabularyDesk()
+      .idOf(key, openAt.label)
+      .then((id) => (id ? vocabularyDesk().neighbourhood(key, id) : undefined))
+      .then((at) => current && at && setShown(at))
+    return () => {
+      current = false
+    }
+  }, [openAt, key])
 
-  const go = (id: string): void => void searchDesk().neighbourhood(info.id, id).then(setShown)
-  const taken =
-    shown &&
-    review.terms.find(
-      (t) => t.conceptId === concept.id && t.sourceId === source.id && t.expression === shown.heading.label,
-    )
+  const go = (id: string): void => void vocabularyDesk().neighbourhood(key, id).then(setShown)
+  const mark = ({ id, label }: { id: string; label: string }): void =>
+    setMarked((m) => {
+      const next = new Map(m)
+      if (!next.delete(id)) next.set(id, label)
+      return next
+    })
+  const cell = { conceptId: concept.id, sourceId: info.source.id, kind: 'heading' as const }
+  const taken = shown && sameTerm(review, { ...cell, expression: shown.heading.label })
+
   const actions = useMemo<Action[]>(() => {
+    const base = { conceptId: concept.id, sourceId: info.source.id, origin: 'look-up' as const }
     const take = (withNarrower: boolean, mainFocus: boolean) => (): void => {
       if (!shown) return
-      void act('term.set', {
-        id: taken?.id ?? newId(),
-        conceptId: concept.id,
-        sourceId: source.id,
-        kind: 'heading',
-        expression: shown.heading.label,
-        withNarrower,
-        mainFocus,
-        origin: 'look-up',
-        status: 'in use',
-      })
+      const labels = marked.size ? [...marked.values()] : [shown.heading.label]
+      putTerms(
+        review,
+        labels.map((expression) => ({ ...base, kind: 'heading', expression, withNarrower, mainFocus })),
+      )
+      setMarked(new Map())
     }
     const when = (): boolean => shown !== undefined
     return [
@@ -66,16 +94,43 @@ export function Reader({ concept, review, source }: { concept: Concept; review: 
         run: take(true, false),
       },
       { id: 'take-main', label: 'Take the heading as main focus', key: '3', when, run: take(false, true) },
+      {
+        id: 'take-code',
+        label: 'Take its class code with all below',
+        key: '4',
+        when: () => codes !== undefined,
+        run: () => {
+          const expression = shown?.heading.code
+          if (expression) putTerms(review, [{ ...base, kind: 'class', expression, withNarrower: true }])
+        },
+      },
+      {
+        id: 'fill-row',
+        label: 'Fill the row with the same in the other vocabularies',
+        key: 'R',
+        strip: true,
+        when: () => elsewhere.some((e) => e.matches.length),
+        run: () => shown && fillRow(review, concept, elsewhere, shown.heading.label),
+      },
+      {
+        id: 'reader-tree',
+        label: asTree ? 'Show the neighbourhood' : 'Show the tree',
+        key: 'T',
+        strip: true,
+        when,
+        run: () => setAsTree(!asTree),
+      },
     ]
-  }, [shown, taken?.id, concept.id, source.id])
+  }, [shown, marked, review, concept, info.source.id, elsewhere, asTree, codes])
   useActions('reader', actions)
 
   const entry = offers.find((o) => o.id === shown?.heading.id && o.kind === 'entry term')
+  const many = marked.size > 0
   return (
-    <section className="reader" aria-label={`${info.vocabularyTitle} for ${concept.name}`}>
+    <section className="reader" aria-label={`${title} for ${concept.name}`}>
       <div>
         <div className="lookup">
-          <h2>{info.vocabularyTitle}</h2>
+          <h2>{title}</h2>
           <input
             aria-label="Look up a heading"
             placeholder="a word, as you would say it"
@@ -83,7 +138,11 @@ export function Reader({ concept, review, source }: { concept: Concept; review: 
             onChange={(e) => setAsked(e.target.value)}
             onKeyDown={(e) => {
               if (e.key === 'Enter' || e.key === 'Escape') e.currentTarget.blur()
-              if (e.key === 'Enter' && shown) actions[shown.below ? 1 : 0]!.run()
+              if (e.key === 'Enter' && shown && answered) actions[shown.below ? 1 : 0]!.run()
+              if (e.key === 'ArrowDown') {
+                e.preventDefault()
+                document.querySelector<HTMLElement>('.reader [aria-current]')?.focus()
+              }
             }}
           />
         </div>
@@ -98,34 +157,71 @@ export function Reader({ concept, review, source }: { concept: Concept; review: 
             Nothing in this vocabulary has “{asked}”. Try another word for it, or part of one.
           </p>
         )}
-        <div className="offers" role="group" aria-label="Headings found">
-          {(asked ? offers : tops).map((o) => (
-            <button
-              key={o.id}
-              className="plain link"
-              aria-pressed={o.id === shown?.heading.id}
-              style={o.id === shown?.heading.id ? { fontWeight: 600 } : {}}
-              onClick={() => go(o.id)}
-            >
-              {o.label}
-            </button>
-          ))}
-        </div>
-        {shown && <Neighbours at={shown} go={go} />}
+        {(asked || !shown) && (
+          <div className="offers" role="group" aria-label="Headings found">
+            {(asked ? offers : tops).map((o) => (
+              <button
+                key={o.id}
+                className="plain link"
+                aria-pressed={o.id === shown?.heading.id}
+                style={o.id === shown?.heading.id ? { fontWeight: 600 } : {}}
+                onClick={() => go(o.id)}
+              >
+                {o.label}
+              </button>
+            ))}
+          </div>
+        )}
+        {shown && (
+          <>
+            <Paths at={shown} go={go} asTree={asTree} change={() => setAsTree(!asTree)} />
+            {asTree ? (
+              <TreeView vocabulary={key} id={shown.heading.id} go={go} />
+            ) : (
+              <Neighbours at={shown} go={go} marked={new Set(marked.keys())} mark={mark} />
+            )}
+          </>
+        )}
       </div>
       {shown && (
         <div>
-          <h2>Take “{shown.heading.label}”</h2>
-          <TakeRow sign="1" words="alone" count={shown.counted.alone} run={actions[0]!.run} />
-          {shown.below > 0 && (
+          <h2>{many ? `Take ${plural(marked.size, 'heading')}` : `Take “${shown.heading.label}”`}</h2>
+          {many && (
+            <p className="sub">
+              {listed([...marked.values()])} ·{' '}
+              <button className="plain link" onClick={() => setMarked(new Map())}>
+                unmark
+              </button>
+            </p>
+          )}
+          <TakeRow
+            sign="1"
+            words="alone"
+            count={many ? undefined : shown.counted.alone}
+            run={actions[0]!.run}
+          />
+          {(many || shown.below > 0) && (
             <TakeRow
               sign="2"
-              words={`with ${shown.below} narrower`}
-              count={shown.counted.withNarrower}
+              words={many ? 'with narrower' : `with ${shown.below} narrower`}
+              count={many ? undefined : shown.counted.withNarrower}
               run={actions[1]!.run}
             />
           )}
-          <TakeRow sign="3" words="as main focus" count={shown.main} run={actions[2]!.run} />
+          <TakeRow
+            sign="3"
+            words="as main focus"
+            count={many ? undefined : shown.main}
+            run={actions[2]!.run}
+          />
+          {codes !== undefined && !many && (
+            <TakeRow
+              sign="4"
+              words={`class ${shown.heading.code} and below`}
+              count={codes}
+              run={actions[3]!.run}
+            />
+          )}
           {taken && (
             <p className="quiet-note">
               In the grid{taken.withNarrower ? ', with narrower' : taken.mainFocus ? ', as main focus' : ''}
@@ -134,13 +230,77 @@ export function Reader({ concept, review, source }: { concept: Concept; review: 
           )}
           {shown.heading.since && (
             <p className="note">
-              <b>Since {shown.heading.since}.</b> Older records have a broader heading instead.
+              <b>Since {shown.heading.since}.</b> Older records have{' '}
+              {shown.older.length ? <i>{listed(shown.older, 'or')}</i> : 'another heading'} instead: take that
+              too if they count.
             </p>
           )}
+          {shown.heading.replacedBy && (
+            <p className="note">
+              <b>No longer used.</b> Newer records have another heading; this one finds only the older.
+            </p>
+          )}
+          <ElsewhereList
+            review={review}
+            concept={concept}
+            elsewhere={elsewhere}
+            label={shown.heading.label}
+            fill={actions[4]!.run}
+          />
         </div>
       )}
     </section>
   )
+}
+
+/** The ways down from the top, and the switch between neighbourhood and tree. */
+function Paths({
+  at,
+  go,
+  asTree,
+  change,
+}: {
+  at: Neighbourhood
+  go: (id: string) => void
+  asTree: boolean
+  change: () => void
+}) {
+  const [path = []] = at.paths
+  return (
+    <p className="sub paths">
+      {path.map((p) => (
+        <span key={p.id}>
+          <button className="plain link" onClick={() => go(p.id)}>
+            {p.label}
+          </button>{' '}
+          ›{' '}
+        </span>
+      ))}
+      {!path.length && 'a top heading'}
+      {at.paths.length > 1 && ` and ${plural(at.paths.length - 1, 'other way', 'other ways')}`}
+      <button className="plain link" style={{ marginLeft: 'auto' }} onClick={change}>
+        {asTree ? 'neighbourhood' : 'tree'} <kbd>T</kbd>
+      </button>
+    </p>
+  )
+}
+
+/** How many records a heading's class code finds with all below; undefined where the source has no codes. */
+function useCodeCount(info: SourceInfo, shown: Neighbourhood | undefined): number | undefined {
+  const code = info.profile?.classes && shown?.heading.code
+  const [found, setFound] = useState<{ code: string; hits: number }>()
+  const id = info.standin?.id
+  useEffect(() => {
+    let current = true
+    if (!code || !id) return
+    void searchDesk()
+      .count(id, `class.below: "${code}"`)
+      .then((hits) => current && hits !== undefined && setFound({ code, hits }))
+    return () => {
+      current = false
+    }
+  }, [code, id])
+  return found && found.code === code ? found.hits : undefined
 }
 
 function TakeRow({
@@ -151,73 +311,14 @@ function TakeRow({
 }: {
   sign: string
   words: string
-  count: number
+  count: number | undefined
   run: () => void
 }) {
   return (
     <button className="plain take" onClick={run}>
       <kbd>{sign}</kbd>
       <span>{words}</span>
-      <span className="number">{thousands(count)}</span>
+      <span className="number">{count === undefined ? '' : thousands(count)}</span>
     </button>
-  )
-}
-
-/** Broader above, narrower below, related beside with a broken line. */
-function Neighbours({ at, go }: { at: Neighbourhood; go: (id: string) => void }) {
-  const node = (c: Counted, className = ''): React.ReactNode => (
-    <button key={c.id} className={`plain node ${className}`} onClick={() => go(c.id)}>
-      {c.label} <i>{thousands(c.alone)}</i>
-    </button>
-  )
-  return (
-    <div className="neighbours">
-      <div>
-        {at.broader.length > 0 && (
-          <>
-            <div className="tier" role="group" aria-label="Broader headings">
-              {at.broader.map((c) => node(c))}
-            </div>
-            <div className="stem" />
-          </>
-        )}
-        <div className="tier">
-          <span className="node self" aria-current="true">
-            {at.heading.label} <i>{thousands(at.counted.alone)}</i>
-          </span>
-        </div>
-        {at.narrower.length > 0 && (
-          <>
-            <div className="stem" />
-            <div className="tier" role="group" aria-label="Narrower headings">
-              {at.narrower.map((c) => node(c))}
-            </div>
-          </>
-        )}
-        {at.heading.scopeNote && (
-          <p
-            className="serif"
-            style={{ fontStyle: 'italic', marginTop: 14, maxWidth: '62ch', color: 'var(--ink2)' }}
-          >
-            {at.heading.scopeNote}
-          </p>
-        )}
-        {at.heading.entryTerms.length > 0 && (
-          <p className="sub" style={{ marginTop: 8 }}>
-            Entry terms: {at.heading.entryTerms.join(' · ')}
-          </p>
-        )}
-      </div>
-      <div>
-        {at.related.length > 0 && (
-          <>
-            <p className="sub" style={{ marginBottom: 6 }}>
-              Beside it, not below: missed by “with narrower”
-            </p>
-            {at.related.map((c) => node(c, 'beside'))}
-          </>
-        )}
-      </div>
-    </div>
   )
 }

@@ -1,64 +1,38 @@
 'use client'
-import { useMemo, useState } from 'react'
+import { App, Button, Dropdown } from 'antd'
+import { useEffect, useMemo, useRef, useState } from 'react'
 import type { Concept, Review, Term } from '@/core/review'
-import { standin } from '@/standins'
 import { useActions, type Action } from '@/store/actions'
 import { act, useSession } from '@/store/session'
-import { Strand } from '@/ui/strand'
+import type { SourceInfo } from '@/store/source-info'
+import { useSplit } from '@/ui/split'
+import { useSourceInfos } from '../shared/vocabulary-files'
+import type { ChipDeeds } from './chip'
+import { DroppedReason } from './dropped'
+import { saveGrid, type GridFile } from './grid-files'
+import { Harvest } from './harvest'
+import { Names } from './names'
+import { PlanLines, usePlanAgainstRun } from './plan-lines'
 import { Reader } from './reader'
+import { dropTerm, moveTerm, takeBack } from './term-commands'
+import { sameCell, TermGrid, type Cell } from './term-grid'
+import { VocabularyImport } from './vocabulary-import'
 import { WordEntry } from './word-entry'
 
-interface Cell {
-  conceptId: string
-  /** `all` is the column of text words. */
-  sourceId: string
-}
+const PANES = [
+  { id: 'terms', key: 'E', label: 'Terms of this cell' },
+  { id: 'harvest', key: 'H', label: 'Harvest' },
+  { id: 'names', key: 'Y', label: 'Names' },
+  { id: 'lines', key: 'P', label: 'Plan and lines' },
+] as const
+type Pane = (typeof PANES)[number]['id']
 
-const sameCell = (a: Cell, b: Cell): boolean => a.conceptId === b.conceptId && a.sourceId === b.sourceId
-
-/** The grid: a row a concept, text words first, then the vocabulary of each source; below it the reader of a cell. */
+/** The grid: a row a concept, text words first, then the vocabulary of each source; below it what belongs to a cell. */
 export function TermsStage() {
   const review = useSession((s) => s.folded.review)
-  const sources = useMemo(
-    () => review.sources.filter((s) => standin(s.profileId)?.vocabularyTitle),
-    [review.sources],
-  )
-  const cells = useMemo(
-    () =>
-      review.concepts.flatMap((c) =>
-        ['all', ...sources.map((s) => s.id)].map((sourceId): Cell => ({ conceptId: c.id, sourceId })),
-      ),
-    [review.concepts, sources],
-  )
-  const [chosen, setChosen] = useState<Cell>()
-  const cell = (chosen && cells.find((c) => sameCell(c, chosen))) ?? cells[0]
-
-  const actions = useMemo<Action[]>(() => {
-    const move = (right: number, down: number) => (): void => {
-      if (!cell) return
-      const width = sources.length + 1
-      const at = cells.findIndex((c) => sameCell(c, cell))
-      const x = Math.max(0, Math.min(width - 1, (at % width) + right))
-      const y = Math.max(0, Math.min(review.concepts.length - 1, Math.floor(at / width) + down))
-      setChosen(cells[y * width + x])
-    }
-    return [
-      {
-        id: 'terms-look',
-        label: 'Look up or type',
-        key: '/',
-        strip: true,
-        run: () => document.querySelector<HTMLElement>('.lookup input')?.focus(),
-      },
-      { id: 'terms-left', label: 'Cell to the left', key: 'ArrowLeft', run: move(-1, 0) },
-      { id: 'terms-right', label: 'Cell to the right', key: 'ArrowRight', run: move(1, 0) },
-      { id: 'terms-up', label: 'Cell above', key: 'ArrowUp', run: move(0, -1) },
-      { id: 'terms-down', label: 'Cell below', key: 'ArrowDown', run: move(0, 1) },
-    ]
-  }, [cell, cells, review.concepts.length, sources.length])
-  useActions('terms', actions)
-
-  if (!review.concepts.length || !cell)
+  const sources = useSourceInfos(review)
+  const [importing, setImporting] = useState(false)
+  if (!review.concepts.length)
     return (
       <>
         <h1>Terms</h1>
@@ -68,107 +42,253 @@ export function TermsStage() {
         </p>
       </>
     )
-  const concept = review.concepts.find((c) => c.id === cell.conceptId)!
   return (
     <>
-      <div style={{ display: 'flex', alignItems: 'baseline', gap: 16 }}>
-        <h1>Terms</h1>
-        <span className="sub">
-          one row a concept; words serve every source, headings only their own vocabulary
-        </span>
-        <span className="sub" style={{ marginLeft: 'auto' }}>
-          ⌄ with narrower &nbsp; ◉ main focus
-        </span>
-      </div>
-      <div className="grid-room" tabIndex={0} role="group" aria-label="Term grid">
-        <table className="grid">
-          <colgroup>
-            <col style={{ width: 136 }} />
-            <col style={{ width: sources.length > 1 ? '30%' : '45%' }} />
-          </colgroup>
-          <thead>
-            <tr>
-              <th scope="col">
-                <span className="hidden-text">Concept</span>
-              </th>
-              <th scope="col">Text words, everywhere</th>
-              {sources.map((s) => (
-                <th key={s.id} scope="col">
-                  {standin(s.profileId)?.short} headings
-                </th>
-              ))}
-            </tr>
-          </thead>
-          <tbody>
-            {review.concepts.map((c) => (
-              <tr key={c.id} data-anchor={`concept:${c.id}`}>
-                <th className="row" scope="row" title={c.name}>
-                  <Strand letter={c.letter} /> {c.name}
-                </th>
-                {['all', ...sources.map((s) => s.id)].map((sourceId) => {
-                  const own = { conceptId: c.id, sourceId }
-                  const on = sameCell(own, cell)
-                  return (
-                    <td
-                      key={sourceId}
-                      className={on ? 'on' : ''}
-                      aria-current={on}
-                      onClick={() => setChosen(own)}
-                    >
-                      <CellChips review={review} concept={c} sourceId={sourceId} />
-                    </td>
-                  )
-                })}
-              </tr>
-            ))}
-          </tbody>
-        </table>
-      </div>
-      {!sources.length && (
-        <p className="quiet-note">
-          No source with a thesaurus is planned yet. Add one under Question, “Where to look”, to take
-          headings.
-        </p>
-      )}
-      {cell.sourceId === 'all' ? (
-        <WordEntry key={concept.id} concept={concept} review={review} />
-      ) : (
-        <Reader
-          key={`${concept.id}/${cell.sourceId}`}
-          concept={concept}
-          review={review}
-          source={sources.find((s) => s.id === cell.sourceId)!}
-        />
-      )}
+      <Grid review={review} sources={sources} importVocabulary={() => setImporting(true)} />
+      {importing && <VocabularyImport review={review} sources={sources} close={() => setImporting(false)} />}
     </>
   )
 }
 
-function CellChips({ review, concept, sourceId }: { review: Review; concept: Concept; sourceId: string }) {
-  const terms = review.terms.filter((t) => t.conceptId === concept.id && t.sourceId === sourceId)
-  return terms.map((t) => <Chip key={t.id} term={t} letter={concept.letter} />)
+function Grid({
+  review,
+  sources,
+  importVocabulary,
+}: {
+  review: Review
+  sources: readonly SourceInfo[]
+  importVocabulary: () => void
+}) {
+  const { message } = App.useApp()
+  const columns = useMemo(() => sources.filter((s) => s.vocabulary), [sources])
+  const cells = useMemo(
+    () =>
+      review.concepts.flatMap((c) =>
+        ['all', ...columns.map((s) => s.source.id)].map((sourceId): Cell => ({ conceptId: c.id, sourceId })),
+      ),
+    [review.concepts, columns],
+  )
+  const [chosen, setChosen] = useState<Cell>()
+  const cell = (chosen && cells.find((c) => sameCell(c, chosen))) ?? cells[0]!
+  const [pane, setPane] = useState<Pane>('terms')
+  const [openAt, setOpenAt] = useState<{ label: string }>()
+  const [asking, setAsking] = useState<string>()
+  const { part, handle } = useSplit('terms', 54)
+  const { unused, unplanned } = usePlanAgainstRun(review, sources)
+  const concept = review.concepts.find((c) => c.id === cell.conceptId)!
+  const deeds = useChipDeeds(setChosen, setPane, setOpenAt, setAsking)
+  const dropped = review.terms.find((t) => t.id === asking && t.status === 'dropped')
+
+  const actions = useMemo<Action[]>(() => {
+    const move = (right: number, down: number) => (): void => {
+      const width = columns.length + 1
+      const at = cells.findIndex((c) => sameCell(c, cell))
+      const x = Math.max(0, Math.min(width - 1, (at % width) + right))
+      const y = Math.max(0, Math.min(review.concepts.length - 1, Math.floor(at / width) + down))
+      setChosen(cells[y * width + x])
+    }
+    const save = (as: GridFile) => (): void =>
+      void saveGrid(review, as).catch((error: unknown) => message.error(String(error)))
+    return [
+      {
+        id: 'terms-look',
+        label: 'Look up or type',
+        key: '/',
+        strip: true,
+        run: () => {
+          setPane('terms')
+          setTimeout(() => document.querySelector<HTMLElement>('.lookup input')?.focus(), 0)
+        },
+      },
+      {
+        id: 'terms-chips',
+        label: 'Into the terms of the cell',
+        key: 'Enter',
+        strip: true,
+        when: () => document.querySelector('.grid td.on .chip') !== null,
+        run: () => document.querySelector<HTMLElement>('.grid td.on .chip')?.focus(),
+      },
+      { id: 'terms-left', label: 'Cell to the left', key: 'ArrowLeft', run: move(-1, 0) },
+      { id: 'terms-right', label: 'Cell to the right', key: 'ArrowRight', run: move(1, 0) },
+      { id: 'terms-up', label: 'Cell above', key: 'ArrowUp', run: move(0, -1) },
+      { id: 'terms-down', label: 'Cell below', key: 'ArrowDown', run: move(0, 1) },
+      ...PANES.map((p) => ({
+        id: `terms-pane-${p.id}`,
+        label: p.label,
+        key: p.key,
+        strip: p.id === 'harvest',
+        run: () => {
+          setPane(p.id)
+          setTimeout(() => focusPane(p.id), 60)
+        },
+      })),
+      {
+        id: 'vocabulary-import',
+        label: 'Bring in a vocabulary from a file',
+        key: 'V',
+        run: importVocabulary,
+      },
+      { id: 'grid-csv', label: 'Save the grid as a table (CSV)', run: save('csv') },
+      { id: 'grid-word', label: 'Save the plan as a worksheet (Word)', run: save('docx') },
+      { id: 'grid-markdown', label: 'Save the plan as a worksheet (Markdown)', run: save('md') },
+    ]
+  }, [cell, cells, columns.length, review, importVocabulary, message])
+  useActions('terms', actions)
+  useEffect(() => {
+    document.querySelector('.grid td.on')?.scrollIntoView({ block: 'nearest' })
+  }, [cell])
+
+  const info = columns.find((s) => s.source.id === cell.sourceId)
+  const open = unused.length + unplanned.length
+  return (
+    <div className="filled">
+      <div className="stage-head">
+        <h1>Terms</h1>
+        <span className="sub">
+          one row a concept; words serve every source, headings their own vocabulary
+        </span>
+        <span className="sub" style={{ marginLeft: 'auto' }}>
+          ⌄ with narrower &nbsp; ◉ main focus
+        </span>
+        <Dropdown
+          trigger={['click']}
+          menu={{
+            items: [
+              { key: 'vocabulary-import', label: 'A vocabulary from a file …' },
+              { type: 'divider' },
+              { key: 'grid-csv', label: 'Save the grid as a table (CSV)' },
+              { key: 'grid-word', label: 'Save the plan as a worksheet (Word)' },
+              { key: 'grid-markdown', label: 'Save the plan as a worksheet (Markdown)' },
+            ],
+            onClick: ({ key }) => actions.find((a) => a.id === key)?.run(),
+          }}
+        >
+          <Button size="small">Files</Button>
+        </Dropdown>
+      </div>
+      <div
+        className="grid-room"
+        style={{ maxHeight: `calc(${part}% - 44px)` }}
+        tabIndex={0}
+        role="group"
+        aria-label="Term grid. Arrows move between cells, Enter goes to the terms of a cell."
+      >
+        <TermGrid review={review} columns={columns} cell={cell} choose={setChosen} deeds={deeds} />
+      </div>
+      <div {...handle} />
+      {dropped && (
+        <DroppedReason key={dropped.id} term={dropped} autoFocus done={() => setAsking(undefined)} />
+      )}
+      <div className="tabs" role="tablist" aria-label="Below the grid">
+        {PANES.map((p) => (
+          <button
+            key={p.id}
+            className="plain"
+            role="tab"
+            aria-selected={p.id === pane}
+            onClick={() => setPane(p.id)}
+          >
+            {p.id === 'terms' ? (info ? 'Headings' : 'Text words') : p.label}
+            {p.id === 'lines' && open > 0 && <i>{open}</i>}
+            <kbd>{p.key}</kbd>
+          </button>
+        ))}
+      </div>
+      <div className="rest">
+        {pane === 'harvest' && <Harvest review={review} sources={sources} />}
+        {pane === 'names' && <Names concept={concept} review={review} sources={sources} />}
+        {pane === 'lines' && <PlanLines review={review} sources={sources} />}
+        {pane === 'terms' && (
+          <>
+            {!columns.length && (
+              <p className="quiet-note">
+                No source with a thesaurus is planned yet. Add one under Question, “Where to look”, or bring a
+                vocabulary in from a file (<kbd>V</kbd>).
+              </p>
+            )}
+            {info ? (
+              <Reader
+                key={`${concept.id}/${cell.sourceId}`}
+                concept={concept}
+                review={review}
+                info={info}
+                others={columns.filter((s) => s !== info)}
+                openAt={openAt}
+              />
+            ) : (
+              <WordEntry key={concept.id} concept={concept} review={review} sources={sources} />
+            )}
+            <DroppedHere review={review} cell={cell} concept={concept} />
+          </>
+        )}
+      </div>
+    </div>
+  )
 }
 
-function Chip({ term, letter }: { term: Term; letter: string }) {
-  const dropped = term.status === 'dropped'
+function focusPane(pane: Pane): void {
+  const where = { terms: '.lookup input', harvest: '#harvest', names: '#named-name', lines: '#unplanned' }[
+    pane
+  ]
+  document.querySelector<HTMLElement>(where)?.focus()
+}
+
+/** What was dropped from a cell, with the reasons. */
+function DroppedHere({ review, cell, concept }: { review: Review; cell: Cell; concept: Concept }) {
+  const dropped = review.terms.filter((t) => sameCell(t, cell) && t.status === 'dropped')
+  if (!dropped.length) return null
   return (
-    <span
-      className={`chip ${letter} ${term.kind}${dropped ? ' dropped' : ''}`}
-      title={term.reason ?? `from: ${term.origin}`}
-    >
-      {term.expression}
-      {term.withNarrower && <span aria-label="with narrower">⌄</span>}
-      {term.mainFocus && <span aria-label="main focus">◉</span>}
-      <button
-        className="plain remove"
-        aria-label={`${dropped ? 'Take back' : 'Drop'} ${term.expression}`}
-        onClick={(e) => {
-          e.stopPropagation()
-          void act('term.set', { ...term, status: dropped ? 'in use' : 'dropped' })
-        }}
-      >
-        {dropped ? '↩' : '×'}
-      </button>
-    </span>
+    <section aria-label={`Dropped from ${concept.name}`} style={{ marginTop: 16 }}>
+      {dropped.map((t) => (
+        <DroppedReason key={t.id} term={t} autoFocus={false} done={() => undefined} />
+      ))}
+    </section>
   )
+}
+
+/** What can be done with a chip. The same object as long as the stage is shown, so that chips need not be drawn again. */
+function useChipDeeds(
+  choose: (cell: Cell) => void,
+  setPane: (pane: Pane) => void,
+  setOpenAt: (at: { label: string }) => void,
+  setAsking: (id: string) => void,
+): ChipDeeds {
+  const setters = useRef({ choose, setPane, setOpenAt, setAsking })
+  return useMemo(() => {
+    const review = (): Review => useSession.getState().folded.review
+    const focus = (id: string): void => document.getElementById(`term-${id}`)?.focus()
+    const later = (id: string): void => void setTimeout(() => focus(id), 50)
+    return {
+      drop: (term) => {
+        dropTerm(term)
+        setters.current.setAsking(term.id)
+      },
+      takeBack: (term) => {
+        takeBack(term)
+        later(term.id)
+      },
+      as: (term, withNarrower, mainFocus) => {
+        void act('term.set', { ...term, withNarrower, mainFocus })
+        later(term.id)
+      },
+      move: (term, letter) => {
+        const concept = review().concepts.find((c) => c.letter === letter)
+        if (!concept) return
+        moveTerm(review(), term, concept)
+        setters.current.choose({ conceptId: concept.id, sourceId: term.sourceId })
+        later(term.id)
+      },
+      open: (term: Term) => {
+        setters.current.choose(term)
+        setters.current.setPane('terms')
+        setters.current.setOpenAt({ label: term.expression })
+      },
+      walk: (term, step) => {
+        const own = review().terms.filter((t) => sameCell(t, term))
+        const next = own[own.findIndex((t) => t.id === term.id) + step]
+        if (next) focus(next.id)
+      },
+      leave: () => document.querySelector<HTMLElement>('.grid-room')?.focus(),
+    }
+  }, [])
 }

@@ -1,17 +1,28 @@
 'use client'
-import { useEffect, useState } from 'react'
+import { useEffect, useRef, useState } from 'react'
 import { hasErrors, thousands } from '@/core/base'
 import { parse, print } from '@/core/query'
-import type { Concept, Review } from '@/core/review'
-import { standin } from '@/standins'
-import { act, newId } from '@/store/session'
+import type { Concept, Review, Term } from '@/core/review'
+import type { SourceInfo } from '@/store/source-info'
 import { Strand } from '@/ui/strand'
-import { searchDesk } from '@/workers'
+import { wordDesk, type WordReport as Report } from '@/workers'
+import { restOfPlan } from './plan-text'
+import { putTerms, sameTerm } from './term-commands'
+import { WordReport } from './word-report'
 
-/** Types text words into a concept: several at once, separated by semicolons; each is counted before it is taken. */
-export function WordEntry({ concept, review }: { concept: Concept; review: Review }) {
+interface Props {
+  concept: Concept
+  review: Review
+  sources: readonly SourceInfo[]
+}
+
+/**
+ * Types text words into a concept: several at once, separated by semicolons. The last one is weighed before it is
+ * taken: what it finds, what it really matches, how else it could be said.
+ */
+export function WordEntry({ concept, review, sources }: Props) {
   const [typed, setTyped] = useState('')
-  const [counts, setCounts] = useState<{ name: string; hits: number | undefined }[]>([])
+  const input = useRef<HTMLInputElement>(null)
   const parts = typed
     .split(/[;\n]/)
     .map((t) => t.trim())
@@ -20,60 +31,44 @@ export function WordEntry({ concept, review }: { concept: Concept; review: Revie
   const broken = read.flatMap((r) =>
     r.problems.filter((p) => p.severity === 'error' || p.code === 'side-by-side'),
   )
-  const last = parts[parts.length - 1]
+  const last = read.at(-1)
+  const weighed = last && expressionOf(last)
+  const report = useReport(weighed, concept, review, sources)
 
-  useEffect(() => {
-    let current = true
-    const databases = review.sources.flatMap((s) => standin(s.profileId) ?? [])
-    const timer = setTimeout(() => {
-      if (!last) return setCounts([])
-      void Promise.all(
-        databases.map(async (d) => ({
-          name: d.short,
-          hits: await searchDesk().count(d.id, `text: (${last})`),
-        })),
-      ).then((found) => current && setCounts(found))
-    }, 180)
-    return () => {
-      current = false
-      clearTimeout(timer)
-    }
-  }, [last, review.sources])
-
-  const take = (): void => {
-    if (!read.length || read.some((r) => !r.tree || hasErrors(r.problems))) return
-    for (const r of read) {
-      // Two words with nothing between are meant as a phrase far more often than as two words.
-      const expression = r.problems.some((p) => p.code === 'side-by-side')
-        ? `"${r.typed.replace(/"/g, '')}"`
-        : print(r.tree!)
-      if (
-        review.terms.some(
-          (t) => t.conceptId === concept.id && t.kind === 'text' && t.expression === expression,
-        )
-      )
-        continue
-      void act('term.set', {
-        id: newId(),
+  const put = (expressions: readonly string[], origin: Term['origin'], from?: string): void =>
+    putTerms(
+      review,
+      expressions.map((expression) => ({
         conceptId: concept.id,
         sourceId: 'all',
         kind: 'text',
         expression,
-        withNarrower: false,
-        mainFocus: false,
-        origin: 'typed',
-        status: 'in use',
-      })
-    }
+        origin,
+        ...(from ? { from } : {}),
+      })),
+    )
+  const take = (): void => {
+    const expressions = read.flatMap((r) => expressionOf(r) ?? [])
+    if (!expressions.length || expressions.length < read.length) return
+    put(expressions, 'typed')
     setTyped('')
   }
+  const has = (text: string): boolean =>
+    sameTerm(review, { conceptId: concept.id, sourceId: 'all', kind: 'text', expression: text })?.status ===
+    'in use'
+  /** Puts another wording in the place of the one that is being typed. */
+  const instead = (text: string): void => {
+    setTyped([...parts.slice(0, -1), text].join('; '))
+    input.current?.focus()
+  }
   return (
-    <section aria-label={`Text words for ${concept.name}`} style={{ marginTop: 18, maxWidth: 760 }}>
+    <section aria-label={`Text words for ${concept.name}`} className="words-pane">
       <div className="lookup">
         <h2>
           <Strand letter={concept.letter} /> Text words
         </h2>
         <input
+          ref={input}
           aria-label={`New words for ${concept.name}`}
           placeholder='noise; reverberat*; "sound field"'
           value={typed}
@@ -81,6 +76,10 @@ export function WordEntry({ concept, review }: { concept: Concept; review: Revie
           onKeyDown={(e) => {
             if (e.key === 'Enter') take()
             if (e.key === 'Escape') e.currentTarget.blur()
+            if (e.key === 'ArrowDown') {
+              e.preventDefault()
+              document.querySelector<HTMLElement>('.word-report button')?.focus()
+            }
           }}
         />
       </div>
@@ -88,30 +87,82 @@ export function WordEntry({ concept, review }: { concept: Concept; review: Revie
         <p key={i} className="note">
           {p.code === 'side-by-side' ? (
             <>
-              Two words side by side are taken as a phrase: <span className="mono">&quot;{last}&quot;</span>.
-              Separate words with a semicolon.
+              Two words side by side are taken as a phrase. Below it is weighed against the words near each
+              other and anywhere. Separate words with a semicolon.
             </>
           ) : (
             p.message
           )}
         </p>
       ))}
-      {last ? (
-        <p className="sub" style={{ marginTop: 8 }}>
-          <span className="mono">{last}</span> in title, abstract and keywords:{' '}
-          {counts.map((c) => `${c.name} ${c.hits === undefined ? '–' : thousands(c.hits)}`).join(' · ') ||
-            'no source planned yet'}
-          {' · '}
-          <kbd>↵</kbd> takes it
-        </p>
+      {weighed ? (
+        <>
+          <p className="sub" style={{ marginTop: 8 }}>
+            <span className="mono">{weighed}</span> in title, abstract and keywords:{' '}
+            {report
+              ? report.counts
+                  .map(
+                    (c) => `${sources.find((s) => s.standin?.id === c.sourceId)?.short} ${thousands(c.hits)}`,
+                  )
+                  .join(' · ') || 'no source planned yet'
+              : '…'}
+            {has(weighed) ? ' · already in the grid' : ''}
+            {' · '}
+            <kbd>↵</kbd> takes it, <kbd>↓</kbd> goes to what else there is
+          </p>
+          {report && (
+            <WordReport
+              report={report}
+              has={has}
+              take={(text, from) => put([text], 'suggestion', from)}
+              instead={instead}
+              back={() => input.current?.focus()}
+            />
+          )}
+        </>
       ) : (
         <p className="sub" style={{ marginTop: 8, lineHeight: 1.7 }}>
           <span className="mono">reverberat*</span> any ending · <span className="mono">wom?n</span> one
           character · <span className="mono">&quot;listening effort&quot;</span> a phrase ·{' '}
           <span className="mono">speech NEAR/4 perce*</span> near each other. Separate several with a
-          semicolon.
+          semicolon. Before a word is taken you see what it really matches.
         </p>
       )}
     </section>
   )
+}
+
+/** What is taken for a typed part; undefined while it cannot be read. */
+function expressionOf(r: { typed: string } & ReturnType<typeof parse>): string | undefined {
+  // Two words with nothing between are meant as a phrase far more often than as two words.
+  const text = r.problems.some((p) => p.code === 'side-by-side') ? `"${r.typed.replace(/"/g, '')}"` : r.typed
+  const { tree, problems } = parse(text)
+  return tree && !hasErrors(problems) ? print(tree) : undefined
+}
+
+function useReport(
+  text: string | undefined,
+  concept: Concept,
+  review: Review,
+  sources: readonly SourceInfo[],
+): Report | undefined {
+  const [found, setFound] = useState<{ text: string; report: Report | undefined }>()
+  const ids = sources.flatMap((s) => s.standin?.id ?? []).join(' ')
+  const near = restOfPlan(review, concept.id)
+  useEffect(() => {
+    let current = true
+    if (!text) return
+    const timer = setTimeout(
+      () =>
+        void wordDesk()
+          .weigh(ids.split(' ').filter(Boolean), text, near)
+          .then((report) => current && setFound({ text, report })),
+      180,
+    )
+    return () => {
+      current = false
+      clearTimeout(timer)
+    }
+  }, [text, ids, near])
+  return found && found.text === text ? found.report : undefined
 }

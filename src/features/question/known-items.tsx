@@ -1,0 +1,133 @@
+'use client'
+import { Button } from 'antd'
+import { useEffect, useMemo, useState } from 'react'
+import type { KnownItem, Review } from '@/core/review'
+import { whoAndWhen } from '@/core/records'
+import { act } from '@/store/session'
+import type { SourceInfo } from '@/store/source-info'
+import { useStaged } from '@/store/use-staged'
+import { wordDesk } from '@/workers'
+import { KnownPaste } from './known-paste'
+
+/** By item: the short names of the planned databases that hold it; a database that has not answered yet is missing. */
+export interface Holders {
+  names: ReadonlyMap<string, readonly string[]>
+  /** Titles of records, for items that were pasted as a bare DOI. */
+  titles: ReadonlyMap<string, string>
+  asked: number
+}
+
+/** The records that a good search must find, and which of the planned databases hold them. */
+export function KnownItems({
+  review,
+  sources,
+  pasting,
+  setPasting,
+}: {
+  review: Review
+  sources: readonly SourceInfo[]
+  pasting: boolean
+  setPasting: (open: boolean) => void
+}) {
+  const holders = useHolders(review.knownItems, sources)
+  return (
+    <section aria-labelledby="known-head" data-anchor="known" style={{ marginTop: 24 }}>
+      <h2 id="known-head">Known items: what a good search must find</h2>
+      {review.knownItems.map((item) => (
+        <KnownRow key={item.id} item={item} holders={holders} />
+      ))}
+      {!review.knownItems.length && !pasting && (
+        <p className="empty">
+          A few works that you know belong to the review. Searches are tested against them later, and words
+          are harvested from them. Paste DOIs, RIS, BibTeX or references as they stand in a text.
+        </p>
+      )}
+      {pasting ? (
+        <KnownPaste review={review} close={() => setPasting(false)} />
+      ) : (
+        <Button size="small" style={{ marginTop: 8 }} onClick={() => setPasting(true)}>
+          Paste known items<kbd>I</kbd>
+        </Button>
+      )}
+    </section>
+  )
+}
+
+function KnownRow({ item, holders }: { item: KnownItem; holders: Holders }) {
+  const kept = item.title || holders.titles.get(item.id) || ''
+  const title = useStaged(`known-${item.id}`, kept, (text) => ({
+    kind: 'known.set',
+    payload: { ...item, title: text },
+  }))
+  const names = holders.names.get(item.id) ?? []
+  return (
+    <div className="known" title={item.raw}>
+      <input
+        className="bare-input serif"
+        aria-label="Title of the known item"
+        placeholder={item.doi ?? 'title'}
+        {...title}
+      />
+      <button
+        className="plain remove"
+        aria-label={`Remove ${kept || item.doi || 'the known item'}`}
+        onClick={() => void act('known.remove', { id: item.id })}
+      >
+        ×
+      </button>
+      <span className="sub">
+        {[item.authors.length || item.year ? whoAndWhen(item) : '', item.doi ?? '']
+          .filter(Boolean)
+          .join(' · ') || `pasted as ${item.form}`}
+      </span>
+      <span className="sub holders">
+        {names.length
+          ? `held by ${names.join(', ')}`
+          : holders.asked
+            ? 'in none of the planned databases'
+            : ''}
+      </span>
+    </div>
+  )
+}
+
+function useHolders(items: readonly KnownItem[], sources: readonly SourceInfo[]): Holders {
+  const [found, setFound] = useState<Record<string, Map<string, string>>>({})
+  const ids = sources.flatMap((s) => s.standin?.id ?? []).join(' ')
+  useEffect(() => {
+    let current = true
+    if (!items.length) return
+    const asked = items.map(({ id, title, year, doi }) => ({
+      id,
+      title,
+      ...(year === undefined ? {} : { year }),
+      ...(doi === undefined ? {} : { doi }),
+    }))
+    // One database after the other: each answers as soon as it is open.
+    void (async () => {
+      for (const id of ids.split(' ').filter(Boolean)) {
+        const held = await wordDesk().holds(id, asked)
+        if (!current) return
+        setFound((f) => ({ ...f, [id]: new Map(held.map((h) => [h.itemId, h.title])) }))
+      }
+    })()
+    return () => {
+      current = false
+    }
+  }, [items, ids])
+  return useMemo(() => {
+    const names = new Map<string, string[]>()
+    const titles = new Map<string, string>()
+    let asked = 0
+    for (const { standin, short } of sources) {
+      const held = standin && found[standin.id]
+      if (!held) continue
+      asked++
+      for (const [itemId, title] of held) {
+        names.set(itemId, [...(names.get(itemId) ?? []), short])
+        if (!titles.has(itemId)) titles.set(itemId, title)
+      }
+    }
+    return { names, titles, asked }
+  }, [found, sources])
+}

@@ -1,0 +1,99 @@
+'use client'
+import { Button, Input } from 'antd'
+import { useEffect, useState } from 'react'
+import { plural } from '@/core/base'
+import { readPasted, whoAndWhen, type Pasted } from '@/core/records'
+import type { KnownItem, Review } from '@/core/review'
+import { act, newId } from '@/store/session'
+
+/** A box for anything that names works, and beneath it what was understood, line by line, before it is taken in. */
+export function KnownPaste({ review, close }: { review: Review; close: () => void }) {
+  const [text, setText] = useState('')
+  const [read, setRead] = useState<{ of: string; items: Pasted[] }>({ of: '', items: [] })
+  useEffect(() => {
+    let current = true
+    const timer = setTimeout(
+      () => void readPasted(text).then((items) => current && setRead({ of: text, items })),
+      150,
+    )
+    return () => {
+      current = false
+      clearTimeout(timer)
+    }
+  }, [text])
+
+  const known = (item: Pasted): boolean =>
+    review.knownItems.some(
+      (k) => (item.doi && k.doi === item.doi) || (!item.doi && item.title && k.title === item.title),
+    )
+  const fresh = read.items.filter((item) => !known(item))
+  const take = (): void => {
+    const items = fresh.map(({ raw, form, title, authors, year, journal, doi }): KnownItem => ({
+      id: newId(),
+      raw,
+      form,
+      title,
+      authors,
+      ...(year === undefined ? {} : { year }),
+      ...(journal === undefined ? {} : { journal }),
+      ...(doi === undefined ? {} : { doi }),
+    }))
+    if (items.length) void act('known.add', { items })
+    close()
+  }
+  return (
+    <div className="paste">
+      <Input.TextArea
+        autoFocus
+        aria-label="Known items, pasted"
+        placeholder={'10.5555/…\nor RIS, BibTeX, or references as they stand in a text; mixed if you like'}
+        autoSize={{ minRows: 4, maxRows: 10 }}
+        value={text}
+        onChange={(e) => setText(e.target.value)}
+        onKeyDown={(e) => {
+          if (e.key === 'Escape') close()
+          if (e.key === 'Enter' && (e.ctrlKey || e.metaKey) && read.of === text) take()
+        }}
+      />
+      {read.items.map((item, i) => (
+        <div key={i} className="understood">
+          <span className="sub number">
+            {item.lines[0] === item.lines[1] ? item.lines[0] : `${item.lines[0]}–${item.lines[1]}`}
+          </span>
+          <span className="sub">{item.form}</span>
+          <span>
+            <span className="serif">
+              {item.title || (item.form === 'DOI' ? 'title follows once it is found' : 'no title')}
+            </span>
+            <br />
+            <span className="sub">
+              {[item.authors.length || item.year ? whoAndWhen(item) : '', item.journal, item.doi]
+                .filter(Boolean)
+                .join(' · ')}
+              {known(item) && ' · already among the known items'}
+            </span>
+            {item.problems.map((p) => (
+              <span key={p.code} className="sub warn">
+                {p.message}
+              </span>
+            ))}
+          </span>
+        </div>
+      ))}
+      <div style={{ display: 'flex', gap: 8, marginTop: 8, alignItems: 'center' }}>
+        <Button size="small" type="primary" disabled={!fresh.length || read.of !== text} onClick={take}>
+          {fresh.length ? `Take ${plural(fresh.length, 'item')}` : 'Take'}
+          <kbd>Ctrl ↵</kbd>
+        </Button>
+        <Button size="small" onClick={close}>
+          Leave it
+        </Button>
+        <span className="sub">
+          {read.items.length
+            ? 'Titles can be corrected afterwards.'
+            : 'What is understood shows here as you paste.'}
+        </span>
+      </div>
+    </div>
+  )
+}

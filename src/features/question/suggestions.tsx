@@ -1,0 +1,124 @@
+'use client'
+import { useEffect, useState } from 'react'
+import { thousands } from '@/core/base'
+import type { Concept, Letter, Review, Term } from '@/core/review'
+import type { SourceInfo } from '@/store/source-info'
+import { act, newId } from '@/store/session'
+import { LetterList } from '@/ui/letter-list'
+import { vocabularyDesk, type Suggestion } from '@/workers'
+import { lettersToOffer, weave } from './concepts'
+
+interface Props {
+  review: Review
+  sources: readonly SourceInfo[]
+}
+
+/** Phrases of the question that lead to headings; a concept's letter takes the phrase and its headings in one go. */
+export function Suggestions({ review, sources }: Props) {
+  const found = useSuggestions(review.question, sources)
+  const open = found.filter((s) => !isTaken(review, sources, s))
+  const letters = lettersToOffer(review)
+
+  if (!review.question || !sources.some((s) => s.vocabulary))
+    return review.question ? (
+      <p className="sub" style={{ marginBottom: 14 }}>
+        Once a database with a thesaurus is planned below, phrases of the question that lead to its headings
+        are offered here.
+      </p>
+    ) : null
+  if (!open.length)
+    return found.length ? (
+      <p className="sub" style={{ marginBottom: 14 }}>
+        Every phrase of the question that leads to a heading has been taken.
+      </p>
+    ) : null
+
+  const take = (suggestion: Suggestion, letter: Letter): void => {
+    const owner = ownerOf(review, suggestion)
+    const concept = owner?.letter === letter ? owner : weave(review, letter, suggestion.start, suggestion.end)
+    const terms = suggestion.headings.flatMap((h): Term[] => {
+      const source = sources.find((s) => s.vocabulary?.key === h.key)?.source
+      if (!source || review.terms.some((t) => t.sourceId === source.id && t.expression === h.label)) return []
+      return [
+        {
+          id: newId(),
+          conceptId: concept.id,
+          sourceId: source.id,
+          kind: 'heading',
+          expression: h.label,
+          withNarrower: h.alone !== h.withNarrower,
+          mainFocus: false,
+          origin: 'question',
+          from: `“${suggestion.text}”`,
+          status: 'in use',
+        },
+      ]
+    })
+    if (terms.length) void act('terms.set', { terms })
+  }
+  return (
+    <section className="suggestions" aria-label="Phrases that lead to headings">
+      <p className="sub">
+        These words lead to headings. <kbd>S</kbd> chooses one, a concept’s letter takes it with its headings.
+      </p>
+      <LetterList
+        id="suggestions"
+        label="Suggestions from the question"
+        letters={letters}
+        take={(row, letter) => take(open[row]!, letter)}
+        rows={open.map((s) => ({
+          key: `${s.start}-${s.end}`,
+          name: `“${s.text}”`,
+          best: ownerOf(review, s)?.letter,
+          content: (
+            <>
+              <span className="serif">{s.text}</span>
+              <span>
+                {s.headings.map((h, k) => (
+                  <span key={`${h.key}/${h.id}`}>
+                    {k > 0 && ' · '}
+                    <b>{h.label}</b>{' '}
+                    <span className="sub">
+                      {sources.find((x) => x.vocabulary?.key === h.key)?.short}
+                      {h.alone === undefined ? '' : ` ${thousands(h.alone)}`}
+                      {h.entry && ', by an entry term'}
+                    </span>
+                  </span>
+                ))}
+              </span>
+            </>
+          ),
+        }))}
+      />
+    </section>
+  )
+}
+
+/** The concept whose words already hold a phrase. */
+function ownerOf(review: Review, phrase: Suggestion): Concept | undefined {
+  const pick = review.picks.find((p) => p.start <= phrase.start && p.end >= phrase.end)
+  return review.concepts.find((c) => c.id === pick?.conceptId)
+}
+
+function useSuggestions(question: string, sources: readonly SourceInfo[]): Suggestion[] {
+  const keys = sources.flatMap((s) => s.vocabulary?.key ?? []).join('\n')
+  const [found, setFound] = useState<Suggestion[]>([])
+  useEffect(() => {
+    let current = true
+    void vocabularyDesk()
+      .suggestions(question, keys ? keys.split('\n') : [])
+      .then((list) => current && setFound(list))
+    return () => {
+      current = false
+    }
+  }, [question, keys])
+  return found
+}
+
+/** Woven, and every heading it leads to is in the grid, used or dropped. */
+function isTaken(review: Review, sources: readonly SourceInfo[], s: Suggestion): boolean {
+  return s.headings.every((h) => {
+    const source = sources.find((x) => x.vocabulary?.key === h.key)?.source
+    return !source || review.terms.some((t) => t.sourceId === source.id && t.expression === h.label)
+  })
+}

@@ -1,0 +1,49 @@
+'use client'
+import type { Term } from '@/core/review'
+import { act } from '@/store/session'
+import { useStaged } from '@/store/use-staged'
+
+/** The reason why a term was dropped, asked for at once and kept beside the term. */
+export function DroppedReason({
+  term,
+  autoFocus,
+  done,
+}: {
+  term: Term
+  autoFocus: boolean
+  done: () => void
+}) {
+  const reason = useStaged(`dropped-${term.id}`, term.reason ?? '', (text) => ({
+    kind: 'term.set',
+    payload: { ...term, reason: text },
+  }))
+  return (
+    <label className="dropped-reason">
+      <span>
+        <s className="mono">{term.expression}</s> dropped
+      </span>
+      <input
+        className="bare-input serif"
+        style={{ fontStyle: 'italic' }}
+        autoFocus={autoFocus}
+        placeholder="because …"
+        {...reason}
+        onKeyDown={(e) => {
+          if (e.key !== 'Enter' && e.key !== 'Escape') return
+          e.preventDefault()
+          e.currentTarget.blur()
+          done()
+        }}
+      />
+      <button
+        className="plain link sub"
+        onClick={() => {
+          const { reason: _reason, ...rest } = term
+          void act('term.set', { ...rest, status: 'in use' })
+        }}
+      >
+        take it back
+      </button>
+    </label>
+  )
+}

@@ -1,0 +1,186 @@
+'use client'
+import { Radio } from 'antd'
+import { useEffect, useMemo, useState } from 'react'
+import { plural, thousands } from '@/core/base'
+import type { Letter, Review } from '@/core/review'
+import { useSession } from '@/store/session'
+import type { SourceInfo } from '@/store/source-info'
+import { LetterList } from '@/ui/letter-list'
+import { wordDesk, type HarvestOffer } from '@/workers'
+import { conceptTerms } from './plan-text'
+import { putTerms } from './term-commands'
+
+type From = 'known items' | 'works kept'
+
+/** What stands out in good records and is not in the grid yet, by concept. */
+export function Harvest({ review, sources }: { review: Review; sources: readonly SourceInfo[] }) {
+  const works = useSession((s) => s.works)
+  const kept = useMemo(
+    () => works.filter((w) => Object.values(review.rulings[w.id] ?? {}).some((r) => r.verdict === 'in')),
+    [works, review.rulings],
+  )
+  const [chosen, setChosen] = useState<From>()
+  const from: From = chosen ?? (review.knownItems.length || !kept.length ? 'known items' : 'works kept')
+  const good = useGood(from, review, sources, kept)
+  const result = useHarvest(good, review, sources)
+  const [left, setLeft] = useState<ReadonlySet<string>>(new Set())
+
+  const letters = review.concepts.map((c) => c.letter)
+  const offers = result?.offers.filter((o) => !left.has(keyOf(o)) && !isKnown(review, sources, o)) ?? []
+  const ordered = [
+    ...review.concepts.flatMap((c) => offers.filter((o) => o.conceptId === c.id)),
+    ...offers.filter((o) => !review.concepts.some((c) => c.id === o.conceptId)),
+  ]
+  const leave = (o: HarvestOffer): void => setLeft((s) => new Set(s).add(keyOf(o)))
+  const take = (o: HarvestOffer, letter: Letter): void => {
+    const concept = review.concepts.find((c) => c.letter === letter)
+    const sourceId =
+      o.kind === 'heading' ? sources.find((s) => s.standin?.id === o.sourceId)?.source.id : 'all'
+    if (!concept || !sourceId) return
+    putTerms(review, [
+      {
+        conceptId: concept.id,
+        sourceId,
+        kind: o.kind === 'heading' ? 'heading' : 'text',
+        expression: o.text,
+        origin: from === 'known items' ? 'known item' : 'harvest',
+        from: `in ${o.good} of ${o.goods} good records, ${o.rest} of ${thousands(o.rests)} others`,
+      },
+    ])
+  }
+  return (
+    <section className="harvest" aria-label="Harvest">
+      <div className="pane-head">
+        <h2>Over-represented in good records, not in the grid</h2>
+        <Radio.Group
+          size="small"
+          value={from}
+          onChange={(e) => setChosen(e.target.value as From)}
+          options={[
+            { value: 'known items', label: `Known items (${review.knownItems.length})` },
+            { value: 'works kept', label: `Works kept in selection (${thousands(kept.length)})` },
+          ]}
+        />
+        {result && result.records > 0 && (
+          <span className="sub">
+            {plural(result.records, 'record')} read against the rest · Enter takes to the concept marked,
+            Delete leaves it out
+          </span>
+        )}
+      </div>
+      {!Object.values(good).some((ids) => ids.length) ? (
+        <p className="empty">
+          {from === 'known items'
+            ? 'No known item has been found in the planned databases yet. Paste some under Question (I), or rule works in under Selection.'
+            : 'No work has been kept in Selection yet; known items will do as well.'}
+        </p>
+      ) : !result ? (
+        <p className="empty">Reading the good records against the rest …</p>
+      ) : !ordered.length ? (
+        <p className="empty">
+          Nothing stands out that the grid does not have: the terms cover these records.
+        </p>
+      ) : (
+        <LetterList
+          id="harvest"
+          label="Harvested words and headings"
+          letters={letters}
+          take={(row, letter) => take(ordered[row]!, letter)}
+          leave={(row) => leave(ordered[row]!)}
+          rows={ordered.map((o) => ({
+            key: keyOf(o),
+            name: o.text,
+            best: review.concepts.find((c) => c.id === o.conceptId)?.letter,
+            content: (
+              <>
+                <span className={o.kind === 'heading' ? '' : 'mono'}>{o.text}</span>
+                <span className="sub">
+                  {o.kind === 'heading'
+                    ? `heading of ${sources.find((s) => s.standin?.id === o.sourceId)?.short}`
+                    : o.kind === 'keyword'
+                      ? 'author keyword'
+                      : 'words'}
+                </span>
+                <span className="sub number">
+                  {o.good} of {o.goods} good
+                </span>
+                <span className="sub number">
+                  {thousands(o.rest)} of {thousands(o.rests)} others
+                </span>
+                <span className="sub number" title="Log-likelihood ratio (Dunning 1993): how far from chance">
+                  G² {Math.round(o.g2)}
+                </span>
+              </>
+            ),
+          }))}
+        />
+      )}
+      {left.size > 0 && (
+        <button className="plain link sub" style={{ marginTop: 8 }} onClick={() => setLeft(new Set())}>
+          show {plural(left.size, 'offer')} left out
+        </button>
+      )}
+    </section>
+  )
+}
+
+const keyOf = (o: HarvestOffer): string => `${o.sourceId ?? 'all'}/${o.text}`
+
+/** Used or dropped: what was dropped once is not offered again. */
+function isKnown(review: Review, sources: readonly SourceInfo[], o: HarvestOffer): boolean {
+  const sourceId = o.kind === 'heading' ? sources.find((s) => s.standin?.id === o.sourceId)?.source.id : 'all'
+  return review.terms.some((t) => t.sourceId === sourceId && t.expression === o.text)
+}
+
+/** By stand-in: the numbers of the good records in it. */
+function useGood(
+  from: From,
+  review: Review,
+  sources: readonly SourceInfo[],
+  kept: readonly { from: readonly { sourceId: string; recordId: string }[] }[],
+): Record<string, string[]> {
+  const [found, setFound] = useState<Record<string, string[]>>({})
+  const { knownItems } = review
+  useEffect(() => {
+    let current = true
+    const own = sources.filter((s) => s.standin)
+    void Promise.all(
+      own.map(async ({ source, standin }): Promise<[string, string[]]> => {
+        if (from === 'works kept')
+          return [
+            standin!.id,
+            kept.flatMap((w) => w.from.flatMap((f) => (f.sourceId === source.id ? [f.recordId] : []))),
+          ]
+        const asked = knownItems.map(({ id, title, year, doi }) => ({
+          id,
+          title,
+          ...(year === undefined ? {} : { year }),
+          ...(doi === undefined ? {} : { doi }),
+        }))
+        const held = asked.length ? await wordDesk().holds(standin!.id, asked) : []
+        return [standin!.id, held.map((h) => h.recordId)]
+      }),
+    ).then((list) => current && setFound(Object.fromEntries(list)))
+    return () => {
+      current = false
+    }
+  }, [from, knownItems, sources, kept])
+  return found
+}
+
+function useHarvest(good: Record<string, string[]>, review: Review, sources: readonly SourceInfo[]) {
+  const [found, setFound] = useState<{ good: unknown; offers: HarvestOffer[]; records: number }>()
+  // Asked again when the terms change, because what the grid finds whole is no longer offered.
+  const terms = useMemo(() => conceptTerms(review, sources), [review, sources])
+  useEffect(() => {
+    let current = true
+    if (!Object.values(good).some((ids) => ids.length)) return
+    void wordDesk()
+      .harvest(good, terms)
+      .then((r) => current && setFound({ good, ...r }))
+    return () => {
+      current = false
+    }
+  }, [good, terms])
+  return found && found.good === good ? found : undefined
+}

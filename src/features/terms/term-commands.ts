@@ -1,0 +1,44 @@
+import type { Concept, Review, Term } from '@/core/review'
+import { act, newId } from '@/store/session'
+
+type Fresh = Pick<Term, 'conceptId' | 'sourceId' | 'kind' | 'expression' | 'origin'> & Partial<Term>
+
+/** The term of the grid that says the same in the same cell, in use or dropped. */
+export const sameTerm = (review: Review, t: Pick<Term, 'conceptId' | 'sourceId' | 'kind' | 'expression'>) =>
+  review.terms.find(
+    (k) =>
+      k.conceptId === t.conceptId &&
+      k.sourceId === t.sourceId &&
+      k.kind === t.kind &&
+      k.expression === t.expression,
+  )
+
+/** Puts terms into the grid; one that is there already is taken again as it is now wanted. */
+export function putTerms(review: Review, fresh: readonly Fresh[]): void {
+  const terms = fresh.map((t): Term => {
+    const known = sameTerm(review, t)
+    const { reason: _reason, ...kept } = known ?? { withNarrower: false, mainFocus: false }
+    return { ...kept, ...t, id: known?.id ?? newId(), status: 'in use' } as Term
+  })
+  if (terms.length === 1) void act('term.set', terms[0]!)
+  else if (terms.length) void act('terms.set', { terms })
+}
+
+/** Moves a term to another concept; one that says the same there already takes it in. */
+export function moveTerm(review: Review, term: Term, to: Concept): void {
+  if (term.conceptId === to.id) return
+  const there = sameTerm(review, { ...term, conceptId: to.id })
+  if (there) {
+    void act('term.set', { ...there, status: 'in use' })
+    void act('term.remove', { id: term.id })
+  } else void act('term.set', { ...term, conceptId: to.id })
+}
+
+export function dropTerm(term: Term): void {
+  void act('term.set', { ...term, status: 'dropped' })
+}
+
+export function takeBack(term: Term): void {
+  const { reason: _reason, ...rest } = term
+  void act('term.set', { ...rest, status: 'in use' })
+}

@@ -1,0 +1,32 @@
+import type { Profile } from '@/core/profile'
+import type { Review, Source, VocabularyFile } from '@/core/review'
+import { profileOf, standin, type StandinInfo } from '@/standins'
+
+/** What the screens must know of a source beside what the plan says of it. */
+export interface SourceInfo {
+  source: Source
+  /** A name short enough for a column. */
+  short: string
+  /** The invented database behind it, if it is one. */
+  standin: StandinInfo | undefined
+  /** How it speaks: a stand-in's profile, or one that the user described. */
+  profile: Profile | undefined
+  /** The vocabulary to be read for it: a file that was brought in, else the stand-in's own. */
+  vocabulary: { key: string; title: string; file: VocabularyFile | undefined } | undefined
+}
+
+export function sourceInfo(review: Review, source: Source): SourceInfo {
+  const info = standin(source.profileId)
+  const file = review.vocabularies.find((v) => v.sourceId === source.id)
+  const own = info?.vocabularyTitle && { key: info.id, title: info.vocabularyTitle, file: undefined }
+  return {
+    source,
+    short: info?.short ?? source.name,
+    standin: info,
+    profile: info ? profileOf(info) : review.profiles.find((p) => p.id === source.profileId),
+    vocabulary: file ? { key: fileKey(file), title: file.title, file } : own || undefined,
+  }
+}
+
+/** The key under which the worker keeps the vocabulary of a file. */
+export const fileKey = (file: Pick<VocabularyFile, 'digest'>): string => `file:${file.digest}`

@@ -1,0 +1,208 @@
+import { gunzipSync, strFromU8 } from 'fflate'
+import { hasErrors } from '@/core/base'
+import { EMPTY, evaluate, intersect, mergeForms, phi, wordForms, type DocSet } from '@/core/engine'
+import { inFields, isMasked, parse, type Expr } from '@/core/query'
+import { findRecord } from '@/core/records'
+import {
+  adviseStem,
+  harvestSource,
+  Lexicon,
+  rankHarvest,
+  spellingPairs,
+  togetherOf,
+  variantsOf,
+  type Harvested,
+  type SpellingPairs,
+  type StemAdvice,
+  type Together,
+  type Variant,
+} from '@/core/strategy'
+import type { OpenStandin } from '@/standins'
+import { fetchBytes, type OpenSources } from './open-sources'
+
+/** Hits in title, abstract and keywords over all sources asked, and those of them near the rest of the plan. */
+export interface Weight {
+  hits: number
+  near: number
+}
+export type Weighed<T> = T & Weight
+
+export interface WeighedSense {
+  broader: string
+  words: Weighed<{ text: string }>[]
+}
+
+/** What there is to know of a text word before it is taken. */
+export interface WordReport {
+  /** By source, in the order asked. */
+  counts: { sourceId: string; hits: number }[]
+  total: Weight
+  /** For a word with signs. */
+  stem: StemAdvice | undefined
+  variants: Weighed<Variant>[]
+  together: Weighed<Together>[]
+  senses: WeighedSense[]
+}
+
+/** A concept's terms as one expression for each stand-in. */
+export interface ConceptTerms {
+  id: string
+  /** Plain notation by stand-in; what is empty finds nothing. */
+  text: Record<string, string>
+}
+
+export interface HarvestOffer extends Harvested {
+  /** The concept with whose records it goes together most. */
+  conceptId: string | undefined
+}
+
+/** Weighs words in the stand-ins, finds known items, harvests good records. */
+export class WordDesk {
+  private pairs: Promise<SpellingPairs> | undefined
+  private lexicon: Promise<Lexicon> | undefined
+
+  constructor(private readonly sources: OpenSources) {}
+
+  /** What a text word finds and how else it could be said. `near` is the rest of the plan in plain notation, or empty. */
+  async weigh(ids: string[], text: string, near: string): Promise<WordReport | undefined> {
+    const { tree, problems } = parse(text)
+    if (!tree || hasErrors(problems)) return undefined
+    const places = (await Promise.all(ids.map((id) => this.sources.source(id)))).map(
+      (source) => new Place(source, near),
+    )
+    const weigh = (e: Expr): Weight => places.reduce((sum, p) => add(sum, p.weigh(e)), { hits: 0, near: 0 })
+    const weighed = <T extends { text: string }>(list: readonly T[]): Weighed<T>[] =>
+      list.map((one) => ({ ...one, ...weigh(parse(one.text).tree!) }))
+    const isWord = (word: string): boolean =>
+      places.some(({ source: { index } }) => index.termsFor(word).length > 0)
+    const senses = (await this.words()).senses(text.replace(/"/g, '').toLowerCase())
+    return {
+      counts: places.map((p) => ({ sourceId: p.source.info.id, hits: p.weigh(tree).hits })),
+      total: weigh(tree),
+      stem:
+        tree.kind === 'word' && isMasked(tree.text)
+          ? adviseStem(tree.text, (mask) =>
+              mergeForms(places.map((p) => wordForms(p.source.index, mask, p.near))),
+            )
+          : undefined,
+      variants: weighed(variantsOf(tree, await this.spellings(), isWord)).filter((v) => v.hits > 0),
+      together: weighed(togetherOf(tree)),
+      senses: senses
+        .map(({ broader, words }) => ({
+          broader,
+          words: weighed(
+            words.map((w) => ({ text: w.includes(' ') ? `"${w}"` : w })).filter((w) => parse(w.text).tree),
+          )
+            .filter((w) => w.hits > 0)
+            .sort((a, b) => b.near - a.near || b.hits - a.hits)
+            .slice(0, 6),
+        }))
+        .filter((s) => s.words.length)
+        .sort((a, b) => near2(b) - near2(a))
+        .slice(0, 4),
+    }
+  }
+
+  /** Which of these works a stand-in holds: the record's number in it, and by what it was known. */
+  async holds(
+    id: string,
+    items: { id: string; title: string; year?: number; doi?: string }[],
+  ): Promise<{ itemId: string; doc: number; recordId: string; title: string; by: 'DOI' | 'title' }[]> {
+    const finder = await this.sources.finder(id)
+    return items.flatMap((item) => {
+      const found = findRecord(finder, item)
+      if (!found) return []
+      const { id: recordId, title } = finder.records[found.record]!
+      return [{ itemId: item.id, doc: found.record, recordId, title, by: found.by }]
+    })
+  }
+
+  /**
+   * What stands out in the good records of these stand-ins, each offer with the concept whose records it shares most.
+   * What a concept's terms already find whole is left out.
+   */
+  async harvest(
+    good: Record<string, string[]>,
+    concepts: ConceptTerms[],
+  ): Promise<{ offers: HarvestOffer[]; records: number }> {
+    const places = await Promise.all(
+      Object.entries(good).map(async ([id, recordIds]) => {
+        const source = await this.sources.source(id)
+        const wanted = new Set(recordIds)
+        const docs = source.records.flatMap((r, doc) => (wanted.has(r.id) ? [doc] : []))
+        const sets = concepts.map((c) => docsOf(source, c.text[id] ?? ''))
+        return { id, source, docs: Uint32Array.from(docs) as DocSet, sets }
+      }),
+    )
+    const harvests = places.map(({ id, source, docs }) =>
+      harvestSource(id, source.index, (doc) => source.records[doc]!, docs),
+    )
+    const offers: HarvestOffer[] = []
+    for (const offer of rankHarvest(harvests, 120)) {
+      const at = harvests.flatMap((h, n) => {
+        const own = h.counts.find(
+          (c) => c.text === offer.text && (offer.sourceId === undefined || offer.sourceId === h.sourceId),
+        )
+        return own ? [{ place: places[n]!, docs: own.docs }] : []
+      })
+      const size = at.reduce((n, p) => n + p.docs.length, 0)
+      const bonds = concepts.map((_, k) => {
+        const both = at.reduce((n, p) => n + intersect(p.docs, p.place.sets[k]!).length, 0)
+        const whole = at.reduce((n, p) => n + p.place.sets[k]!.length, 0)
+        const all = at.reduce((n, p) => n + p.place.source.records.length, 0)
+        return { both, phi: phi(both, size, whole, all) }
+      })
+      const best = bonds.reduce((b, bond, k) => (bond.phi > bonds[b]!.phi ? k : b), 0)
+      if (bonds[best] && bonds[best].both === size) continue
+      offers.push({
+        ...offer,
+        conceptId: bonds[best] && bonds[best].phi > 0 ? concepts[best]!.id : undefined,
+      })
+      if (offers.length === 40) break
+    }
+    return { offers, records: places.reduce((n, p) => n + p.docs.length, 0) }
+  }
+
+  private spellings(): Promise<SpellingPairs> {
+    this.pairs ??= fetchBytes('/data/spellings.json').then((bytes) => {
+      const { american, british } = JSON.parse(strFromU8(bytes)) as Record<
+        'american' | 'british',
+        Record<string, string>
+      >
+      return spellingPairs(american, british)
+    })
+    return this.pairs
+  }
+
+  private words(): Promise<Lexicon> {
+    this.lexicon ??= fetchBytes('/data/synonyms.txt.gz').then(
+      (bytes) => new Lexicon(strFromU8(gunzipSync(bytes))),
+    )
+    return this.lexicon
+  }
+}
+
+const add = (a: Weight, b: Weight): Weight => ({ hits: a.hits + b.hits, near: a.near + b.near })
+const near2 = (s: WeighedSense): number => s.words.reduce((n, w) => n + w.near, 0)
+
+function docsOf(source: OpenStandin, text: string): DocSet {
+  const { tree, problems } = parse(text)
+  return tree && !hasErrors(problems) ? evaluate(source.index, tree, source.options).docs : EMPTY
+}
+
+/** A stand-in with the records near the rest of the plan. */
+class Place {
+  readonly near: DocSet
+
+  constructor(
+    readonly source: OpenStandin,
+    near: string,
+  ) {
+    this.near = docsOf(source, near)
+  }
+
+  weigh(e: Expr): Weight {
+    const { docs } = evaluate(this.source.index, inFields(['text'], e), this.source.options)
+    return { hits: docs.length, near: intersect(docs, this.near).length }
+  }
+}
