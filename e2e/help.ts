@@ -38,3 +38,9 @@ export async function beginReview(page: Page): Promise<void> {
   await page.keyboard.press('b')
   await expect(page.getByRole('textbox', { name: 'Name of concept B' })).toHaveValue('Reading')
 }
+
+/** Plans one of the databases that ship with Luvren. */
+export async function addDatabase(page: Page, name: string): Promise<void> {
+  await page.getByRole('button', { name: /^Add a database/ }).click()
+  await page.getByRole('menuitem', { name: new RegExp(`^${name}`) }).click()
+}

@@ -1,7 +1,7 @@
 import { expect, test } from '@playwright/test'
 import mammoth from 'mammoth'
 import { readFileSync } from 'node:fs'
-import { beginReview, pane, saved, stage } from './help'
+import { addDatabase, beginReview, pane, saved, stage } from './help'
 
 test('a new review goes from the question to a methods section, with a reload in the middle', async ({
   page,
@@ -13,7 +13,7 @@ test('a new review goes from the question to a methods section, with a reload in
   await page.getByRole('menuitem', { name: 'Years' }).click()
   await page.getByLabel('Why: years').fill('the rules were revised')
   await page.getByLabel('Why: years').blur()
-  await page.getByRole('button', { name: 'Add Fernhollow Education Index' }).click()
+  await addDatabase(page, 'Fernhollow Education Index')
   await expect(pane(page)).toContainText('because the rules were revised')
 
   await stage(page, 'Terms')
@@ -125,7 +125,7 @@ test('two tabs write one journal and follow each other', async ({ context }) => 
   await expect(two.getByRole('textbox', { name: 'Name of concept B' })).toHaveValue('Reading')
   await Promise.all([
     one.getByRole('button', { name: 'Ask a question' }).click(),
-    two.getByRole('button', { name: 'Add Fernhollow Education Index' }).click(),
+    addDatabase(two, 'Fernhollow Education Index'),
   ])
   for (const page of [one, two]) {
     await expect(page.getByRole('textbox', { name: 'Criterion 1' })).toBeVisible()

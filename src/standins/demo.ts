@@ -10,7 +10,7 @@ import {
   worksOf,
   type Work,
 } from '../core/review'
-import { Scanned } from '../core/engine'
+import { evaluate, Scanned } from '../core/engine'
 import { parse, type Expr } from '../core/query'
 import { toDocument, type Rec } from '../core/records'
 import { draftStrategy, lineKeys, runStrategy, type Plan } from '../core/strategy'
@@ -66,12 +66,18 @@ class Diary {
 }
 
 const CONCEPTS = [
-  { letter: 'A', name: 'Setting', role: 'where', essential: false, words: ['primary-school classrooms'] },
-  { letter: 'B', name: 'Sound conditions', role: 'what acts', essential: true, words: ['sound conditions'] },
+  {
+    letter: 'A',
+    name: 'Setting',
+    role: 'Population',
+    essential: false,
+    words: ['primary-school classrooms'],
+  },
+  { letter: 'B', name: 'Sound conditions', role: 'Exposure', essential: true, words: ['sound conditions'] },
   {
     letter: 'C',
     name: 'Listening and reading',
-    role: 'what is seen',
+    role: 'Outcome',
     essential: true,
     words: ['listening comprehension', 'early reading'],
   },
@@ -162,6 +168,7 @@ export function buildDemo(standins: readonly OpenStandin[]): Packed {
   plan(diary, standins)
   diary.nextMorning()
   terms(diary, standins)
+  knownItems(diary, standins)
   const blobs = new Map<string, Uint8Array>()
   const records = new Map<string, Rec[]>()
   for (const standin of standins) {
@@ -229,6 +236,49 @@ function plan(diary: Diary, standins: readonly OpenStandin[]): void {
       profileId: info.id,
       why: WHY[info.id] ?? '',
     })
+  for (const other of OTHERS) diary.do('source.set', { id: diary.id('source'), ...other })
+}
+
+const OTHERS = [
+  {
+    kind: 'reference lists',
+    name: 'the reference lists of works kept',
+    why: 'reports on single schools are cited more often than indexed',
+  },
+  {
+    kind: 'people',
+    name: 'two acousticians who advise schools',
+    why: 'they know of measurements that are in no journal',
+  },
+] as const
+
+/** Works that the reader knew beforehand: a few on the matter itself, pasted as references. */
+function knownItems(diary: Diary, standins: readonly OpenStandin[]): void {
+  const wanted = parse(
+    'title: (noise OR reverberat* OR acoustic* OR babble) AND title,abstract: (listening OR "speech perception" OR reading) AND title,abstract: (pupil* OR classroom*)',
+  ).tree!
+  const seen = new Set<string>()
+  for (const { info, index, options, records } of standins.slice(0, 4)) {
+    const found = Array.from(evaluate(index, wanted, options).docs, (doc) => records[doc]!)
+      .filter((r) => r.doi && r.year! >= 2012 && !seen.has(r.doi.toLowerCase()))
+      .sort((a, b) => (a.id < b.id ? -1 : 1))
+      .filter((_, i) => i % 7 === 3)
+      .slice(0, info.id === 'fernhollow' ? 3 : 2)
+    for (const r of found) seen.add(r.doi!.toLowerCase())
+    if (found.length)
+      diary.do('known.add', {
+        items: found.map((r) => ({
+          id: diary.id('known'),
+          raw: `${r.authors.join('; ')} (${r.year}). ${r.title}. ${r.journal ?? ''}. ${r.doi}`,
+          form: 'reference' as const,
+          title: r.title,
+          authors: r.authors,
+          ...(r.year === undefined ? {} : { year: r.year }),
+          ...(r.journal === undefined ? {} : { journal: r.journal }),
+          doi: r.doi!.toLowerCase(),
+        })),
+      })
+  }
 }
 
 function terms(diary: Diary, standins: readonly OpenStandin[]): void {
@@ -271,6 +321,12 @@ function terms(diary: Diary, standins: readonly OpenStandin[]): void {
           status: 'in use',
         })
   }
+  diary.do('gap.set', {
+    id: diary.id('gap'),
+    conceptId: 'demo-concept-B',
+    sourceId: 'demo-mindmere',
+    about: 'Reverberation time',
+  })
 }
 
 function searches(diary: Diary, standin: OpenStandin): { digest: string; bytes: Uint8Array; records: Rec[] } {

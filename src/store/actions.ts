@@ -49,6 +49,8 @@ export function keyName(event: KeyboardEvent): string {
 /** Is the person typing, so that single keys belong to the text? */
 export function isTyping(target: EventTarget | null): boolean {
   if (!(target instanceof HTMLElement)) return false
+  if (target instanceof HTMLInputElement && ['radio', 'checkbox', 'button', 'file'].includes(target.type))
+    return target.closest('[role=dialog]') !== null
   return (
     target.isContentEditable ||
     ['INPUT', 'TEXTAREA', 'SELECT'].includes(target.tagName) ||

@@ -1,5 +1,5 @@
 'use client'
-import { useRef, useState, type KeyboardEvent, type ReactNode } from 'react'
+import { useEffect, useRef, useState, type KeyboardEvent, type ReactNode } from 'react'
 
 interface Props<L extends string> {
   /** Names the list; also the start of the ids of its rows. */
@@ -11,12 +11,25 @@ interface Props<L extends string> {
   take: (row: number, letter: L) => void
   /** Delete was pressed on a row; absent where nothing can be left out. */
   leave?: (row: number) => void
+  /** Take the focus when the list first shows. */
+  autoFocus?: boolean
 }
 
 /** A list walked with the arrows, where a letter says to which concept the row goes. */
-export function LetterList<L extends string>({ id, label, rows, letters, take, leave }: Props<L>) {
+export function LetterList<L extends string>({
+  id,
+  label,
+  rows,
+  letters,
+  take,
+  leave,
+  autoFocus = false,
+}: Props<L>) {
   const [at, setAt] = useState(0)
   const list = useRef<HTMLDivElement>(null)
+  useEffect(() => {
+    if (autoFocus) list.current?.focus()
+  }, [autoFocus])
   const current = Math.max(0, Math.min(at, rows.length - 1))
   const move = (to: number): void => {
     const next = Math.max(0, Math.min(rows.length - 1, to))

@@ -1,6 +1,6 @@
 import { gunzipSync, strFromU8 } from 'fflate'
-import { hasErrors } from '@/core/base'
-import { EMPTY, evaluate, intersect, mergeForms, phi, wordForms, type DocSet } from '@/core/engine'
+import { foldLabel, hasErrors } from '@/core/base'
+import { EMPTY, evaluate, intersect, lift, mergeForms, wordForms, type DocSet } from '@/core/engine'
 import { inFields, isMasked, parse, type Expr } from '@/core/query'
 import { findRecord } from '@/core/records'
 import {
@@ -49,6 +49,8 @@ export interface ConceptTerms {
   id: string
   /** Plain notation by stand-in; what is empty finds nothing. */
   text: Record<string, string>
+  /** The folded words of its terms and its name that say something by themselves. */
+  words: string[]
 }
 
 export interface HarvestOffer extends Harvested {
@@ -75,17 +77,20 @@ export class WordDesk {
       list.map((one) => ({ ...one, ...weigh(parse(one.text).tree!) }))
     const isWord = (word: string): boolean =>
       places.some(({ source: { index } }) => index.termsFor(word).length > 0)
+    const whole = weigh(tree)
     const senses = (await this.words()).senses(text.replace(/"/g, '').toLowerCase())
     return {
       counts: places.map((p) => ({ sourceId: p.source.info.id, hits: p.weigh(tree).hits })),
-      total: weigh(tree),
+      total: whole,
       stem:
         tree.kind === 'word' && isMasked(tree.text)
           ? adviseStem(tree.text, (mask) =>
               mergeForms(places.map((p) => wordForms(p.source.index, mask, p.near))),
             )
           : undefined,
-      variants: weighed(variantsOf(tree, await this.spellings(), isWord)).filter((v) => v.hits > 0),
+      variants: weighed(variantsOf(tree, await this.spellings(), isWord)).filter(
+        (v) => v.hits > 0 && (v.kind !== 'any ending' || v.hits > whole.hits),
+      ),
       together: weighed(togetherOf(tree)),
       senses: senses
         .map(({ broader, words }) => ({
@@ -93,7 +98,7 @@ export class WordDesk {
           words: weighed(
             words.map((w) => ({ text: w.includes(' ') ? `"${w}"` : w })).filter((w) => parse(w.text).tree),
           )
-            .filter((w) => w.hits > 0)
+            .filter((w) => (whole.near ? w.near : w.hits) > 0)
             .sort((a, b) => b.near - a.near || b.hits - a.hits)
             .slice(0, 6),
         }))
@@ -134,9 +139,17 @@ export class WordDesk {
         return { id, source, docs: Uint32Array.from(docs) as DocSet, sets }
       }),
     )
-    const harvests = places.map(({ id, source, docs }) =>
-      harvestSource(id, source.index, (doc) => source.records[doc]!, docs),
-    )
+    // A work that several sources hold counts once; the first source that was asked shows it.
+    const seen = new Set<string>()
+    const harvests = places.map(({ id, source, docs }) => {
+      const fresh = docs.filter((doc) => {
+        const { doi } = source.records[doc]!
+        const known = doi !== undefined && seen.has(doi.toLowerCase())
+        if (doi !== undefined) seen.add(doi.toLowerCase())
+        return !known
+      })
+      return harvestSource(id, source.index, (doc) => source.records[doc]!, docs, fresh)
+    })
     const offers: HarvestOffer[] = []
     for (const offer of rankHarvest(harvests, 120)) {
       const at = harvests.flatMap((h, n) => {
@@ -150,13 +163,15 @@ export class WordDesk {
         const both = at.reduce((n, p) => n + intersect(p.docs, p.place.sets[k]!).length, 0)
         const whole = at.reduce((n, p) => n + p.place.sets[k]!.length, 0)
         const all = at.reduce((n, p) => n + p.place.source.records.length, 0)
-        return { both, phi: phi(both, size, whole, all) }
+        const alike = concepts[k]!.words.some((w) => ` ${foldLabel(offer.text)} `.includes(` ${w} `))
+        // A word in common says more of the idea than records in common: those are all about the same question.
+        return { both, lift: lift(both, size, whole, all) * (alike ? ALIKE : 1) }
       })
-      const best = bonds.reduce((b, bond, k) => (bond.phi > bonds[b]!.phi ? k : b), 0)
+      const best = bonds.reduce((b, bond, k) => (bond.lift > bonds[b]!.lift ? k : b), 0)
       if (bonds[best] && bonds[best].both === size) continue
       offers.push({
         ...offer,
-        conceptId: bonds[best] && bonds[best].phi > 0 ? concepts[best]!.id : undefined,
+        conceptId: bonds[best] && bonds[best].lift > 1 ? concepts[best]!.id : undefined,
       })
       if (offers.length === 40) break
     }
@@ -181,6 +196,9 @@ export class WordDesk {
     return this.lexicon
   }
 }
+
+/** What a word in common with a concept's terms weighs against records in common. */
+const ALIKE = 20
 
 const add = (a: Weight, b: Weight): Weight => ({ hits: a.hits + b.hits, near: a.near + b.near })
 const near2 = (s: WeighedSense): number => s.words.reduce((n, w) => n + w.near, 0)

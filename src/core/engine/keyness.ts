@@ -26,10 +26,9 @@ export const overRepresented = (good: number, goods: number, rest: number, rests
 export const CHANCE_ONE_IN_A_THOUSAND = 10.828
 
 /**
- * How strongly two sets of documents go together, from -1 to 1: the phi coefficient of their two-by-two table, from the
- * size of each, of both together, and of the whole. Zero where one of them is empty or everything.
+ * How many times more often the documents of one set lie in another than documents do at large: (both / a) / (b / all).
+ * 1 is what chance gives; zero where one of them is empty.
  */
-export function phi(both: number, a: number, b: number, all: number): number {
-  const spread = a * (all - a) * b * (all - b)
-  return spread > 0 ? (both * all - a * b) / Math.sqrt(spread) : 0
+export function lift(both: number, a: number, b: number, all: number): number {
+  return a && b ? (both * all) / (a * b) : 0
 }

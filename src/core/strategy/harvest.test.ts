@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { buildIndex, logLikelihood, phi, type DocSet } from '../engine'
+import { buildIndex, lift, logLikelihood, type DocSet } from '../engine'
 import { emptyRecord, toDocument, type Rec } from '../records'
 import { harvestSource, rankHarvest } from './harvest'
 import { nameForms, namedText } from './named'
@@ -32,11 +32,10 @@ describe('log-likelihood (Dunning 1993)', () => {
     expect(logLikelihood(30, 100, 100, 1000)).toBeGreaterThan(logLikelihood(20, 100, 100, 1000))
     expect(logLikelihood(0, 0, 5, 10)).toBe(0)
   })
-  it('phi is 1 for the same set, -1 for opposites, 0 for what chance gives', () => {
-    expect(phi(40, 40, 40, 100)).toBeCloseTo(1)
-    expect(phi(0, 40, 60, 100)).toBeCloseTo(-1)
-    expect(phi(20, 40, 50, 100)).toBeCloseTo(0)
-    expect(phi(0, 0, 5, 10)).toBe(0)
+  it('lift says how many times more often than at large', () => {
+    expect(lift(20, 40, 50, 100)).toBe(1)
+    expect(lift(40, 40, 50, 100)).toBe(2)
+    expect(lift(0, 0, 5, 10)).toBe(0)
   })
 })
 

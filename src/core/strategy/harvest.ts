@@ -19,19 +19,21 @@ export interface HarvestRecord {
   headings: readonly { label: string; main: boolean }[]
 }
 
-/** How often something stands in the good records of one source, and in all of its records. */
+/** How often something stands in the good records of one source, and in the rest of its records. */
 export interface HarvestCount {
   kind: HarvestKind
   /** A heading's label, or plain notation. */
   text: string
   good: number
-  all: number
+  rest: number
   docs: DocSet
 }
 
 export interface SourceHarvest {
   sourceId: string
+  /** Good records here, and those of them whose work no earlier source had: words are counted once a work. */
   goods: number
+  fresh: number
   size: number
   counts: HarvestCount[]
 }
@@ -53,13 +55,15 @@ const MOST_PHRASES = 600
 /**
  * Counts what stands in the good records of one source: headings, author keywords, and runs of one to three words of
  * title and abstract that neither begin nor end with an idle word. What stands in one good record only is left out
- * where there are four or more.
+ * where there are four or more. Headings are counted in all of `good`, words in `fresh`: the good records of works
+ * that no other source has shown already, so that a work in four sources does not count four times.
  */
 export function harvestSource(
   sourceId: string,
   index: Index,
   record: (doc: number) => HarvestRecord,
   good: DocSet,
+  fresh: DocSet = good,
 ): SourceHarvest {
   const least = good.length >= 4 ? 2 : 1
   const headings = new Map<string, string>()
@@ -75,13 +79,18 @@ export function harvestSource(
     }
     for (const run of runsOf(r)) runs.set(run, (runs.get(run) ?? 0) + 1)
   }
-  const isGood = new Uint8Array(index.size)
-  for (const doc of good) isGood[doc] = 1
+  const mark = new Uint8Array(index.size)
+  for (const doc of good) mark[doc] = 1
+  for (const doc of fresh) mark[doc] = 2
   const counts: HarvestCount[] = []
   const count = (kind: HarvestKind, text: string, docs: DocSet): void => {
     let among = 0
-    for (const doc of docs) among += isGood[doc]!
-    if (among >= least) counts.push({ kind, text, good: among, all: docs.length, docs })
+    let counted = 0
+    for (const doc of docs) {
+      if (mark[doc]) among++
+      if (kind === 'heading' ? mark[doc] : mark[doc] === 2) counted++
+    }
+    if (among >= least) counts.push({ kind, text, good: counted, rest: docs.length - among, docs })
   }
   for (const [folded, label] of headings) count('heading', label, index.headingDocs([folded], false))
   for (const { text, good: n } of keywords.values())
@@ -92,7 +101,7 @@ export function harvestSource(
     .slice(0, MOST_PHRASES)
   for (const [run] of frequent)
     count('words', plainOf(run), evaluate(index, inFields(['text'], exprOf(run))).docs)
-  return { sourceId, goods: good.length, size: index.size, counts }
+  return { sourceId, goods: good.length, fresh: fresh.length, size: index.size, counts }
 }
 
 const exprOf = (folded: string): Expr => {
@@ -109,6 +118,8 @@ function runsOf(record: HarvestRecord): Set<string> {
       if (IDLE.has(first) || first.length < 3 || /^\d/.test(first)) return
       for (let n = 1; n <= 3 && i + n <= words.length; n++) {
         const last = words[i + n - 1]!
+        // "and" within a run joins two ideas; only "of" and the like hold one together.
+        if (n === 3 && IDLE.has(words[i + 1]!) && words[i + 1] !== 'of') continue
         if (!IDLE.has(last) && last.length > 2 && !/^\d/.test(last))
           found.add(words.slice(i, i + n).join(' '))
       }
@@ -130,6 +141,9 @@ export interface Harvested {
   g2: number
 }
 
+/** What stands in more than this part of the other records tells nothing apart, however surprising it is. */
+const TOO_COMMON = 0.15
+
 /**
  * What is over-represented in the good records against the rest, most surprising first: G² above what chance gives
  * once in a thousand times. Headings are counted in their own source, words over all sources together. Of two runs of
@@ -137,8 +151,8 @@ export interface Harvested {
  */
 export function rankHarvest(sources: readonly SourceHarvest[], most = 40): Harvested[] {
   const pooled = new Map<string, Harvested>()
-  const goods = sources.reduce((n, s) => n + s.goods, 0)
-  const all = sources.reduce((n, s) => n + s.size, 0)
+  const goods = sources.reduce((n, s) => n + s.fresh, 0)
+  const rests = sources.reduce((n, s) => n + s.size - s.goods, 0)
   for (const s of sources)
     for (const c of s.counts) {
       const own = c.kind === 'heading'
@@ -146,7 +160,7 @@ export function rankHarvest(sources: readonly SourceHarvest[], most = 40): Harve
       const known = pooled.get(key)
       if (known) {
         known.good += c.good
-        known.rest += c.all - c.good
+        known.rest += c.rest
         if (c.kind === 'keyword') known.kind = 'keyword'
       } else
         pooled.set(key, {
@@ -155,14 +169,19 @@ export function rankHarvest(sources: readonly SourceHarvest[], most = 40): Harve
           ...(own ? { sourceId: s.sourceId } : {}),
           good: c.good,
           goods: own ? s.goods : goods,
-          rest: c.all - c.good,
-          rests: own ? s.size - s.goods : all - goods,
+          rest: c.rest,
+          rests: own ? s.size - s.goods : rests,
           g2: 0,
         })
     }
   const ranked = [...pooled.values()]
     .map((h) => ({ ...h, g2: logLikelihood(h.good, h.goods, h.rest, h.rests) }))
-    .filter((h) => h.g2 >= CHANCE_ONE_IN_A_THOUSAND && overRepresented(h.good, h.goods, h.rest, h.rests))
+    .filter(
+      (h) =>
+        h.g2 >= CHANCE_ONE_IN_A_THOUSAND &&
+        overRepresented(h.good, h.goods, h.rest, h.rests) &&
+        h.rest < TOO_COMMON * h.rests,
+    )
     .sort((a, b) => b.g2 - a.g2 || (a.text < b.text ? -1 : 1))
   return withoutParts(ranked).slice(0, most)
 }

@@ -107,7 +107,10 @@ function readHeading(id: string, statements: Statements, language: string, probl
         problem(
           'S14',
           'warning',
-          `${id} has ${n} preferred labels${l ? ` in "${l}"` : ''}; the first is used.`,
+          `${id} has ${n} preferred labels${l ? ` in "${l}"` : ''}: ${preferred
+            .filter((o) => o.language === l)
+            .map((o) => `"${o.value}"`)
+            .join(', ')}; the first is used.`,
           id,
         ),
       )

@@ -1,10 +1,10 @@
 'use client'
-import { Select } from 'antd'
-import { FRAMEWORKS, frameworkOf, rolesLeft, type Review } from '@/core/review'
+import { Button, Select } from 'antd'
+import { FRAMEWORKS, LETTERS, frameworkOf, rolesLeft, type Review } from '@/core/review'
 import { act } from '@/store/session'
 
 /** Which published way of breaking down a question is followed; changing it keeps the concepts. */
-export function FrameworkChoice({ review }: { review: Review }) {
+export function FrameworkChoice({ review, add }: { review: Review; add: () => void }) {
   const framework = frameworkOf(review.framework)
   const left = rolesLeft(
     framework,
@@ -35,6 +35,11 @@ export function FrameworkChoice({ review }: { review: Review }) {
         {framework.help}
         {left.length > 0 && review.concepts.length > 0 && ` No concept yet for: ${left.join(', ')}.`}
       </span>
+      {review.concepts.length > 0 && review.concepts.length < LETTERS.length && (
+        <Button size="small" style={{ marginLeft: 'auto' }} onClick={add}>
+          New concept<kbd>N</kbd>
+        </Button>
+      )}
     </div>
   )
 }

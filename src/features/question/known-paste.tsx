@@ -1,6 +1,6 @@
 'use client'
 import { Button, Input } from 'antd'
-import { useEffect, useState } from 'react'
+import { useEffect, useRef, useState } from 'react'
 import { plural } from '@/core/base'
 import { readPasted, whoAndWhen, type Pasted } from '@/core/records'
 import type { KnownItem, Review } from '@/core/review'
@@ -22,6 +22,9 @@ export function KnownPaste({ review, close }: { review: Review; close: () => voi
     }
   }, [text])
 
+  const room = useRef<HTMLDivElement>(null)
+  useEffect(() => room.current?.scrollIntoView({ block: 'center' }), [])
+
   const known = (item: Pasted): boolean =>
     review.knownItems.some(
       (k) => (item.doi && k.doi === item.doi) || (!item.doi && item.title && k.title === item.title),
@@ -42,7 +45,7 @@ export function KnownPaste({ review, close }: { review: Review; close: () => voi
     close()
   }
   return (
-    <div className="paste">
+    <div className="paste" ref={room}>
       <Input.TextArea
         autoFocus
         aria-label="Known items, pasted"

@@ -1,5 +1,6 @@
 'use client'
 import { Button, Dropdown } from 'antd'
+import { useEffect, useRef, useState } from 'react'
 import { listed } from '@/core/base'
 import { limitHonour, type LimitState } from '@/core/profile'
 import type { LimitKind } from '@/core/query'
@@ -12,6 +13,8 @@ import { LimitValueEdit, NEW_LIMITS } from './limit-value'
 
 /** The limits that are planned, each with its reason and with what each source can make of it. */
 export function LimitsPlan({ review, sources }: { review: Review; sources: readonly SourceInfo[] }) {
+  // The limit that was planned last asks for its reason at once.
+  const [fresh, setFresh] = useState<string>()
   const free = NEW_LIMITS.filter(
     (n) => n.limit.kind === 'other' || !review.limits.some((l) => l.limit.kind === n.limit.kind),
   )
@@ -19,7 +22,7 @@ export function LimitsPlan({ review, sources }: { review: Review; sources: reado
     <section aria-labelledby="limits-head">
       <h2 id="limits-head">Limits, and why</h2>
       {review.limits.map((l) => (
-        <LimitRow key={l.id} planned={l} sources={sources} />
+        <LimitRow key={l.id} planned={l} sources={sources} fresh={l.id === fresh} />
       ))}
       {!review.limits.length && (
         <p className="empty">
@@ -27,12 +30,16 @@ export function LimitsPlan({ review, sources }: { review: Review; sources: reado
         </p>
       )}
       <Dropdown
+        autoFocus
         trigger={['click']}
         menu={{
           items: free.map((n) => ({ key: n.label, label: n.label })),
           onClick: ({ key }) => {
             const chosen = NEW_LIMITS.find((n) => n.label === key)
-            if (chosen) void act('limit.set', { id: newId(), limit: chosen.limit, reason: '' })
+            if (!chosen) return
+            const id = newId()
+            setFresh(id)
+            void act('limit.set', { id, limit: chosen.limit, reason: '' })
           },
         }}
       >
@@ -44,13 +51,26 @@ export function LimitsPlan({ review, sources }: { review: Review; sources: reado
   )
 }
 
-function LimitRow({ planned, sources }: { planned: PlannedLimit; sources: readonly SourceInfo[] }) {
+function LimitRow({
+  planned,
+  sources,
+  fresh,
+}: {
+  planned: PlannedLimit
+  sources: readonly SourceInfo[]
+  fresh: boolean
+}) {
+  const room = useRef<HTMLDivElement>(null)
+  useEffect(() => {
+    // The menu gives the focus back to its button first.
+    if (fresh) setTimeout(() => room.current?.querySelector<HTMLElement>('.reason')?.focus(), 120)
+  }, [fresh])
   const reason = useStaged(`limit-reason-${planned.id}`, planned.reason, (text) => ({
     kind: 'limit.set',
     payload: { ...planned, reason: text },
   }))
   return (
-    <div className="plan-row" data-anchor={`limit:${planned.id}`}>
+    <div ref={room} className="plan-row" data-anchor={`limit:${planned.id}`}>
       <LimitValueEdit
         limit={planned.limit}
         change={(limit) => void act('limit.set', { ...planned, limit })}

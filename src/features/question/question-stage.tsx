@@ -1,7 +1,6 @@
 'use client'
-import { Button } from 'antd'
 import { useMemo, useState } from 'react'
-import { LETTERS, type Review } from '@/core/review'
+import type { Review } from '@/core/review'
 import { useActions, type Action } from '@/store/actions'
 import { act, newId, useSession } from '@/store/session'
 import { useStaged } from '@/store/use-staged'
@@ -74,7 +73,7 @@ export function QuestionStage() {
       <TitleLine review={review} />
       <QuestionText key={review.id} review={review} />
       <Suggestions review={review} sources={sources} />
-      <FrameworkChoice review={review} />
+      <FrameworkChoice review={review} add={add} />
       <div className="columns" data-anchor="concepts">
         {review.concepts.map((c) => (
           <ConceptColumn key={c.id} concept={c} review={review} />
@@ -89,13 +88,6 @@ export function QuestionStage() {
               </button>
               .
             </p>
-          </div>
-        )}
-        {review.concepts.length > 0 && review.concepts.length < LETTERS.length && (
-          <div style={{ borderTop: '1px solid var(--hair)', paddingTop: 12 }}>
-            <Button size="small" onClick={add}>
-              New concept<kbd>N</kbd>
-            </Button>
           </div>
         )}
       </div>

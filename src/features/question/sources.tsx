@@ -78,6 +78,7 @@ export function SourcesPlan({ review, sources }: { review: Review; sources: read
       )}
       <div style={{ display: 'flex', gap: 8, flexWrap: 'wrap', marginTop: 8 }}>
         <Dropdown
+          autoFocus
           trigger={['click']}
           menu={{
             items: [
@@ -109,6 +110,7 @@ export function SourcesPlan({ review, sources }: { review: Review; sources: read
           </Button>
         </Dropdown>
         <Dropdown
+          autoFocus
           trigger={['click']}
           menu={{
             items: SourceKind.options

@@ -1,7 +1,7 @@
 'use client'
 import { useEffect, useState } from 'react'
-import { thousands } from '@/core/base'
-import type { Concept, Letter, Review, Term } from '@/core/review'
+import { listed, thousands } from '@/core/base'
+import type { Concept, Letter, Pick, Review, Term } from '@/core/review'
 import type { SourceInfo } from '@/store/source-info'
 import { act, newId } from '@/store/session'
 import { LetterList } from '@/ui/letter-list'
@@ -16,7 +16,18 @@ interface Props {
 /** Phrases of the question that lead to headings; a concept's letter takes the phrase and its headings in one go. */
 export function Suggestions({ review, sources }: Props) {
   const found = useSuggestions(review.question, sources)
-  const open = found.filter((s) => !isTaken(review, sources, s))
+  const [all, setAll] = useState(false)
+  const untaken = found.filter((s) => !isTaken(review, sources, s))
+  // A word inside a longer woven phrase matters while a vocabulary has nothing for that concept; else who wants it asks.
+  const fresh = untaken.filter((s) => {
+    const pick = pickAround(review, s)
+    if (!pick || (pick.start === s.start && pick.end === s.end)) return true
+    return s.headings.some((h) => {
+      const source = sources.find((x) => x.vocabulary?.key === h.key)?.source
+      return !review.terms.some((t) => t.conceptId === pick.conceptId && t.sourceId === source?.id)
+    })
+  })
+  const open = all ? untaken : fresh
   const letters = lettersToOffer(review)
 
   if (!review.question || !sources.some((s) => s.vocabulary))
@@ -27,9 +38,18 @@ export function Suggestions({ review, sources }: Props) {
       </p>
     ) : null
   if (!open.length)
-    return found.length ? (
+    return untaken.length ? (
       <p className="sub" style={{ marginBottom: 14 }}>
-        Every phrase of the question that leads to a heading has been taken.
+        Within the woven words {listed(untaken.slice(0, 5).map((s) => `“${s.text}”`))} lead
+        {untaken.length === 1 ? 's' : ''} to more headings.{' '}
+        <button
+          id="suggestions"
+          className="plain link"
+          onClick={() => setAll(true)}
+          onFocus={() => setAll(true)}
+        >
+          Show them
+        </button>
       </p>
     ) : null
 
@@ -64,6 +84,7 @@ export function Suggestions({ review, sources }: Props) {
       <LetterList
         id="suggestions"
         label="Suggestions from the question"
+        autoFocus={all}
         letters={letters}
         take={(row, letter) => take(open[row]!, letter)}
         rows={open.map((s) => ({
@@ -80,7 +101,7 @@ export function Suggestions({ review, sources }: Props) {
                     <b>{h.label}</b>{' '}
                     <span className="sub">
                       {sources.find((x) => x.vocabulary?.key === h.key)?.short}
-                      {h.alone === undefined ? '' : ` ${thousands(h.alone)}`}
+                      {h.withNarrower === undefined ? '' : ` ${thousands(h.withNarrower)}`}
                       {h.entry && ', by an entry term'}
                     </span>
                   </span>
@@ -94,9 +115,13 @@ export function Suggestions({ review, sources }: Props) {
   )
 }
 
+/** The woven words that hold a phrase. */
+const pickAround = (review: Review, phrase: Suggestion): Pick | undefined =>
+  review.picks.find((p) => p.start <= phrase.start && p.end >= phrase.end)
+
 /** The concept whose words already hold a phrase. */
 function ownerOf(review: Review, phrase: Suggestion): Concept | undefined {
-  const pick = review.picks.find((p) => p.start <= phrase.start && p.end >= phrase.end)
+  const pick = pickAround(review, phrase)
   return review.concepts.find((c) => c.id === pick?.conceptId)
 }
 
@@ -107,7 +132,7 @@ function useSuggestions(question: string, sources: readonly SourceInfo[]): Sugge
     let current = true
     void vocabularyDesk()
       .suggestions(question, keys ? keys.split('\n') : [])
-      .then((list) => current && setFound(list))
+      .then((list) => current && setFound(list.filter((s) => s.headings.some((h) => h.withNarrower !== 0))))
     return () => {
       current = false
     }

@@ -15,7 +15,10 @@ export interface ChipDeeds {
   leave: () => void
 }
 
-/** One term in the grid. Dragged to another row, or worked with keys once it is reached. */
+/**
+ * One term in the grid. Dragged to another row, or worked with keys once it is reached: arrows, Delete, Enter, 1 to 3
+ * for a heading, Shift with a concept’s letter to move it. Other keys are left to the stage.
+ */
 export const Chip = memo(function Chip({
   term,
   letter,
@@ -37,7 +40,7 @@ export const Chip = memo(function Chip({
     else if (event.key === 'Escape') deeds.leave()
     else if (event.key === 'Enter' && term.kind === 'heading') deeds.open(term)
     else if (heading && '123'.includes(event.key)) deeds.as(term, event.key === '2', event.key === '3')
-    else if (/^[a-h]$/i.test(event.key)) deeds.move(term, event.key.toUpperCase())
+    else if (event.shiftKey && /^[A-H]$/.test(event.key)) deeds.move(term, event.key)
     else return
     event.preventDefault()
     event.stopPropagation()

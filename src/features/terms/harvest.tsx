@@ -84,6 +84,7 @@ export function Harvest({ review, sources }: { review: Review; sources: readonly
         <LetterList
           id="harvest"
           label="Harvested words and headings"
+          autoFocus
           letters={letters}
           take={(row, letter) => take(ordered[row]!, letter)}
           leave={(row) => leave(ordered[row]!)}

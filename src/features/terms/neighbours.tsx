@@ -54,7 +54,7 @@ export function Neighbours({ at, go, marked, mark }: Props) {
         onClick={() => go(c.id)}
       >
         {c.label} {c.alone !== undefined && <i>{thousands(c.alone)}</i>}
-        {adds !== undefined && adds > 0 && <i> adds {thousands(adds)}</i>}
+        {adds !== undefined && adds > 0 && <i>· adds {thousands(adds)}</i>}
       </button>
       <button
         className="plain tick"

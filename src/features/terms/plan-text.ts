@@ -1,3 +1,4 @@
+import { foldLabel } from '@/core/base'
 import { inFields, or, print, type Expr } from '@/core/query'
 import type { Review } from '@/core/review'
 import { termExpression } from '@/core/strategy'
@@ -34,6 +35,8 @@ export function conceptTerms(review: Review, sources: readonly SourceInfo[]): Co
       const all = [...wordsOf(review, c.id), ...headings]
       text[standin.id] = all.length ? print(or(...all)) : ''
     }
-    return { id: c.id, text }
+    const names = [c.name, ...inUse(review, c.id).map((t) => t.expression)]
+    const words = names.flatMap((n) => foldLabel(n).split(' ')).filter((w) => w.length > 3)
+    return { id: c.id, text, words: [...new Set(words)] }
   })
 }

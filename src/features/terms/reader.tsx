@@ -106,7 +106,7 @@ export function Reader({ concept, review, info, others, openAt }: Props) {
       },
       {
         id: 'fill-row',
-        label: 'Fill the row with the same in the other vocabularies',
+        label: 'Fill the row from the other vocabularies',
         key: 'R',
         strip: true,
         when: () => elsewhere.some((e) => e.matches.length),
@@ -157,7 +157,7 @@ export function Reader({ concept, review, info, others, openAt }: Props) {
             Nothing in this vocabulary has “{asked}”. Try another word for it, or part of one.
           </p>
         )}
-        {(asked || !shown) && (
+        {(asked ? offers.length > 1 || offers[0]?.id !== shown?.heading.id : !shown) && (
           <div className="offers" role="group" aria-label="Headings found">
             {(asked ? offers : tops).map((o) => (
               <button

@@ -1,6 +1,7 @@
 'use client'
 import { App, Button, Dropdown } from 'antd'
 import { useEffect, useMemo, useRef, useState } from 'react'
+import { flushSync } from 'react-dom'
 import type { Concept, Review, Term } from '@/core/review'
 import { useActions, type Action } from '@/store/actions'
 import { act, useSession } from '@/store/session'
@@ -73,7 +74,7 @@ function Grid({
   const [pane, setPane] = useState<Pane>('terms')
   const [openAt, setOpenAt] = useState<{ label: string }>()
   const [asking, setAsking] = useState<string>()
-  const { part, handle } = useSplit('terms', 54)
+  const { part, handle } = useSplit('terms', 56)
   const { unused, unplanned } = usePlanAgainstRun(review, sources)
   const concept = review.concepts.find((c) => c.id === cell.conceptId)!
   const deeds = useChipDeeds(setChosen, setPane, setOpenAt, setAsking)
@@ -87,6 +88,11 @@ function Grid({
       const y = Math.max(0, Math.min(review.concepts.length - 1, Math.floor(at / width) + down))
       setChosen(cells[y * width + x])
     }
+    // Drawn and focused before the next key comes, so that no letter of what is typed gets lost.
+    const show = (id: Pane): void => {
+      flushSync(() => setPane(id))
+      focusPane(id)
+    }
     const save = (as: GridFile) => (): void =>
       void saveGrid(review, as).catch((error: unknown) => message.error(String(error)))
     return [
@@ -95,10 +101,7 @@ function Grid({
         label: 'Look up or type',
         key: '/',
         strip: true,
-        run: () => {
-          setPane('terms')
-          setTimeout(() => document.querySelector<HTMLElement>('.lookup input')?.focus(), 0)
-        },
+        run: () => show('terms'),
       },
       {
         id: 'terms-chips',
@@ -117,10 +120,7 @@ function Grid({
         label: p.label,
         key: p.key,
         strip: p.id === 'harvest',
-        run: () => {
-          setPane(p.id)
-          setTimeout(() => focusPane(p.id), 60)
-        },
+        run: () => show(p.id),
       })),
       {
         id: 'vocabulary-import',

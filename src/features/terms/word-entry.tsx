@@ -108,7 +108,7 @@ export function WordEntry({ concept, review, sources }: Props) {
               : '…'}
             {has(weighed) ? ' · already in the grid' : ''}
             {' · '}
-            <kbd>↵</kbd> takes it, <kbd>↓</kbd> goes to what else there is
+            <kbd>↵</kbd> takes it, <kbd>↓</kbd> more
           </p>
           {report && (
             <WordReport
