@@ -147,43 +147,41 @@ export class Thesaurus {
     if (!folded) return []
     this.lookUpWords ??= new WordIndex(this.names)
     const asked = folded.split(' ')
-    const best = new Map<string, Ranked>()
-    const offer = (name: Name, kind: MatchKind): void => {
-      const rank = KIND_RANK[kind] * 1000 + name.words.length * 10 + (name.entry ? 1 : 0)
-      const known = best.get(name.heading.id)
-      if (!known || rank < known.rank) best.set(name.heading.id, { name, kind, rank })
+    const found = new Map<number, number>()
+    const words = this.lookUpWords
+    // One heading may be met by several of its names: the best one counts. Numbers only, for one letter meets thousands.
+    const offer = (n: number, kind: MatchKind): void => {
+      const heading = words.headingOf[n]!
+      const rank = KIND_RANK[kind] * 1000 + words.lengthOf[n]!
+      const known = found.get(heading)
+      if (known === undefined || rank < Math.floor(known / NAMES)) found.set(heading, rank * NAMES + n)
     }
-    for (const n of this.lookUpWords.begun(asked)) {
+    for (const n of words.begun(asked)) {
       const name = this.names[n]!
-      offer(name, name.folded === folded ? (name.entry ? 'entry term' : 'label') : 'words')
+      offer(n, name.folded === folded ? (name.entry ? 'entry term' : 'label') : 'words')
     }
     // Parts of words stand last in any case: they are looked for only while there is room.
-    if (best.size < most && folded.length >= 3)
-      for (const n of this.lookUpWords.holding(asked)) {
-        const name = this.names[n]!
-        if (!best.has(name.heading.id) || best.get(name.heading.id)!.kind === 'part of a word')
-          offer(name, 'part of a word')
-      }
-    return firstOf([...best.values()], most).map(({ name, kind }) => ({
-      heading: name.heading,
-      kind,
-      by: name.text,
-    }))
+    if (found.size < most && folded.length >= 3)
+      for (const n of words.holding(asked)) offer(n, 'part of a word')
+    return firstOf(found.values(), most, (n) => this.names[n]!).map((one) => {
+      const name = this.names[one % NAMES]!
+      const kind = Math.floor(one / NAMES / 1000)
+      return { heading: name.heading, kind: KINDS[kind]!, by: name.text }
+    })
   }
 }
 
-interface Ranked {
-  name: Name
-  kind: MatchKind
-  rank: number
-}
-
-const before = (a: Ranked, b: Ranked): boolean =>
-  a.rank !== b.rank ? a.rank < b.rank : a.name.heading.label < b.name.heading.label
+/** A find is its rank times this, plus the number of the name: numbers sort and compare without objects. */
+const NAMES = 2 ** 28
+const KINDS = Object.keys(KIND_RANK) as MatchKind[]
 
 /** The first `most` in order, without sorting the rest: one letter may offer half a vocabulary. */
-function firstOf(all: readonly Ranked[], most: number): Ranked[] {
-  const first: Ranked[] = []
+function firstOf(all: Iterable<number>, most: number, nameOf: (n: number) => Name): number[] {
+  const before = (a: number, b: number): boolean => {
+    const ranks = Math.floor(a / NAMES) - Math.floor(b / NAMES)
+    return ranks ? ranks < 0 : nameOf(a % NAMES).heading.label < nameOf(b % NAMES).heading.label
+  }
+  const first: number[] = []
   for (const one of all) {
     if (first.length === most && !before(one, first[most - 1]!)) continue
     let at = first.length
@@ -198,8 +196,21 @@ function firstOf(all: readonly Ranked[], most: number): Ranked[] {
 class WordIndex {
   private readonly words: string[]
   private readonly names: number[][]
+  /** By name: how many of the words asked it has met, in the round of asking that `round` numbers. */
+  private readonly met: Int32Array
+  private round = 0
+  /** By name: the number of its heading, and how far its length puts it back. */
+  readonly headingOf: Int32Array
+  readonly lengthOf: Int32Array
 
   constructor(names: readonly Name[]) {
+    const numbers = new Map<Heading, number>()
+    this.headingOf = Int32Array.from(names, ({ heading }) => {
+      const number = numbers.get(heading) ?? numbers.size
+      numbers.set(heading, number)
+      return number
+    })
+    this.lengthOf = Int32Array.from(names, ({ words, entry }) => words.length * 10 + (entry ? 1 : 0))
     const byWord = new Map<string, number[]>()
     names.forEach((name, n) => {
       for (const word of new Set(name.words)) {
@@ -210,12 +221,12 @@ class WordIndex {
     })
     this.words = [...byWord.keys()].sort()
     this.names = this.words.map((word) => byWord.get(word)!)
+    this.met = new Int32Array(names.length)
   }
 
   /** Names in which each of these words is begun by some word. */
-  begun(asked: readonly string[]): Set<number> {
-    return this.allOf(asked, (word) => {
-      const found: number[] = []
+  begun(asked: readonly string[]): number[] {
+    return this.allOf(asked, (word, visit) => {
       let low = 0
       let high = this.words.length
       while (low < high) {
@@ -223,27 +234,44 @@ class WordIndex {
         if (this.words[middle]! < word) low = middle + 1
         else high = middle
       }
-      for (let w = low; w < this.words.length && this.words[w]!.startsWith(word); w++)
-        for (const n of this.names[w]!) found.push(n)
-      return found
+      for (let w = low; w < this.words.length && this.words[w]!.startsWith(word); w++) visit(this.names[w]!)
     })
   }
 
   /** Names in which each of these stands within some word. */
-  holding(asked: readonly string[]): Set<number> {
-    return this.allOf(asked, (part) =>
-      this.words.flatMap((word, w) => (word.includes(part) ? this.names[w]! : [])),
-    )
+  holding(asked: readonly string[]): number[] {
+    return this.allOf(asked, (part, visit) => {
+      for (let w = 0; w < this.words.length; w++) if (this.words[w]!.includes(part)) visit(this.names[w]!)
+    })
   }
 
-  private allOf(asked: readonly string[], find: (word: string) => number[]): Set<number> {
-    let common: Set<number> | undefined
-    for (const word of asked) {
-      const found = new Set(find(word))
-      if (!common) common = found
-      else for (const n of common) if (!found.has(n)) common.delete(n)
-      if (!common.size) break
+  /** Names met by every word. A name's mark counts up word by word, so that nothing has to be cleared or copied. */
+  private allOf(
+    asked: readonly string[],
+    find: (word: string, visit: (names: readonly number[]) => void) => void,
+  ): number[] {
+    const { met } = this
+    let start = this.round
+    // A mark must not run over; clearing once in a very long while does no harm.
+    if (start > 1e9) {
+      met.fill(0)
+      start = 0
     }
-    return common ?? new Set()
+    this.round = start + asked.length + 1
+    let found: number[] = []
+    asked.forEach((word, k) => {
+      const last = k === asked.length - 1
+      if (last) found = []
+      find(word, (names) => {
+        for (const n of names) {
+          const mark = met[n]!
+          if (k === 0 ? mark <= start : mark === start + k) {
+            met[n] = start + k + 1
+            if (last) found.push(n)
+          }
+        }
+      })
+    })
+    return found
   }
 }

@@ -7,8 +7,8 @@ import { undo, useSession } from '@/store/session'
 
 const STATE = { saved: 'Saved', saving: 'Saving …', full: 'Not saved', failed: 'Not saved' }
 
-const clock = (iso: string): string =>
-  new Date(iso).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' })
+const CLOCK = new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit' })
+const clock = (iso: string): string => CLOCK.format(new Date(iso))
 const deed = (kind: string): string => DEED[kind as CommandKind] ?? kind
 
 /** Keys as they are printed on the keyboard. */
@@ -24,7 +24,9 @@ export function keySign(key: string): string {
 
 /** The strip at the bottom: saved or not, what was done last, the journal, and the keys of this stage. */
 export function Strip() {
-  const { entries, state, folded } = useSession()
+  const entries = useSession((s) => s.entries)
+  const state = useSession((s) => s.state)
+  const folded = useSession((s) => s.folded)
   const [journal, setJournal] = useState(false)
   const actions = useAllActions()
   const last = entries[entries.length - 1]
@@ -55,23 +57,33 @@ export function Strip() {
           ))}
       </span>
       <Drawer title="Journal" open={journal} onClose={() => setJournal(false)} size={460} destroyOnHidden>
-        <p className="sub" style={{ marginBottom: 10 }}>
-          Everything that was done in this review, the latest first. Nothing is ever taken out; what was
-          undone says so.
-        </p>
-        {[...entries]
-          .reverse()
-          .slice(0, 400)
-          .map((e) => (
-            <div className="journal-row" key={e.seq}>
-              <span className="number sub">{e.seq + 1}</span>
-              <span>{deed(e.kind)}</span>
-              <span className="sub">
-                {e.by} · {e.at.slice(0, 10)} {clock(e.at)}
-              </span>
-            </div>
-          ))}
+        <JournalList />
       </Drawer>
     </footer>
+  )
+}
+
+/** The journal, the latest first; drawn only while the drawer is open, for it is long. */
+function JournalList() {
+  const entries = useSession((s) => s.entries)
+  return (
+    <>
+      <p className="sub" style={{ marginBottom: 10 }}>
+        Everything that was done in this review, the latest first. Nothing is ever taken out; what was undone
+        says so.
+      </p>
+      {[...entries]
+        .reverse()
+        .slice(0, 400)
+        .map((e) => (
+          <div className="journal-row" key={e.seq}>
+            <span className="number sub">{e.seq + 1}</span>
+            <span>{deed(e.kind)}</span>
+            <span className="sub">
+              {e.by} · {e.at.slice(0, 10)} {clock(e.at)}
+            </span>
+          </div>
+        ))}
+    </>
   )
 }

@@ -23,6 +23,8 @@ export interface Cell {
 export const sameCell = (a: Cell, b: Cell): boolean =>
   a.conceptId === b.conceptId && a.sourceId === b.sourceId
 const keyOf = (conceptId: string, sourceId: string): string => `${conceptId}/${sourceId}`
+/** The same object at every drawing: another one would have every chip drawn again. */
+const BY_MOVING = { activationConstraint: { distance: 6 } }
 const NO_TERMS: readonly Term[] = []
 const NO_GAPS: readonly Gap[] = []
 
@@ -53,7 +55,7 @@ export function TermGrid({
 }) {
   const terms = useMemo(() => byCell(review.terms), [review.terms])
   const gaps = useMemo(() => byCell(review.gaps), [review.gaps])
-  const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 6 } }))
+  const sensors = useSensors(useSensor(PointerSensor, BY_MOVING))
   const onDragEnd = ({ active, over }: DragEndEvent): void => {
     const term = review.terms.find((t) => t.id === active.id)
     const concept = review.concepts.find((c) => c.id === over?.id)
