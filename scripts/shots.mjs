@@ -46,16 +46,49 @@ try {
   await page.waitForURL(/question/)
   await page.waitForSelector('.question-text')
   await shot('question', () => stage('question'))
+  await shot('known-items', async () => {
+    await stage('question')
+    await page.locator('#known-head').scrollIntoViewIfNeeded()
+    await page
+      .getByText(/held by/)
+      .first()
+      .waitFor()
+    await page.locator('#stage').evaluate((room) => room.scrollTo(0, room.scrollHeight))
+  })
+  const cell = (n) =>
+    page
+      .locator('td')
+      .nth(n)
+      .click({ position: { x: 140, y: 3 } })
   await shot('terms', async () => {
     await stage('terms')
-    await page.locator('td').nth(5).click()
+    await cell(5)
     await page.getByLabel('Look up a heading').fill('echo in rooms')
-    await page.waitForSelector('.node.self')
+    await page.waitForSelector('.elsewhere')
   })
   await shot('terms-words', async () => {
     await stage('terms')
-    await page.locator('td').nth(4).click()
-    await page.getByLabel(/New words/).fill('speech NEAR/4 perce*')
+    await cell(8)
+    await page.getByLabel(/New words/).fill('read*')
+    await page.waitForSelector('.word-report')
+  })
+  await shot('harvest', async () => {
+    await stage('terms')
+    await page.keyboard.press('h')
+    await page.getByText(/Works kept in selection/).click()
+    await page.waitForSelector('#harvest')
+  })
+  await shot('vocabulary-file', async () => {
+    await stage('terms')
+    await page.keyboard.press('v')
+    await page.getByLabel('Vocabulary file').setInputFiles({
+      name: 'rooms.txt',
+      mimeType: 'text/plain',
+      buffer: Buffer.from(
+        'Rooms\n NT Teaching rooms\n NT Halls\nTeaching rooms\n UF class rooms\n RT Rooms\nHalls\n BT Echo\nEcho\n BT Halls\nschoolroom\n USE Teaching rooms\n',
+      ),
+    })
+    await page.getByText(/remarks/).waitFor()
   })
   await shot('searches', async () => {
     await stage('searches')

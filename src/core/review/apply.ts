@@ -1,6 +1,6 @@
-import { renumberText } from '../strategy'
+import { moveLine, renumberLines } from '../strategy'
 import type { Command, CommandKind, CommandOf } from './commands'
-import type { Line, Review } from './values'
+import type { Review } from './values'
 
 type Apply = { [K in CommandKind]: (review: Review, payload: CommandOf<K>['payload']) => void }
 
@@ -14,19 +14,6 @@ function put<T extends { id: string }>(list: T[], value: T): void {
 function drop<T extends { id: string }>(list: T[], id: string): void {
   const at = list.findIndex((v) => v.id === id)
   if (at >= 0) list.splice(at, 1)
-}
-
-/** After lines were added, moved or taken out, references follow the lines they meant. */
-function renumber(before: readonly Line[], after: Line[]): void {
-  const now = new Map(after.map((l, i) => [l.id, i + 1]))
-  const moved = new Map(before.map((l, i) => [i + 1, now.get(l.id)]))
-  if ([...moved].every(([was, is]) => was === is)) return
-  after.forEach((line, i) => {
-    if (before.some((l) => l.id === line.id)) {
-      const text = renumberText(line.text, (n) => moved.get(n))
-      if (text !== line.text) after[i] = { ...line, text }
-    }
-  })
 }
 
 const APPLY: Apply = {
@@ -94,8 +81,28 @@ const APPLY: Apply = {
     const before = r.strategies[p.sourceId] ?? []
     const after = [...before]
     after.splice(p.at ?? after.length, 0, p.line)
-    renumber(before, after)
-    r.strategies[p.sourceId] = after
+    r.strategies[p.sourceId] = renumberLines(before, after)
+  },
+  'line.move': (r, p) => {
+    const before = r.strategies[p.sourceId] ?? []
+    const moved = moveLine(
+      before,
+      before.findIndex((l) => l.id === p.id),
+      p.to,
+    )
+    if (moved.ok) r.strategies[p.sourceId] = moved.value
+  },
+  'lines.remove': (r, p) => {
+    const before = r.strategies[p.sourceId]
+    if (!before) return
+    const gone = new Set(p.ids)
+    r.strategies[p.sourceId] = renumberLines(
+      before,
+      before.filter((l) => !gone.has(l.id)),
+    )
+  },
+  'strategy.set': (r, p) => {
+    r.strategies[p.sourceId] = p.lines
   },
   'line.change': (r, p) => {
     const line = r.strategies[p.sourceId]?.find((l) => l.id === p.id)
@@ -105,14 +112,16 @@ const APPLY: Apply = {
       line.drafted = false
     }
     if (p.limits !== undefined) line.limits = p.limits
+    if (p.conceptId !== undefined) line.conceptId = p.conceptId
     if (p.note !== undefined) line.note = p.note
   },
   'line.remove': (r, p) => {
     const before = r.strategies[p.sourceId]
     if (!before) return
-    const after = before.filter((l) => l.id !== p.id)
-    renumber(before, after)
-    r.strategies[p.sourceId] = after
+    r.strategies[p.sourceId] = renumberLines(
+      before,
+      before.filter((l) => l.id !== p.id),
+    )
   },
   'run.log': (r, p) => void r.runs.push(p),
   'records.import': (r, p) => put(r.imports, p),

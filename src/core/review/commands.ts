@@ -61,6 +61,25 @@ export const Command = z.discriminatedUnion('kind', [
       text: z.string().optional(),
       limits: z.array(LimitValue).optional(),
       note: z.string().optional(),
+      conceptId: Id.optional(),
+    }),
+  }),
+  z.object({
+    kind: z.literal('line.move'),
+    payload: z.object({ sourceId: Id, id: Id, to: z.int().min(0) }),
+  }),
+  z.object({
+    kind: z.literal('lines.remove'),
+    payload: z.object({ sourceId: Id, ids: z.array(Id).min(1) }),
+  }),
+  z.object({
+    kind: z.literal('strategy.set'),
+    payload: z.object({
+      sourceId: Id,
+      lines: z.array(Line),
+      why: z.enum(['drafted anew', 'brought over', 'an earlier version']),
+      /** The source it was brought over from, or when the earlier version was run. */
+      from: z.string().optional(),
     }),
   }),
   z.object({ kind: z.literal('line.remove'), payload: z.object({ sourceId: Id, id: Id }) }),
@@ -114,7 +133,10 @@ export const DEED: Record<CommandKind, string> = {
   'strategy.draft': 'strategy drafted',
   'line.add': 'line added',
   'line.change': 'line changed',
+  'line.move': 'line moved',
   'line.remove': 'line removed',
+  'lines.remove': 'lines removed',
+  'strategy.set': 'strategy set',
   'run.log': 'line run',
   'records.import': 'records brought in',
   'ruling.set': 'work ruled',

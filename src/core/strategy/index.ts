@@ -21,3 +21,15 @@ export {
 } from './harvest'
 export { nameForms, namedText, NAMED_FIELDS, type NamedSort } from './named'
 export { planAgainstRun, type Unplanned, type Unused } from './plan-against-run'
+export {
+  dependsOn,
+  joinText,
+  moveLine,
+  removeLines,
+  renumberLines,
+  subtractText,
+  type EditLine,
+} from './edit'
+export { limitsInForce, limitStanding, type LedgerSource, type LimitStanding } from './ledger'
+export { redraft, type OwnLine, type RedraftChange } from './redraft'
+export { carryStrategy, type Carried, type CarryTarget } from './carry'

@@ -1,0 +1,110 @@
+import { or, parse, print, walk, type Expr, type LimitKind, type LimitValue } from '../query'
+import { mapChildren } from '../query'
+import type { DraftLine } from './draft'
+import { removeLines } from './edit'
+
+export interface CarryTarget {
+  /** What a heading becomes over there: other labels, none (`[]`: left out), or undefined where it is not settled. */
+  heading: (label: string) => readonly string[] | undefined
+  hasLimit: (kind: LimitKind) => boolean
+  /** Without a vocabulary headings are carried as they are: the profile says what becomes of them. */
+  hasVocabulary: boolean
+}
+
+export interface Carried {
+  lines: (DraftLine & { id: string })[]
+  /** Headings without a counterpart; their lines keep them until they are settled. */
+  unsettled: string[]
+  /** Limits that the other source does not have, with the number of the line here. */
+  lostLimits: { line: number; limit: LimitValue }[]
+}
+
+/**
+ * A strategy for another source: the same lines, headings put into the other vocabulary, limits that are not to be had
+ * left off. A line that says nothing any more is taken out, with what was joined through it.
+ */
+export function carryStrategy(lines: readonly (DraftLine & { id: string })[], target: CarryTarget): Carried {
+  const unsettled = new Set<string>()
+  const lostLimits: Carried['lostLimits'] = []
+  const empty = new Set<string>()
+  const carried = lines.map((line, i) => {
+    for (const limit of line.limits) if (!target.hasLimit(limit.kind)) lostLimits.push({ line: i + 1, limit })
+    const limits = line.limits.filter((l) => target.hasLimit(l.kind))
+    const { tree } = parse(line.text)
+    if (!tree || !target.hasVocabulary || ![...walk(tree)].some((e) => e.kind === 'heading'))
+      return { ...line, limits }
+    const put = settle(tree, target, unsettled)
+    if (!put) empty.add(line.id)
+    return { ...line, limits, text: put ? print(put) : line.text }
+  })
+  const kept = dropEmpty(carried, empty)
+  return { lines: kept, unsettled: [...unsettled], lostLimits }
+}
+
+/** The expression with its headings put into the other vocabulary; undefined where nothing is left of it. */
+function settle(e: Expr, target: CarryTarget, unsettled: Set<string>): Expr | undefined {
+  if (e.kind === 'heading') {
+    const labels = target.heading(e.label)
+    if (!labels) {
+      unsettled.add(e.label)
+      return e
+    }
+    return labels.length ? or(...labels.map((label): Expr => ({ ...e, label }))) : undefined
+  }
+  if (e.kind === 'or' || e.kind === 'and' || e.kind === 'not') {
+    const parts = e.parts.map((p) => settle(p, target, unsettled))
+    // Less nothing is nothing less; without its first part a NOT says nothing.
+    if (e.kind === 'not' && !parts[0]) return undefined
+    const left = parts.filter((p) => p !== undefined)
+    return left.length > 1 ? { ...e, parts: left } : left[0]
+  }
+  return mapChildren(e, (part) => settle(part, target, unsettled) ?? part)
+}
+
+/** Takes out lines that say nothing; a join that named them goes on with the others, and goes itself with the last. */
+function dropEmpty<T extends { id: string; text: string }>(
+  lines: readonly T[],
+  empty: ReadonlySet<string>,
+): T[] {
+  let left = [...lines]
+  for (const id of empty) {
+    const at = left.findIndex((l) => l.id === id) + 1
+    if (!at) continue
+    const only = new Set([id])
+    for (const [i, line] of left.entries()) {
+      const { tree } = parse(line.text)
+      // A line that is nothing but a reference to it says nothing either.
+      if (i + 1 > at && tree?.kind === 'line' && tree.number === at) only.add(line.id)
+    }
+    const without = left.map((l) => (only.has(l.id) ? l : { ...l, text: withoutLine(l.text, at) }))
+    const removed = removeLines(without, only, true)
+    if (removed.ok) left = removed.value
+  }
+  return left
+}
+
+function withoutLine(text: string, number: number): string {
+  const { tree } = parse(text)
+  if (!tree) return text
+  const drop = (e: Expr): Expr => {
+    if (e.kind === 'lines') {
+      const ranges = e.ranges.flatMap(({ from, to }) =>
+        number < from || number > to
+          ? [{ from, to }]
+          : [
+              ...(from < number ? [{ from, to: number - 1 }] : []),
+              ...(to > number ? [{ from: number + 1, to }] : []),
+            ],
+      )
+      return ranges.length ? { ...e, ranges } : e
+    }
+    if (e.kind === 'or' || e.kind === 'and') {
+      const parts = e.parts.filter((p) => !(p.kind === 'line' && p.number === number))
+      if (!parts.length || parts.length === e.parts.length) return mapChildren(e, drop)
+      return parts.length === 1 ? drop(parts[0]!) : { ...e, parts: parts.map(drop) }
+    }
+    return mapChildren(e, drop)
+  }
+  const after = drop(tree)
+  return after === tree ? text : print(after)
+}

@@ -1,0 +1,83 @@
+import { canonicalJson } from '../base'
+import { numbersIn, parse, referredLines, type Expr, type LimitKind, type LimitValue } from '../query'
+import type { LineLike } from './keys'
+
+/**
+ * How a planned limit stands in one source. `lost` names the line that joins anew without it; `other` the line that
+ * sets it to another value; `forgotten`: it could be set and no line does; `open`: there are no lines yet.
+ */
+export type LimitStanding =
+  | { state: 'applied' | 'stood in'; line: number }
+  | { state: 'lost'; line: number; at: number }
+  | { state: 'other'; line: number; value: LimitValue }
+  | { state: 'forgotten' | 'open' | 'not available' }
+
+/** What the ledger must know of a source. */
+export interface LedgerSource {
+  lines: readonly LineLike[]
+  can: (kind: LimitKind) => 'exact' | 'stood in' | 'not available'
+}
+
+/** For each line the limits that hold for everything it finds: its own, and those that hold for what it is made of. */
+export function limitsInForce(lines: readonly LineLike[]): LimitValue[][] {
+  const all: LimitValue[][] = []
+  lines.forEach((line, i) => {
+    const { tree } = parse(line.text)
+    const below = tree ? forceOf(tree, (n) => (n >= 1 && n <= i ? all[n - 1]! : [])) : []
+    all.push([...below, ...line.limits])
+  })
+  return all
+}
+
+/** AND is limited by each of its parts; OR only by what limits every part; what is left after NOT as its first part. */
+function forceOf(e: Expr, ofLine: (number: number) => readonly LimitValue[]): LimitValue[] {
+  const parts = (list: readonly Expr[]): LimitValue[][] => list.map((p) => forceOf(p, ofLine))
+  switch (e.kind) {
+    case 'line':
+      return [...ofLine(e.number)]
+    case 'lines': {
+      const lists = numbersIn(e.ranges).map(ofLine)
+      return e.mode === 'all' ? lists.flat() : inAll(lists)
+    }
+    case 'and':
+      return parts(e.parts).flat()
+    case 'or':
+      return inAll(parts(e.parts))
+    case 'not':
+      return forceOf(e.parts[0]!, ofLine)
+    default:
+      return []
+  }
+}
+
+function inAll(lists: readonly (readonly LimitValue[])[]): LimitValue[] {
+  const [first = [], ...rest] = lists
+  return first.filter((l) => rest.every((list) => list.some((x) => canonicalJson(x) === canonicalJson(l))))
+}
+
+/**
+ * How one planned limit stands in a source, judged by its last line. A limit that some line set and the last line does
+ * not have is lost at the first line that is built on others and came after without it.
+ */
+export function limitStanding(planned: LimitValue, source: LedgerSource): LimitStanding {
+  const can = source.can(planned.kind)
+  if (can === 'not available') return { state: 'not available' }
+  const { lines } = source
+  if (!lines.length) return { state: 'open' }
+  const force = limitsInForce(lines)
+  const same = (l: LimitValue): boolean => canonicalJson(l) === canonicalJson(planned)
+  const setAt = lines.findIndex((l) => l.limits.some((x) => x.kind === planned.kind)) + 1
+  const last = force[lines.length - 1]!
+  const own = last.find((l) => l.kind === planned.kind)
+  if (own && (last.some(same) || planned.kind === 'peer reviewed'))
+    return { state: can === 'stood in' ? 'stood in' : 'applied', line: setAt }
+  if (own) return { state: 'other', line: setAt, value: own }
+  if (!setAt) return { state: 'forgotten' }
+  for (let i = setAt; i < lines.length; i++) {
+    const { tree } = parse(lines[i]!.text)
+    const joins = tree !== undefined && referredLines(tree).length > 0
+    if (joins && !force[i]!.some((l) => l.kind === planned.kind))
+      return { state: 'lost', line: setAt, at: i + 1 }
+  }
+  return { state: 'lost', line: setAt, at: lines.length }
+}
