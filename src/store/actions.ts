@@ -40,10 +40,10 @@ export function useAllActions(): Action[] {
   return useMemo(() => [...groups].reverse().flatMap(([, actions]) => actions), [groups])
 }
 
-/** The name of a key press as actions write it: "J", "Shift+J", "ArrowLeft". */
+/** The name of a key press as actions write it: "J", "Shift+J", "ArrowLeft", "Shift+ArrowUp". */
 export function keyName(event: KeyboardEvent): string {
   const key = event.key.length === 1 ? event.key.toUpperCase() : event.key
-  return event.shiftKey && /^[A-Z]$/.test(key) ? `Shift+${key}` : key
+  return event.shiftKey && /^([A-Z]|Arrow[A-Z][a-z]+)$/.test(key) ? `Shift+${key}` : key
 }
 
 /** Is the person typing, so that single keys belong to the text? */

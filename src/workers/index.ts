@@ -1,9 +1,9 @@
-import { wrap, type Remote } from 'comlink'
+import { proxy, wrap, type Remote } from 'comlink'
 import type { SearchDesk } from './search-desk'
 import type { VocabularyDesk } from './vocabulary-desk'
 import type { WordDesk } from './word-desk'
 
-export type { LineAnswer, Said } from './search-desk'
+export type { LimitCosts, LineAnswer, Said } from './search-desk'
 export type {
   Counted,
   Examined,
@@ -34,3 +34,6 @@ export const searchDesk = (): Remote<SearchDesk> => worker().search as unknown a
 export const vocabularyDesk = (): Remote<VocabularyDesk> =>
   worker().vocabularies as unknown as Remote<VocabularyDesk>
 export const wordDesk = (): Remote<WordDesk> => worker().words as unknown as Remote<WordDesk>
+
+/** A function that the worker may call back. */
+export const callback = proxy

@@ -1,8 +1,16 @@
 import { hasErrors, type Problem } from '@/core/base'
-import { printFor, type Loss } from '@/core/profile'
-import { parse } from '@/core/query'
+import { applyLimits } from '@/core/engine'
+import { limitAs, printFor, type Loss } from '@/core/profile'
+import { parse, type LimitValue } from '@/core/query'
 import type { Rec } from '@/core/records'
-import { runStrategy, searchAsTyped, writtenOut, type LineLike } from '@/core/strategy'
+import {
+  runLines,
+  runStrategy,
+  searchAsTyped,
+  writtenOut,
+  type LineLike,
+  type RunCache,
+} from '@/core/strategy'
 import type { OpenStandin } from '@/standins'
 import type { OpenSources } from './open-sources'
 
@@ -21,6 +29,20 @@ export interface Said {
   losses: Loss[]
 }
 
+export interface LimitCosts {
+  /** Hits before any limit; undefined where the line cannot be run. */
+  before: number | undefined
+  limits: {
+    kind: LimitValue['kind']
+    /** Hits with this limit alone; undefined where the source does not have it. */
+    alone: number | undefined
+    /** Hits with this one and all before it. */
+    after: number
+    /** Record numbers of known items that it alone loses. */
+    lost: string[]
+  }[]
+}
+
 /** Runs lines, counts, and hands out records. */
 export class SearchDesk {
   constructor(private readonly sources: OpenSources) {}
@@ -33,10 +55,68 @@ export class SearchDesk {
     return (await this.source(id)).records.length
   }
 
-  /** Runs all lines of a strategy, in order. */
-  async run(sourceId: string, lines: LineLike[]): Promise<LineAnswer[]> {
+  /**
+   * Runs all lines of a strategy, in order; what asks the same as before comes from memory. `goOn` is told how far it is
+   * every so often, and stops the run by answering no: then there are answers for the lines done so far only.
+   */
+  async run(
+    sourceId: string,
+    lines: LineLike[],
+    goOn?: (done: number) => boolean | Promise<boolean>,
+  ): Promise<LineAnswer[]> {
     const source = await this.source(sourceId)
-    return runStrategy(source, lines).map(({ docs, ...rest }) => ({ ...rest, hits: docs?.length }))
+    const answers: LineAnswer[] = []
+    let asked = performance.now()
+    for (const { docs, ...rest } of runLines(source, lines, this.cache(sourceId))) {
+      answers.push({ ...rest, hits: docs?.length })
+      if (!goOn || performance.now() - asked < 60) continue
+      if (!(await goOn(answers.length))) break
+      asked = performance.now()
+    }
+    return answers
+  }
+
+  private readonly caches = new Map<string, RunCache>()
+  private cache(sourceId: string): RunCache {
+    let cache = this.caches.get(sourceId)
+    if (!cache) this.caches.set(sourceId, (cache = new Map()))
+    return cache
+  }
+
+  /**
+   * What each limit costs in a source: hits of a line, then with each limit set alone, then with all up to it in order;
+   * and which of the known items (by their record numbers) each one loses.
+   */
+  async costs(
+    sourceId: string,
+    lines: LineLike[],
+    lineId: string,
+    limits: LimitValue[],
+    known: string[],
+  ): Promise<LimitCosts> {
+    const source = await this.source(sourceId)
+    const base = runStrategy(source, lines, this.cache(sourceId)).find((l) => l.id === lineId)?.docs
+    if (!base) return { before: undefined, limits: [] }
+    const wanted = new Set(known)
+    const ids = (docs: Iterable<number>): string[] =>
+      [...docs].map((d) => source.records[d]!.id).filter((id) => wanted.has(id))
+    let running = base
+    return {
+      before: base.length,
+      limits: limits.map((limit) => {
+        const set = limitAs(limit, source.profile)
+        if (!set) return { kind: limit.kind, alone: undefined, after: running.length, lost: [] }
+        const alone = applyLimits(source.index, base, [set])
+        const kept = new Set(ids(alone))
+        running = applyLimits(source.index, running, [set])
+        return {
+          kind: limit.kind,
+          alone: alone.length,
+          after: running.length,
+          lost: ids(base).filter((id) => !kept.has(id)),
+        }
+      }),
+    }
   }
 
   /** One line of a strategy as the database is asked, without asking it. Empty where the line cannot be read. */
@@ -60,7 +140,7 @@ export class SearchDesk {
     lineId: string,
   ): Promise<{ records: Rec[]; hits: number }> {
     const source = await this.source(sourceId)
-    const result = runStrategy(source, lines).find((l) => l.id === lineId)
+    const result = runStrategy(source, lines, this.cache(sourceId)).find((l) => l.id === lineId)
     const records = Array.from(result?.docs ?? [], (doc) => source.records[doc]!)
     records.sort((a, b) => (b.year ?? 0) - (a.year ?? 0) || (a.id < b.id ? -1 : 1))
     const { exported, shown } = source.profile.caps

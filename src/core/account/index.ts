@@ -22,3 +22,4 @@ export {
   type SheetTable,
   type Worksheet,
 } from './documents/grid'
+export { allStrategiesText, strategyText } from './documents/strategy-text'

@@ -55,10 +55,23 @@ function settle(e: Expr, target: CarryTarget, unsettled: Set<string>): Expr | un
     const parts = e.parts.map((p) => settle(p, target, unsettled))
     // Less nothing is nothing less; without its first part a NOT says nothing.
     if (e.kind === 'not' && !parts[0]) return undefined
-    const left = parts.filter((p) => p !== undefined)
+    const left = e.kind === 'or' ? oncePerHeading(parts) : parts.filter((p) => p !== undefined)
     return left.length > 1 ? { ...e, parts: left } : left[0]
   }
   return mapChildren(e, (part) => settle(part, target, unsettled) ?? part)
+}
+
+/** Two headings may become the same one: it is asked for once, with narrower if either asked for that. */
+function oncePerHeading(parts: readonly (Expr | undefined)[]): Expr[] {
+  const wide = new Set(parts.flatMap((p) => (p?.kind === 'heading' && p.below && !p.main ? [p.label] : [])))
+  const said = new Set<string>()
+  return parts.filter((p): p is Expr => {
+    if (!p) return false
+    if (p.kind !== 'heading') return true
+    if (!p.below && wide.has(p.label)) return false
+    const key = print(p)
+    return !said.has(key) && said.add(key) !== undefined
+  })
 }
 
 /** Takes out lines that say nothing; a join that named them goes on with the others, and goes itself with the last. */

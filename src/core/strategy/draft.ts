@@ -30,7 +30,7 @@ export interface DraftSource {
 
 export interface DraftLine {
   text: string
-  conceptId?: string
+  conceptId?: string | undefined
   limits: LimitValue[]
 }
 

@@ -258,6 +258,10 @@ describe('carrying a strategy over', () => {
     expect(lostLimits).toEqual([{ line: 4, limit: lines[3]!.limits[0] }])
     expect(carried[3]!.limits).toEqual([])
   })
+  it('asks once for a heading that two have become, with narrower if either was', () => {
+    const { lines: carried } = carryStrategy(lines, target({ 'Room acoustics': ['Noise'], Echo: ['Noise'] }))
+    expect(carried[1]!.text).toBe('heading.below: "Noise"')
+  })
   it('takes out a line that says nothing any more, and joins go on without it', () => {
     const { lines: carried } = carryStrategy(lines, target({ 'Room acoustics': [], Echo: [] }))
     expect(carried.map((l) => l.text)).toEqual(['text: noise', 'any(#1)', '#2'])

@@ -8,7 +8,7 @@ export {
   type Plan,
   type PlanTerm,
 } from './draft'
-export { runStrategy, writtenOut, type LineResult, type SearchSource } from './run'
+export { runLines, runStrategy, writtenOut, type LineResult, type RunCache, type SearchSource } from './run'
 export { habitsOf, searchAsTyped, singular, withoutStopWords, type TypedAnswer } from './as-typed'
 export * from './words'
 export {
@@ -33,3 +33,4 @@ export {
 export { limitsInForce, limitStanding, type LedgerSource, type LimitStanding } from './ledger'
 export { redraft, type OwnLine, type RedraftChange } from './redraft'
 export { carryStrategy, type Carried, type CarryTarget } from './carry'
+export { conceptsBehind } from './strands'

@@ -1,8 +1,10 @@
 'use client'
-import { Button } from 'antd'
+import { Button, Input } from 'antd'
 import dynamic from 'next/dynamic'
 import { useState } from 'react'
-import { parse } from '@/core/query'
+import { hasErrors, type Problem } from '@/core/base'
+import { printFor, readFrom, type Profile } from '@/core/profile'
+import { parse, print, withoutPlaces } from '@/core/query'
 import type { Line, Source } from '@/core/review'
 import { act, commitEdit, discardEdit, stageEdit, useSession } from '@/store/session'
 import { sourceInfo } from '@/store/source-info'
@@ -10,7 +12,7 @@ import { vocabularyDesk } from '@/workers'
 
 const QueryEditor = dynamic(() => import('./query-editor').then((m) => m.QueryEditor), { ssr: false })
 
-/** A line opened for editing, with what is wrong with it named below and mended at a click. */
+/** A line opened for editing, in plain notation or in the source's own syntax, with what is wrong named below. */
 export function LineEditor({
   source,
   line,
@@ -24,8 +26,10 @@ export function LineEditor({
 }) {
   const [text, setText] = useState(line.text)
   const [round, setRound] = useState(0)
+  const [theirs, setTheirs] = useState(false)
   const key = `line-${line.id}`
   const vocabulary = useSession((s) => sourceInfo(s.folded.review, source).vocabulary?.key)
+  const profile = useSession((s) => sourceInfo(s.folded.review, source).profile)
   const { problems } = parse(text)
   const change = (value: string): void => {
     setText(value)
@@ -52,36 +56,38 @@ export function LineEditor({
   return (
     <div className="line-editor" role="row" data-line={number}>
       <div role="cell">
-        <QueryEditor
-          key={round}
-          text={text}
-          label={`Line ${number} in plain notation`}
-          headings={async (typed) =>
-            vocabulary ? (await vocabularyDesk().lookUp(vocabulary, typed)).map((o) => o.label) : []
-          }
-          onChange={change}
-          onDone={done}
-          onCancel={leave}
-        />
-        <ul className="problem-list" aria-live="polite">
-          {problems.map((p, i) => (
-            <li key={i}>
-              <span className={p.severity}>{p.message}</span>
-              {p.fix && (
-                <Button
-                  size="small"
-                  onClick={() => {
-                    const { span, text: put } = p.fix!
-                    change(text.slice(0, span[0]) + put + text.slice(span[1]))
-                    setRound(round + 1)
-                  }}
-                >
-                  {p.fix.label}
-                </Button>
-              )}
-            </li>
-          ))}
-        </ul>
+        {theirs && profile ? (
+          <TheirEditor
+            profile={profile}
+            label={`Line ${number} as ${source.name} reads it`}
+            text={text}
+            onChange={change}
+            onDone={done}
+            onCancel={leave}
+          />
+        ) : (
+          <>
+            <QueryEditor
+              key={round}
+              text={text}
+              label={`Line ${number} in plain notation`}
+              headings={async (typed) =>
+                vocabulary ? (await vocabularyDesk().lookUp(vocabulary, typed)).map((o) => o.label) : []
+              }
+              onChange={change}
+              onDone={done}
+              onCancel={leave}
+            />
+            <Problems
+              problems={problems}
+              fix={(value) => {
+                change(value)
+                setRound(round + 1)
+              }}
+              text={text}
+            />
+          </>
+        )}
         <div className="sub" style={{ marginTop: 6, display: 'flex', gap: 12, alignItems: 'center' }}>
           <Button size="small" type="primary" onClick={() => done(text)}>
             Keep<kbd>↵</kbd>
@@ -89,8 +95,106 @@ export function LineEditor({
           <Button size="small" onClick={leave}>
             Leave as it was<kbd>Esc</kbd>
           </Button>
+          {profile && (
+            <button className="plain link" style={{ marginLeft: 'auto' }} onClick={() => setTheirs(!theirs)}>
+              {theirs ? 'edit in plain notation' : `edit as ${profile.name} reads it`}
+            </button>
+          )}
         </div>
       </div>
     </div>
+  )
+}
+
+function Problems({
+  problems,
+  text,
+  fix,
+}: {
+  problems: readonly Problem[]
+  text: string
+  fix: (value: string) => void
+}) {
+  return (
+    <ul className="problem-list" aria-live="polite">
+      {problems.map((p, i) => (
+        <li key={i}>
+          <span className={p.severity}>{p.message}</span>
+          {p.fix && (
+            <Button
+              size="small"
+              onClick={() => {
+                const [start, end] = p.fix!.span
+                fix(text.slice(0, start) + p.fix!.text + text.slice(end))
+              }}
+            >
+              {p.fix.label}
+            </Button>
+          )}
+        </li>
+      ))}
+    </ul>
+  )
+}
+
+/** The line in the source's own syntax: what is typed is read by its profile, and the plain notation follows. */
+function TheirEditor({
+  profile,
+  label,
+  text,
+  onChange,
+  onDone,
+  onCancel,
+}: {
+  profile: Profile
+  label: string
+  text: string
+  onChange: (plain: string) => void
+  onDone: (plain: string) => void
+  onCancel: () => void
+}) {
+  const [typed, setTyped] = useState(() => {
+    const { tree } = parse(text)
+    return tree ? printFor(tree, profile).text : ''
+  })
+  const read = readFrom(typed, profile)
+  const plain = read.tree && !hasErrors(read.problems) ? print(withoutPlaces(read.tree)) : undefined
+  return (
+    <>
+      <Input.TextArea
+        autoFocus
+        autoSize
+        className="mono"
+        aria-label={label}
+        value={typed}
+        onChange={(e) => {
+          setTyped(e.target.value)
+          const { tree, problems } = readFrom(e.target.value, profile)
+          if (tree && !hasErrors(problems)) onChange(print(withoutPlaces(tree)))
+        }}
+        onKeyDown={(e) => {
+          if (e.key === 'Escape') onCancel()
+          if (e.key !== 'Enter') return
+          e.preventDefault()
+          if (plain) onDone(plain)
+        }}
+      />
+      <p className="sub" style={{ margin: '4px 0' }}>
+        {plain ? (
+          <>
+            in plain notation: <span className="mono">{plain}</span>
+          </>
+        ) : (
+          'not understood yet'
+        )}
+      </p>
+      <ul className="problem-list" aria-live="polite">
+        {read.problems.map((p, i) => (
+          <li key={i}>
+            <span className={p.severity}>{p.message}</span>
+          </li>
+        ))}
+      </ul>
+    </>
   )
 }

@@ -1,4 +1,5 @@
 'use client'
+import type { MouseEvent } from 'react'
 import { thousands, type Problem } from '@/core/base'
 import { LIMIT_LETTER, limitWords, type LimitKind } from '@/core/query'
 import type { Concept, Line, Run } from '@/core/review'
@@ -17,8 +18,12 @@ interface Props {
   planned: readonly LimitKind[]
   applied: readonly LimitKind[]
   chosen: boolean
+  /** Marked for joining. */
+  marked: boolean
+  /** Hits less those of what the line asked when it was run before. */
+  change: number | undefined
   problems: readonly Problem[]
-  choose: () => void
+  choose: (event: MouseEvent) => void
   edit: () => void
 }
 
@@ -39,6 +44,8 @@ export function LineRow({
   planned,
   applied,
   chosen,
+  marked,
+  change,
   problems,
   choose,
   edit,
@@ -46,9 +53,10 @@ export function LineRow({
   const broken = problems.find((p) => p.severity === 'error')
   return (
     <div
-      className={`sheet-row ${concept?.letter ?? ''}${chosen ? ' on' : ''}`}
+      className={`sheet-row ${concept?.letter ?? ''}${chosen ? ' on' : ''}${marked ? ' marked' : ''}`}
       role="row"
       aria-selected={chosen}
+      aria-label={marked ? `Line ${number}, marked for joining` : undefined}
       data-anchor={`line:${line.id}`}
       data-line={number}
       onClick={choose}
@@ -108,6 +116,12 @@ export function LineRow({
         {run ? thousands(run.hits) : before ? thousands(before.hits) : ''}
       </span>
       <span role="cell">
+        {change !== undefined && change !== 0 && (
+          <span className="change" title="against what the line asked when it was run before">
+            {change > 0 ? '+' : '−'}
+            {thousands(Math.abs(change))}
+          </span>
+        )}
         {broken ? (
           <span className="sub" style={{ color: 'var(--mark)' }} title={broken.message}>
             not run

@@ -1,8 +1,11 @@
 import { Fragment, type ReactNode } from 'react'
+import type { Span } from '@/core/base'
 import { lex } from '@/core/query'
 
-/** Plain notation for reading: operators stand back, fields and line numbers stand out a little. */
-export function QueryText({ text }: { text: string }) {
+const NONE: readonly Span[] = []
+
+/** Plain notation for reading: operators stand back, fields and line numbers stand out a little; `lost` is underlined. */
+export function QueryText({ text, lost = NONE }: { text: string; lost?: readonly Span[] }) {
   const { marks } = lex(text)
   const out: ReactNode[] = []
   let at = 0
@@ -18,9 +21,10 @@ export function QueryText({ text }: { text: string }) {
             : undefined
     out.push(<Fragment key={`${i}-`}>{text.slice(at, start)}</Fragment>)
     const words = text.slice(start, end)
+    const isLost = lost.some(([from, to]) => start >= from && end <= to)
     out.push(
-      kind ? (
-        <span key={i} className={kind}>
+      kind || isLost ? (
+        <span key={i} className={`${kind ?? ''}${isLost ? ' lost-part' : ''}`}>
           {words}
         </span>
       ) : (

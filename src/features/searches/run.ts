@@ -3,27 +3,52 @@ import { lineKeys } from '@/core/strategy'
 import type { Line, Source } from '@/core/review'
 import { LATEST, standin } from '@/standins'
 import { act, keepRecords, newId, now, useSession } from '@/store/session'
-import { searchDesk } from '@/workers'
+import { callback, searchDesk } from '@/workers'
+
+/** Which lines to log: those without a current run, all of them, or one with what it needs. */
+export type Which = 'stale' | 'all' | { lineId: string }
+
+export interface RunOutcome {
+  /** What is wrong with lines that could not be run, by line. */
+  problems: Map<string, Problem[]>
+  /** How many runs were logged. */
+  logged: number
+  stopped: boolean
+}
 
 /**
- * Runs every line of a source that has no current run and logs each run. Gives what is wrong with lines that could
- * not be run, by line.
+ * Runs the lines of a source and logs each run. `progress` is told how many lines are done; it stops the run by
+ * answering false: what was run before is logged all the same, for it happened.
  */
-export async function runStale(source: Source): Promise<Map<string, Problem[]>> {
+export async function runLines(
+  source: Source,
+  which: Which = 'stale',
+  progress: (done: number, of: number) => boolean = () => true,
+): Promise<RunOutcome> {
   const info = standin(source.profileId)
   const { review } = useSession.getState().folded
-  const lines = review.strategies[source.id] ?? []
-  const problems = new Map<string, Problem[]>()
-  if (!info) return problems
+  const whole = review.strategies[source.id] ?? []
+  const outcome: RunOutcome = { problems: new Map(), logged: 0, stopped: false }
+  if (!info) return outcome
+  const until = typeof which === 'object' ? whole.findIndex((l) => l.id === which.lineId) + 1 : whole.length
+  const lines = whole.slice(0, until)
   const keys = lineKeys(lines)
   const current = new Set(
     review.runs.filter((r) => r.sourceId === source.id && keys.get(r.lineId) === r.key).map((r) => r.lineId),
   )
-  const answers = await searchDesk().run(info.id, lines)
+  const wanted = (id: string): boolean =>
+    which === 'all' || (which === 'stale' ? !current.has(id) : id === which.lineId)
+  const answers = await searchDesk().run(
+    info.id,
+    lines,
+    callback((done: number) => progress(done, lines.length)),
+  )
+  outcome.stopped = answers.length < lines.length
   for (const answer of answers) {
-    if (answer.problems.length) problems.set(answer.id, answer.problems)
+    if (answer.problems.length) outcome.problems.set(answer.id, answer.problems)
     const line = lines[answer.number - 1]!
-    if (answer.hits === undefined || current.has(line.id)) continue
+    if (answer.hits === undefined || !wanted(line.id)) continue
+    outcome.logged++
     await act('run.log', {
       id: newId(),
       sourceId: source.id,
@@ -40,7 +65,7 @@ export async function runStale(source: Source): Promise<Map<string, Problem[]>> 
       how: 'stand-in',
     })
   }
-  return problems
+  return outcome
 }
 
 /** Brings the records of a line into the review, in place of what that source brought before; gives how many came of how many. */

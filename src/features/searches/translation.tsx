@@ -49,7 +49,7 @@ export function Translation({
     <section className="translation" aria-label="Translation">
       <div>
         <p className="sub">Line {number} in plain notation</p>
-        <QueryText text={line.text} />
+        <QueryText text={line.text} lost={said.losses.flatMap((l) => (l.at ? [l.at] : []))} />
       </div>
       <div>
         <p className="sub">
@@ -58,9 +58,7 @@ export function Translation({
             Copy<kbd>C</kbd>
           </Button>
         </p>
-        <span className="mono" style={{ whiteSpace: 'pre-wrap', overflowWrap: 'anywhere' }}>
-          {said.text}
-        </span>
+        <Theirs said={said} />
       </div>
       {said.losses.length > 0 && (
         <ul className="losses">
@@ -73,6 +71,34 @@ export function Translation({
         </ul>
       )}
     </section>
+  )
+}
+
+/** Their text, with what stands in the place of something else underlined, as it is on our side. */
+function Theirs({ said }: { said: Said }) {
+  const spans = said.losses
+    .flatMap((l) => {
+      const start = l.is ? said.text.indexOf(l.is) : -1
+      return start < 0 || l.is === said.text ? [] : [[start, start + l.is.length] as const]
+    })
+    .sort((a, b) => a[0] - b[0])
+  const out: React.ReactNode[] = []
+  let at = 0
+  for (const [start, end] of spans) {
+    if (start < at) continue
+    out.push(
+      said.text.slice(at, start),
+      <u key={start} className="lost-part">
+        {said.text.slice(start, end)}
+      </u>,
+    )
+    at = end
+  }
+  out.push(said.text.slice(at))
+  return (
+    <span className="mono" style={{ whiteSpace: 'pre-wrap', overflowWrap: 'anywhere' }}>
+      {out}
+    </span>
   )
 }
 

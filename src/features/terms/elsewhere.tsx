@@ -5,7 +5,7 @@ import type { Concept, Review } from '@/core/review'
 import { act, newId } from '@/store/session'
 import type { SourceInfo } from '@/store/source-info'
 import { vocabularyDesk, type Match, type Neighbourhood } from '@/workers'
-import { putTerms } from './term-commands'
+import { putTerms } from '../shared/term-commands'
 
 export interface Elsewhere {
   info: SourceInfo

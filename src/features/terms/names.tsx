@@ -9,7 +9,7 @@ import { NAMED_SORTS, type Concept, type Named, type Review } from '@/core/revie
 import { nameForms, namedText } from '@/core/strategy'
 import type { SourceInfo } from '@/store/source-info'
 import { Strand } from '@/ui/strand'
-import { putTerms } from './term-commands'
+import { putTerms } from '../shared/term-commands'
 
 const ABOUT: Record<Named['sort'], { label: string; name: string; help: string }> = {
   author: {

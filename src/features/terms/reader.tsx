@@ -7,7 +7,7 @@ import type { SourceInfo } from '@/store/source-info'
 import { searchDesk, vocabularyDesk, type Counted, type Neighbourhood, type Offer } from '@/workers'
 import { ElsewhereList, fillRow, useElsewhere } from './elsewhere'
 import { Neighbours } from './neighbours'
-import { putTerms, sameTerm } from './term-commands'
+import { putTerms, sameTerm } from '../shared/term-commands'
 import { TreeView } from './tree-view'
 
 interface Props {

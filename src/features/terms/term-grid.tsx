@@ -13,7 +13,7 @@ import { act } from '@/store/session'
 import type { SourceInfo } from '@/store/source-info'
 import { Strand } from '@/ui/strand'
 import { Chip, type ChipDeeds } from './chip'
-import { moveTerm } from './term-commands'
+import { moveTerm } from '../shared/term-commands'
 
 export interface Cell {
   conceptId: string

@@ -7,7 +7,7 @@ import type { SourceInfo } from '@/store/source-info'
 import { Strand } from '@/ui/strand'
 import { wordDesk, type WordReport as Report } from '@/workers'
 import { restOfPlan } from './plan-text'
-import { putTerms, sameTerm } from './term-commands'
+import { putTerms, sameTerm } from '../shared/term-commands'
 import { WordReport } from './word-report'
 
 interface Props {

@@ -1,0 +1,56 @@
+import { thousands } from '../../base'
+import { limitWords } from '../../query'
+import type { Line, Review, Run, Source } from '../../review'
+import { currentRuns, dateWords, type FactContext } from '../facts'
+
+/**
+ * A strategy line by line, in the form that reporting guidelines ask for (PRISMA-S, items 1, 8, 9 and 13; the numbers
+ * are quoted from memory): where, through what, when, every line exactly as it was run, its limits and its hits. A line
+ * that has not been run as it stands says so. Tabs part the columns, so that it can be put into a table.
+ */
+export function strategyText(context: FactContext, source: Source): string {
+  const { review } = context
+  const lines = review.strategies[source.id] ?? []
+  const runs = currentRuns(review, source.id)
+  const about = context.source(source.id)
+  const head = [
+    source.name,
+    ...(source.platform ? [`Platform: ${source.platform}`] : []),
+    ...(source.coverage ? [`Coverage: ${source.coverage}`] : []),
+    ...(about?.release ? [`Searched in the ${about.release}`] : []),
+    ...datesOf([...runs.values()]),
+  ]
+  const rows = lines.map((line, i) => rowOf(line, i + 1, runs.get(line.id)))
+  return [...head, '', ['#', 'Search', 'Limits', 'Hits', 'Run on'].join('\t'), ...rows].join('\n') + '\n'
+}
+
+/** All strategies that have lines, one after the other. */
+export function allStrategiesText(context: FactContext): string {
+  const { sources, strategies }: Review = context.review
+  return sources
+    .filter((s) => (strategies[s.id] ?? []).length)
+    .map((s) => strategyText(context, s))
+    .join('\n\n')
+}
+
+function datesOf(runs: readonly Run[]): string[] {
+  const days = [...new Set(runs.map((r) => r.at.slice(0, 10)))].sort()
+  const people = [...new Set(runs.map((r) => r.by))]
+  if (!days.length) return ['Not run yet']
+  const when =
+    days.length === 1 ? dateWords(days[0]!) : `${dateWords(days[0]!)} to ${dateWords(days[days.length - 1]!)}`
+  return [`Run on ${when} by ${people.join(', ')}`]
+}
+
+const flat = (text: string): string => text.replace(/\s+/g, ' ').trim()
+
+function rowOf(line: Line, number: number, run: Run | undefined): string {
+  const cells = [
+    String(number),
+    flat(run?.sent ?? line.text),
+    line.limits.map(limitWords).join('; '),
+    run ? thousands(run.hits) : 'not run as it stands',
+    run ? dateWords(run.at) : '',
+  ]
+  return cells.join('\t').trimEnd() + (line.note ? `\tNote: ${flat(line.note)}` : '')
+}
