@@ -188,3 +188,10 @@ export function referredLines(e: Expr): number[] {
 
 /** A range longer than this is refused by the parser. */
 export const MOST_IN_RANGE = 9_999
+
+/** The same expression with the fields of a group named by the group: title, abstract and keywords together are `text`. */
+export function byGroup(e: Expr): Expr {
+  const inner = mapChildren(e, byGroup)
+  if (inner.kind !== 'fields' || inner.fields.length !== TEXT_FIELDS.length) return inner
+  return TEXT_FIELDS.every((f) => inner.fields.includes(f)) ? { ...inner, fields: ['text'] } : inner
+}

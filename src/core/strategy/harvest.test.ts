@@ -4,7 +4,7 @@ import { buildIndex, lift, logLikelihood, type DocSet } from '../engine'
 import { emptyRecord, toDocument, type Rec } from '../records'
 import { harvestSource, rankHarvest } from './harvest'
 import { nameForms, namedText } from './named'
-import { planAgainstRun } from './plan-against-run'
+import { placeTerm, planAgainstRun } from './plan-against-run'
 import type { PlanTerm } from './draft'
 import type { LineLike } from './keys'
 
@@ -128,5 +128,25 @@ describe('plan against run', () => {
       unplanned: [],
     })
     expect(planAgainstRun([heading], { s: lines('noise') }, () => false).unused).toEqual([])
+  })
+
+  it('puts a planned term into the line of its concept, by OR, and nowhere else', () => {
+    const at = (text: string, conceptId?: string) => ({ id: text, text, limits: [], conceptId })
+    const sheet = [
+      at('text: noise', 'b'),
+      at('heading: "Echo"', 'b'),
+      at('any(#1-#2)', 'b'),
+      at('text: read*', 'c'),
+    ]
+    expect(placeTerm(term('babble'), sheet)?.text).toBe('text: (noise OR babble)')
+    expect(placeTerm(heading, sheet)).toEqual({
+      lineId: 'heading: "Echo"',
+      text: 'heading: "Echo" OR heading.below: "Room acoustics"',
+    })
+    expect(placeTerm(term('author: "ahola r"', { kind: 'named' }), sheet)?.text).toBe(
+      'text: noise OR author: "ahola r"',
+    )
+    expect(placeTerm(term('pupil*', { conceptId: 'a' }), sheet)).toBeUndefined()
+    expect(placeTerm(term('noise AND ('), sheet)).toBeUndefined()
   })
 })

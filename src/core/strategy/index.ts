@@ -20,7 +20,7 @@ export {
   type SourceHarvest,
 } from './harvest'
 export { nameForms, namedText, NAMED_FIELDS, type NamedSort } from './named'
-export { planAgainstRun, type Unplanned, type Unused } from './plan-against-run'
+export { placeTerm, planAgainstRun, type Unplanned, type Unused } from './plan-against-run'
 export {
   dependsOn,
   joinText,

@@ -1,5 +1,5 @@
 import { foldLabel } from '../base'
-import { children, parse, print, withoutPlaces, type Expr } from '../query'
+import { children, or, parse, print, withoutPlaces, type Expr } from '../query'
 import { termExpression, type PlanTerm } from './draft'
 import type { LineLike } from './keys'
 
@@ -80,4 +80,34 @@ export function planAgainstRun<T extends PlanTerm>(
     for (const [key, unit] of said) if (!planned.has(key)) unplanned.push(unit)
   }
   return { unused, unplanned }
+}
+
+/**
+ * Where a planned term would be put: the first line of its concept that has words (or headings) of its own, with the
+ * term joined to them by OR. Undefined where the concept has no such line; then it has to be drafted.
+ */
+export function placeTerm(
+  term: PlanTerm,
+  lines: readonly (LineLike & { conceptId?: string | undefined })[],
+): { lineId: string; text: string } | undefined {
+  const e = termExpression(term)
+  if (!e) return undefined
+  const isHeading = (x: Expr): boolean => x.kind === 'heading' || x.kind === 'class'
+  const partsOf = (x: Expr): Expr[] => (x.kind === 'or' ? x.parts : [x])
+  for (const line of lines) {
+    const { tree } = line.conceptId === term.conceptId ? parse(line.text) : { tree: undefined }
+    if (!tree) continue
+    if (term.kind === 'heading' || term.kind === 'class') {
+      if (partsOf(tree).every(isHeading)) return { lineId: line.id, text: print(or(...partsOf(tree), e)) }
+    } else if (term.kind === 'text' && tree.kind === 'fields' && tree.fields.includes('text'))
+      return { lineId: line.id, text: print({ ...tree, of: or(...partsOf(tree.of), e) }) }
+    else if (
+      term.kind === 'named' &&
+      tree.kind !== 'line' &&
+      tree.kind !== 'lines' &&
+      !partsOf(tree).every(isHeading)
+    )
+      return { lineId: line.id, text: print(or(...partsOf(tree), e)) }
+  }
+  return undefined
 }

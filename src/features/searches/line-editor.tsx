@@ -4,7 +4,7 @@ import dynamic from 'next/dynamic'
 import { useState } from 'react'
 import { hasErrors, type Problem } from '@/core/base'
 import { printFor, readFrom, type Profile } from '@/core/profile'
-import { parse, print, withoutPlaces } from '@/core/query'
+import { byGroup, parse, print, withoutPlaces } from '@/core/query'
 import type { Line, Source } from '@/core/review'
 import { act, commitEdit, discardEdit, stageEdit, useSession } from '@/store/session'
 import { sourceInfo } from '@/store/source-info'
@@ -158,7 +158,7 @@ function TheirEditor({
     return tree ? printFor(tree, profile).text : ''
   })
   const read = readFrom(typed, profile)
-  const plain = read.tree && !hasErrors(read.problems) ? print(withoutPlaces(read.tree)) : undefined
+  const plain = read.tree && !hasErrors(read.problems) ? print(byGroup(withoutPlaces(read.tree))) : undefined
   return (
     <>
       <Input.TextArea
@@ -170,7 +170,7 @@ function TheirEditor({
         onChange={(e) => {
           setTyped(e.target.value)
           const { tree, problems } = readFrom(e.target.value, profile)
-          if (tree && !hasErrors(problems)) onChange(print(withoutPlaces(tree)))
+          if (tree && !hasErrors(problems)) onChange(print(byGroup(withoutPlaces(tree))))
         }}
         onKeyDown={(e) => {
           if (e.key === 'Escape') onCancel()

@@ -2,7 +2,8 @@
 import { useMemo } from 'react'
 import { listed, plural } from '@/core/base'
 import type { Concept, Letter, Review, Term } from '@/core/review'
-import { planAgainstRun, type Unplanned } from '@/core/strategy'
+import { placeTerm, planAgainstRun, type Unplanned } from '@/core/strategy'
+import { act } from '@/store/session'
 import type { SourceInfo } from '@/store/source-info'
 import { LetterList } from '@/ui/letter-list'
 import { Strand } from '@/ui/strand'
@@ -66,14 +67,25 @@ export function PlanLines({ review, sources }: { review: Review; sources: readon
             <Strand letter={conceptOf(term.conceptId)?.letter ?? 'A'} />
             <span className={term.kind === 'text' ? 'mono' : ''}>{term.named?.name ?? term.expression}</span>
             <span className="sub">{listed(places.map(short))}</span>
-            <button className="plain link sub" onClick={() => dropTerm(term)}>
-              drop it
-            </button>
+            <span className="sub">
+              {places.some((id) => placeTerm(term, review.strategies[id] ?? [])) && (
+                <>
+                  <button className="plain link" onClick={() => putIntoLines(review, term, places)}>
+                    put it in
+                  </button>
+                  {' · '}
+                </>
+              )}
+              <button className="plain link" onClick={() => dropTerm(term)}>
+                drop it
+              </button>
+            </span>
           </p>
         ))}
         {byTerm.length > 0 && (
           <p className="sub" style={{ marginTop: 8 }}>
-            To use them, draft or edit the lines under Searches (<kbd>⇧3</kbd>).
+            “Put it in” joins it to the line of its concept, in every source named; drafting anew does the
+            same for lines that nobody has touched.
           </p>
         )}
       </div>
@@ -107,6 +119,14 @@ export function PlanLines({ review, sources }: { review: Review; sources: readon
       </div>
     </section>
   )
+}
+
+/** Joins a term to the line of its concept in each of these sources that has one. */
+function putIntoLines(review: Review, term: Term, sourceIds: readonly string[]): void {
+  for (const sourceId of sourceIds) {
+    const place = placeTerm(term, review.strategies[sourceId] ?? [])
+    if (place) void act('line.change', { sourceId, id: place.lineId, text: place.text })
+  }
 }
 
 interface Grouped {
