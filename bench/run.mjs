@@ -2,7 +2,7 @@
 import { spawnSync } from 'node:child_process'
 import path from 'node:path'
 
-const ALL = ['engine', 'vocabulary', 'grid']
+const ALL = ['engine', 'vocabulary', 'grid', 'strategy', 'sheet']
 const asked = process.argv.slice(2)
 for (const name of asked.length ? asked : ALL) {
   if (!ALL.includes(name)) {
@@ -10,7 +10,10 @@ for (const name of asked.length ? asked : ALL) {
     process.exit(1)
   }
   console.log(`\n— ${name}`)
-  const file = path.join(import.meta.dirname, name === 'engine' ? 'engine.mts' : `${name}.ts`)
+  const file = path.join(
+    import.meta.dirname,
+    name === 'engine' || name === 'strategy' ? `${name}.mts` : `${name}.ts`,
+  )
   const { status } = spawnSync(
     'node',
     ['--expose-gc', '--max-old-space-size=12000', '--import', 'tsx', file],
