@@ -96,6 +96,16 @@ try {
     await page.locator('[data-line="1"]').click()
     await page.waitForSelector('.translation')
   })
+  await shot('limits', async () => {
+    await stage('searches')
+    await page.keyboard.press('2')
+    await page.getByText(/before any limit/).waitFor()
+  })
+  await shot('all-sources', async () => {
+    await stage('searches')
+    await page.keyboard.press('a')
+    await page.waitForSelector('.all-sources')
+  })
   await shot('line-editor', async () => {
     await stage('searches')
     await page.locator('[data-line="4"]').dblclick()

@@ -77,7 +77,9 @@ export function RedraftDialog({
           Leave it as it is
         </Button>,
         <Button key="apply" type="primary" disabled={!does} onClick={apply} autoFocus>
-          Apply {plural(differing.filter((c) => c.kind !== 'kept').length, 'change')}
+          {does
+            ? `Apply ${plural(differing.filter((c) => c.kind !== 'kept').length, 'change')}`
+            : 'Nothing to apply'}
         </Button>,
       ]}
     >

@@ -1,6 +1,7 @@
 'use client'
 import { App, Button } from 'antd'
 import { useEffect, useMemo, useState } from 'react'
+import type { Loss } from '@/core/profile'
 import type { Line } from '@/core/review'
 import type { StandinInfo } from '@/standins'
 import { useActions, type Action } from '@/store/actions'
@@ -62,16 +63,30 @@ export function Translation({
       </div>
       {said.losses.length > 0 && (
         <ul className="losses">
-          {said.losses.slice(0, 6).map((l, i) => (
-            <li key={i}>
-              <b>{WORDS[l.direction]}.</b> <span className="mono">{l.was}</span>: {l.why}. {l.advice}
+          {grouped(said.losses).map((l) => (
+            <li key={l.key}>
+              <b>{WORDS[l.direction]}.</b> <span className="mono">{l.was.slice(0, 8).join(', ')}</span>
+              {l.was.length > 8 && ` and ${l.was.length - 8} more`}: {l.why}. {l.advice}
             </li>
           ))}
-          {said.losses.length > 6 && <li>{said.losses.length - 6} more of this kind.</li>}
         </ul>
       )}
     </section>
   )
+}
+
+/** The same loss of several parts of a line said once, with all of them. */
+function grouped(
+  losses: readonly Loss[],
+): (Pick<Loss, 'direction' | 'why' | 'advice'> & { key: string; was: string[] })[] {
+  const found = new Map<string, Pick<Loss, 'direction' | 'why' | 'advice'> & { key: string; was: string[] }>()
+  for (const { direction, why, advice, was } of losses) {
+    const key = [direction, why, advice].join('\n')
+    const known = found.get(key)
+    if (!known) found.set(key, { key, direction, why, advice, was: [was] })
+    else if (!known.was.includes(was)) known.was.push(was)
+  }
+  return [...found.values()]
 }
 
 /** Their text, with what stands in the place of something else underlined, as it is on our side. */
