@@ -1,8 +1,10 @@
 import { proxy, wrap, type Remote } from 'comlink'
+import type { JudgeDesk } from './judge-desk'
 import type { SearchDesk } from './search-desk'
 import type { VocabularyDesk } from './vocabulary-desk'
 import type { WordDesk } from './word-desk'
 
+export type { BoardRow, Judged, JudgedPlan, Judgement, KeyedRemark } from './judge-desk'
 export type { LimitCosts, LineAnswer, Said } from './search-desk'
 export type {
   Counted,
@@ -20,6 +22,7 @@ interface Desks {
   search: SearchDesk
   vocabularies: VocabularyDesk
   words: WordDesk
+  judge: JudgeDesk
 }
 
 let desks: Remote<Desks> | undefined
@@ -34,6 +37,7 @@ export const searchDesk = (): Remote<SearchDesk> => worker().search as unknown a
 export const vocabularyDesk = (): Remote<VocabularyDesk> =>
   worker().vocabularies as unknown as Remote<VocabularyDesk>
 export const wordDesk = (): Remote<WordDesk> => worker().words as unknown as Remote<WordDesk>
+export const judgeDesk = (): Remote<JudgeDesk> => worker().judge as unknown as Remote<JudgeDesk>
 
 /** A function that the worker may call back. */
 export const callback = proxy

@@ -1,5 +1,6 @@
 import { gunzipSync, strFromU8 } from 'fflate'
 import { recordFinder, Rec, type RecordFinder } from '@/core/records'
+import { spellingPairs, type SpellingPairs } from '@/core/strategy'
 import { readSkos, Thesaurus } from '@/core/vocabulary'
 import { LATEST, openStandin, recordsFile, standin, vocabularyFile, type OpenStandin } from '@/standins'
 
@@ -26,6 +27,19 @@ export class OpenSources {
     let finder = this.finders.get(id)
     if (!finder) this.finders.set(id, (finder = recordFinder(records)))
     return finder
+  }
+
+  private pairs: Promise<SpellingPairs> | undefined
+  /** Spellings on both sides of the ocean; read when first asked for. */
+  spellings(): Promise<SpellingPairs> {
+    this.pairs ??= fetchBytes('/data/spellings.json').then((bytes) => {
+      const { american, british } = JSON.parse(strFromU8(bytes)) as Record<
+        'american' | 'british',
+        Record<string, string>
+      >
+      return spellingPairs(american, british)
+    })
+    return this.pairs
   }
 
   /** The stand-in whose records a vocabulary indexes; a vocabulary from a file indexes none that are here. */

@@ -1,4 +1,5 @@
 import { expose } from 'comlink'
+import { JudgeDesk } from './judge-desk'
 import { OpenSources } from './open-sources'
 import { SearchDesk } from './search-desk'
 import { VocabularyDesk } from './vocabulary-desk'
@@ -9,4 +10,5 @@ expose({
   search: new SearchDesk(sources),
   vocabularies: new VocabularyDesk(sources),
   words: new WordDesk(sources),
+  judge: new JudgeDesk(sources),
 })

@@ -8,11 +8,9 @@ import {
   harvestSource,
   Lexicon,
   rankHarvest,
-  spellingPairs,
   togetherOf,
   variantsOf,
   type Harvested,
-  type SpellingPairs,
   type StemAdvice,
   type Together,
   type Variant,
@@ -60,7 +58,6 @@ export interface HarvestOffer extends Harvested {
 
 /** Weighs words in the stand-ins, finds known items, harvests good records. */
 export class WordDesk {
-  private pairs: Promise<SpellingPairs> | undefined
   private lexicon: Promise<Lexicon> | undefined
 
   constructor(private readonly sources: OpenSources) {}
@@ -88,7 +85,7 @@ export class WordDesk {
               mergeForms(places.map((p) => wordForms(p.source.index, mask, p.near))),
             )
           : undefined,
-      variants: weighed(variantsOf(tree, await this.spellings(), isWord)).filter(
+      variants: weighed(variantsOf(tree, await this.sources.spellings(), isWord)).filter(
         (v) => v.hits > 0 && (v.kind !== 'any ending' || v.hits > whole.hits),
       ),
       together: weighed(togetherOf(tree)),
@@ -176,17 +173,6 @@ export class WordDesk {
       if (offers.length === 40) break
     }
     return { offers, records: places.reduce((n, p) => n + p.docs.length, 0) }
-  }
-
-  private spellings(): Promise<SpellingPairs> {
-    this.pairs ??= fetchBytes('/data/spellings.json').then((bytes) => {
-      const { american, british } = JSON.parse(strFromU8(bytes)) as Record<
-        'american' | 'british',
-        Record<string, string>
-      >
-      return spellingPairs(american, british)
-    })
-    return this.pairs
   }
 
   private words(): Promise<Lexicon> {

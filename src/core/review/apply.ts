@@ -123,6 +123,8 @@ const APPLY: Apply = {
       before.filter((l) => l.id !== p.id),
     )
   },
+  'remark.leave': (r, p) => put(r.leftRemarks, p),
+  'remark.raise': (r, p) => drop(r.leftRemarks, p.id),
   'run.log': (r, p) => void r.runs.push(p),
   'records.import': (r, p) => put(r.imports, p),
   'ruling.set': (r, p) => {

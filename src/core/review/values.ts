@@ -137,6 +137,10 @@ export const Term = z.object({
 })
 export type Term = z.infer<typeof Term>
 
+/** A remark on a strategy that was left as it is, with the reason; `key` names the rule, the place and the matter. */
+export const LeftRemark = z.object({ id: Id, sourceId: Id, key: Text, message: Text, reason: Text })
+export type LeftRemark = z.infer<typeof LeftRemark>
+
 /** One search statement; its number is its place in the strategy, counted from 1. */
 export const Line = z.object({
   id: Id,
@@ -212,6 +216,7 @@ export interface Review {
   knownItems: KnownItem[]
   gaps: Gap[]
   vocabularies: VocabularyFile[]
+  leftRemarks: LeftRemark[]
   /** Databases that the user described. */
   profiles: Profile[]
   terms: Term[]
@@ -237,6 +242,7 @@ export function emptyReview(id: string): Review {
     knownItems: [],
     gaps: [],
     vocabularies: [],
+    leftRemarks: [],
     profiles: [],
     terms: [],
     strategies: {},

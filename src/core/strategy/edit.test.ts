@@ -4,7 +4,16 @@ import { buildIndex } from '../engine'
 import { parse, print, referredLines, withoutPlaces } from '../query'
 import { emptyRecord, toDocument } from '../records'
 import { carryStrategy } from './carry'
-import { dependsOn, joinText, moveLine, removeLines, renumberLines, subtractText } from './edit'
+import {
+  appendLines,
+  dependsOn,
+  joinText,
+  moveLine,
+  removeLines,
+  renumberLines,
+  subtractText,
+  withNeeded,
+} from './edit'
 import { limitStanding } from './ledger'
 import type { LineLike } from './keys'
 import { redraft, type OwnLine } from './redraft'
@@ -95,6 +104,22 @@ describe('editing a strategy (law 3: renumbering keeps what lines mean)', () => 
         const before = meanings(lines)
         for (const [id, meaning] of meanings(renumbered))
           if (id !== 'new') expect(meaning).toBe(before.get(id))
+      }),
+    )
+  })
+
+  it('keeps what lines mean when they are taken with all they need, and put behind others', () => {
+    fc.assert(
+      fc.property(strategies, strategies, fc.nat(8), (lines, others, chosen) => {
+        const id = lines[chosen % lines.length]!.id
+        const taken = withNeeded(lines, new Set([id]))
+        expect(refsGoBack(taken)).toBe(true)
+        const before = meanings(lines)
+        for (const [key, meaning] of meanings(taken)) expect(meaning).toBe(before.get(key))
+        const there = others.map((l) => ({ ...l, id: `there ${l.id}` }))
+        const all = meanings(appendLines(there, taken))
+        expect(all.get(id)).toBe(before.get(id))
+        for (const [key, meaning] of meanings(there)) expect(all.get(key)).toBe(meaning)
       }),
     )
   })

@@ -111,3 +111,24 @@ export function joinText(mode: 'any' | 'all', chosen: readonly number[]): string
 export function subtractText(chosen: readonly number[]): string {
   return print(not(...chosen.map((number): Expr => ({ kind: 'line', number }))))
 }
+
+/** These lines with all that they need, in order, in numbers of their own. */
+export function withNeeded<T extends EditLine>(lines: readonly T[], ids: ReadonlySet<string>): T[] {
+  const kept = new Set<number>()
+  const open = lines.flatMap((l, i) => (ids.has(l.id) ? [i] : []))
+  for (let i = open.pop(); i !== undefined; i = open.pop()) {
+    if (kept.has(i)) continue
+    kept.add(i)
+    for (const n of refersTo(lines[i]!)) if (n >= 1 && n <= i) open.push(n - 1)
+  }
+  return renumberLines(
+    lines,
+    lines.filter((_, i) => kept.has(i)),
+  )
+}
+
+/** Lines put behind others, their references counted on. */
+export const appendLines = <T extends EditLine>(before: readonly T[], added: readonly T[]): T[] => [
+  ...before,
+  ...added.map((l) => ({ ...l, text: renumberText(l.text, (n) => n + before.length) })),
+]

@@ -22,15 +22,36 @@ export {
 export { nameForms, namedText, NAMED_FIELDS, type NamedSort } from './named'
 export { placeTerm, planAgainstRun, type Unplanned, type Unused } from './plan-against-run'
 export {
+  appendLines,
   dependsOn,
   joinText,
   moveLine,
   removeLines,
   renumberLines,
   subtractText,
+  withNeeded,
   type EditLine,
 } from './edit'
 export { limitsInForce, limitStanding, type LedgerSource, type LimitStanding } from './ledger'
 export { redraft, type OwnLine, type RedraftChange } from './redraft'
 export { carryStrategy, type Carried, type CarryTarget } from './carry'
 export { conceptsBehind } from './strands'
+export {
+  checkStrategy,
+  ELEMENTS,
+  remarkKey,
+  RULES,
+  type CheckContext,
+  type CheckedLine,
+  type Element,
+  type Remark,
+} from './checks'
+export {
+  knownItemBoard,
+  notLosses,
+  termYields,
+  type BoardItem,
+  type JudgedLine,
+  type NotLoss,
+  type TermYield,
+} from './judging'

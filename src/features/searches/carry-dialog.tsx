@@ -5,7 +5,7 @@ import { listed, plural } from '@/core/base'
 import { limitState } from '@/core/profile'
 import { limitWords, parse, walk } from '@/core/query'
 import type { Line, Review } from '@/core/review'
-import { carryStrategy, type Carried } from '@/core/strategy'
+import { appendLines, carryStrategy, type Carried } from '@/core/strategy'
 import { act, newId } from '@/store/session'
 import type { SourceInfo } from '@/store/source-info'
 import { vocabularyDesk, type Match } from '@/workers'
@@ -20,12 +20,15 @@ export function CarryDialog({
   from,
   infos,
   lines,
+  add,
   close,
 }: {
   review: Review
   from: SourceInfo
   infos: readonly SourceInfo[]
   lines: readonly Line[]
+  /** Put behind the lines that are there, instead of in their place. */
+  add: boolean
   close: (carriedTo?: string) => void
 }) {
   const others = infos.filter((s) => s.source.id !== from.source.id)
@@ -48,7 +51,10 @@ export function CarryDialog({
     // Each line gets an identity of its own there: its runs are not the runs here.
     void act('strategy.set', {
       sourceId: to.source.id,
-      lines: carried.lines.map((l) => ({ ...l, id: newId(), note: '', drafted: false })),
+      lines: appendLines(
+        add ? (review.strategies[to.source.id] ?? []) : [],
+        carried.lines.map((l): Line => ({ ...l, id: newId(), note: '', drafted: false })),
+      ),
       why: 'brought over',
       from: from.source.name,
     })
@@ -58,7 +64,9 @@ export function CarryDialog({
     <Modal
       open
       width={820}
-      title={`Carry the strategy of ${from.short} over`}
+      title={
+        add ? `Copy lines of ${from.short} to another source` : `Carry the strategy of ${from.short} over`
+      }
       onCancel={() => close()}
       footer={[
         <Button key="leave" onClick={() => close()}>
@@ -72,9 +80,11 @@ export function CarryDialog({
         >
           {carried?.unsettled.length
             ? `${plural(carried.unsettled.length, 'heading')} to settle`
-            : existing
-              ? `Replace the ${plural(existing, 'line')} of ${to?.short}`
-              : `Write it for ${to?.short ?? 'a source'}`}
+            : add
+              ? `Add ${plural(carried?.lines.length ?? 0, 'line')} to ${to?.short ?? 'a source'}`
+              : existing
+                ? `Replace the ${plural(existing, 'line')} of ${to?.short}`
+                : `Write it for ${to?.short ?? 'a source'}`}
         </Button>,
       ]}
     >

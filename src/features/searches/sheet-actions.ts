@@ -16,7 +16,7 @@ import type { SheetView } from './sheet-lines'
 
 export interface Busy {
   words: string
-  stop: (() => void) | undefined
+  stop: () => void
 }
 
 interface Sheet {
@@ -67,17 +67,23 @@ export function useSheetActions({ review, info, lines, view, chosen, marked, bus
       addLine(text, concepts.size === 1 && only ? { conceptId: only } : {})
       set.mark(new Set())
     }
-    const work = (words: string, job: (stopped: () => boolean) => Promise<unknown>) => (): void => {
-      let stop = false
-      set.busy({ words, stop: () => (stop = true) })
-      void job(() => stop)
-        .catch((error: unknown) => message.error(error instanceof Error ? error.message : String(error)))
-        .finally(() => set.busy(undefined))
-    }
+    const work =
+      (words: string, job: (stopped: () => boolean, show: (now: string) => void) => Promise<unknown>) =>
+      (): void => {
+        let stopped = false
+        const stop = (): void => {
+          stopped = true
+        }
+        const show = (now: string): void => set.busy({ words: now, stop })
+        show(words)
+        void job(() => stopped, show)
+          .catch((error: unknown) => message.error(error instanceof Error ? error.message : String(error)))
+          .finally(() => set.busy(undefined))
+      }
     const run = (which: Which): (() => void) =>
-      work('Searching …', async (stopped) => {
+      work('Searching …', async (stopped, show) => {
         const outcome = await runLines(source, which, (done, of) => {
-          set.busy({ words: `Line ${done} of ${of} …`, stop: undefined })
+          show(`Line ${done} of ${of} …`)
           return !stopped()
         })
         set.outcome(outcome)
@@ -204,7 +210,9 @@ export function useSheetActions({ review, info, lines, view, chosen, marked, bus
       },
       {
         id: 'carry',
-        label: 'Carry the strategy over to another source',
+        label: marked.size
+          ? 'Copy the marked lines to another source'
+          : 'Carry the strategy over to another source',
         key: 'G',
         when: () => lines.length > 0,
         run: set.carry,

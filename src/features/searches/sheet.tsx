@@ -3,6 +3,7 @@ import { Button } from 'antd'
 import { useEffect, useMemo, useState, type MouseEvent } from 'react'
 import { thousands, type Problem } from '@/core/base'
 import type { Line, Review } from '@/core/review'
+import { withNeeded } from '@/core/strategy'
 import { LATEST, releaseWords } from '@/standins'
 import { useActions, type Action } from '@/store/actions'
 import { act, newId } from '@/store/session'
@@ -111,15 +112,15 @@ export function Sheet({
             {lines.length ? 'Draft anew' : 'Draft from the plan'}
             <kbd>D</kbd>
           </Button>
-          {busy?.stop ? (
+          {busy ? (
             <Button onClick={busy.stop}>{busy.words} Stop</Button>
           ) : (
             <Button
               type={stale ? 'primary' : 'default'}
-              disabled={!lines.length || busy !== undefined || !info.standin}
+              disabled={!lines.length || !info.standin}
               onClick={action(stale ? 'run' : 'run-all').run}
             >
-              {busy?.words ?? (stale ? `Run ${stale} stale` : 'All run')}
+              {stale ? `Run ${stale} stale` : 'All run'}
               <kbd>{stale ? 'R' : '⇧R'}</kbd>
             </Button>
           )}
@@ -265,7 +266,8 @@ export function Sheet({
           review={review}
           from={info}
           infos={infos}
-          lines={lines}
+          lines={marked.size ? withNeeded(lines, marked) : lines}
+          add={marked.size > 0}
           close={(carriedTo) => {
             setDialog(undefined)
             if (carriedTo) open(carriedTo)

@@ -1,0 +1,234 @@
+import { describe, expect, it } from 'vitest'
+import { buildIndex, evaluate } from '../../engine'
+import type { Profile } from '../../profile'
+import { parse, type LimitValue } from '../../query'
+import { emptyRecord, toDocument, type Rec } from '../../records'
+import { readOutline, Thesaurus } from '../../vocabulary'
+import { PROFILES } from '../../../standins/profiles'
+import type { PlanTerm } from '../draft'
+import { runStrategy } from '../run'
+import { spellingPairs } from '../words'
+import { checkStrategy, ELEMENTS, remarkKey, RULES, type CheckContext, type Remark } from '.'
+
+const { vocabulary } = readOutline(
+  'Sound\n  Room acoustics\n    = echo\n    ~ Hearing\n    Reverberation time\nHearing',
+  {
+    id: 'v',
+    title: 'V',
+    version: '',
+  },
+)
+const thesaurus = new Thesaurus(vocabulary)
+const record = (id: number, title: string, headings: string[] = [], year = 2020): Rec => ({
+  ...emptyRecord(String(id), title),
+  year,
+  headings: headings.map((label) => ({ label, main: false })),
+})
+const RECORDS = [
+  record(0, 'Noise in rooms and pupils reading', ['Room acoustics']),
+  record(1, 'Reading behaviour and noise', ['Reverberation time']),
+  record(2, 'Hearing aids and noise in sound field systems', ['Hearing']),
+  record(3, 'Soundfield systems and reading behavior'),
+  record(4, 'Ready to go', [], 2001),
+  record(5, 'Readily available data'),
+]
+const index = buildIndex(RECORDS.map(toDocument))
+const options = { headings: (label: string, below: boolean) => thesaurus.foldedLabels(label, below) }
+const term = (conceptId: string, kind: PlanTerm['kind'], expression: string): PlanTerm => ({
+  conceptId,
+  sourceId: kind === 'text' ? 'all' : 's',
+  kind,
+  expression,
+  withNarrower: false,
+  mainFocus: false,
+  status: 'in use',
+})
+const CONCEPTS = [
+  { id: 'a', letter: 'A', name: 'Setting', essential: false },
+  { id: 'b', letter: 'B', name: 'Sound', essential: true },
+]
+const PLAN = [term('b', 'text', 'noise'), term('b', 'heading', 'Room acoustics'), term('a', 'text', 'rooms')]
+
+interface Given {
+  lines: { text: string; conceptId?: string; limits?: LimitValue[] }[]
+  profile?: Profile
+  terms?: PlanTerm[]
+  limits?: LimitValue[]
+  wanted?: number[]
+  vocabulary?: boolean
+}
+function remarks({
+  lines,
+  profile = PROFILES.mindmere!,
+  terms = PLAN,
+  limits = [],
+  wanted = [],
+  vocabulary: has = true,
+}: Given): Remark[] {
+  const all = lines.map((l, i) => ({ id: `l${i + 1}`, limits: [], conceptId: 'b', ...l }))
+  const results = runStrategy({ index, profile, options }, all)
+  const context: CheckContext = {
+    concepts: CONCEPTS,
+    terms,
+    limits,
+    sourceId: 's',
+    profile,
+    lines: all.map((l, i) => ({
+      ...l,
+      number: i + 1,
+      tree: parse(l.text).tree,
+      docs: results[i]!.docs,
+      losses: results[i]!.losses,
+    })),
+    index,
+    thesaurus: has ? thesaurus : undefined,
+    pairs: spellingPairs({ behavior: 'behaviour' }, { behaviour: 'behavior' }),
+    wanted: new Set(wanted),
+    find: (e) => evaluate(index, e, options).docs,
+  }
+  return checkStrategy(context)
+}
+const codes = (given: Given): string[] => remarks(given).map((r) => r.code)
+const years: LimitValue = { kind: 'years', from: 2010, to: 2026 }
+const MINE: Profile = {
+  ...PROFILES.mindmere!,
+  quotes: { open: '"', close: '"', exact: true, signs: false },
+  truncation: { any: '*', left: false, inside: false, shortestStem: 4 },
+  caps: { exported: 2 },
+}
+
+// Each rule with a case that trips it and one that does not.
+const CASES: [code: string, trips: Given, quiet: Given][] = [
+  ['no-words', { lines: [], terms: [term('b', 'heading', 'Sound')] }, { lines: [] }],
+  [
+    'no-heading',
+    { lines: [], terms: [term('b', 'text', 'noise')] },
+    { lines: [], terms: [term('b', 'text', 'noise')], vocabulary: false },
+  ],
+  ['no-line', { lines: [{ text: 'rooms', conceptId: 'a' }] }, { lines: [{ text: 'noise' }] }],
+  [
+    'optional-asked',
+    { lines: [{ text: 'rooms', conceptId: 'a' }, { text: 'noise' }, { text: '#1 AND #2', conceptId: '' }] },
+    { lines: [{ text: 'noise' }, { text: 'reading' }, { text: '#1 AND #2', conceptId: '' }] },
+  ],
+  [
+    'mixed-operators',
+    { lines: [{ text: 'noise OR rooms AND reading' }] },
+    { lines: [{ text: 'noise OR (rooms AND reading)' }] },
+  ],
+  [
+    'not-loses',
+    { lines: [{ text: 'noise NOT hearing' }], wanted: [2] },
+    { lines: [{ text: 'noise NOT hearing' }], wanted: [0] },
+  ],
+  [
+    'near-wide',
+    { lines: [{ text: 'noise NEAR/20 reading' }] },
+    { lines: [{ text: 'noise NEAR/5 reading' }] },
+  ],
+  [
+    'near-narrow',
+    { lines: [{ text: 'noise NEAR/1 reading' }] },
+    { lines: [{ text: 'noise NEAR/3 reading' }] },
+  ],
+  ['entry-term', { lines: [{ text: 'heading: "Echo"' }] }, { lines: [{ text: 'heading: "Hearing"' }] }],
+  [
+    'heading-unknown',
+    { lines: [{ text: 'heading: "Hearin"' }] },
+    { lines: [{ text: 'heading: "Hearing"' }] },
+  ],
+  [
+    'narrower-forgotten',
+    { lines: [{ text: 'heading: "Room acoustics"' }] },
+    { lines: [{ text: 'heading.below: "Room acoustics"' }] },
+  ],
+  [
+    'related-missed',
+    { lines: [{ text: 'heading.below: "Room acoustics"' }], wanted: [2] },
+    { lines: [{ text: 'heading.below: "Room acoustics" OR heading: "Hearing"' }], wanted: [2] },
+  ],
+  ['spelling-missing', { lines: [{ text: 'behaviour' }] }, { lines: [{ text: 'behaviour OR behavior' }] }],
+  [
+    'stem-too-short',
+    { lines: [{ text: 'read*' }], wanted: [0, 1, 3] },
+    { lines: [{ text: 'reading*' }], wanted: [0, 1, 3] },
+  ],
+  [
+    'stem-in-quotes',
+    { lines: [{ text: '"sound field*"' }], profile: MINE },
+    { lines: [{ text: '"sound field*"' }] },
+  ],
+  [
+    'stem-below-least',
+    { lines: [{ text: 'roo*' }], profile: MINE },
+    { lines: [{ text: 'room*' }], profile: MINE },
+  ],
+  ['broken-line', { lines: [{ text: 'noise AND (' }] }, { lines: [{ text: 'noise' }] }],
+  ['dead-line', { lines: [{ text: 'zebra' }] }, { lines: [{ text: 'noise' }] }],
+  [
+    'unused-line',
+    { lines: [{ text: 'noise' }, { text: 'rooms' }, { text: '#2' }] },
+    { lines: [{ text: 'noise' }, { text: '#1' }] },
+  ],
+  [
+    'adds-nothing',
+    { lines: [{ text: 'noise' }, { text: 'noise AND rooms' }, { text: 'any(#1-#2)' }] },
+    { lines: [{ text: 'noise' }, { text: 'reading' }, { text: 'any(#1-#2)' }] },
+  ],
+  [
+    'field-missing',
+    { lines: [{ text: 'abstract: noise' }], profile: PROFILES.quayside! },
+    { lines: [{ text: 'title: noise' }], profile: PROFILES.quayside! },
+  ],
+  ['cap', { lines: [{ text: 'noise' }], profile: MINE }, { lines: [{ text: 'rooms' }], profile: MINE }],
+  [
+    'limit-forgotten',
+    { lines: [{ text: 'noise' }], limits: [years] },
+    { lines: [{ text: 'noise', limits: [years] }], limits: [years] },
+  ],
+  [
+    'limit-lost',
+    { lines: [{ text: 'noise' }, { text: '#1', limits: [years] }, { text: '#1' }], limits: [years] },
+    { lines: [{ text: 'noise' }, { text: '#1', limits: [years] }, { text: '#2' }], limits: [years] },
+  ],
+  [
+    'limit-other',
+    { lines: [{ text: 'noise', limits: [{ kind: 'years', from: 1990, to: 2026 }] }], limits: [years] },
+    { lines: [{ text: 'noise', limits: [years] }], limits: [years] },
+  ],
+]
+
+describe('what a librarian would remark (PRESS 2015, six elements)', () => {
+  it.each(CASES)('%s is said where it is so, and not where it is not', (code, trips, quiet) => {
+    expect(codes(trips)).toContain(code)
+    expect(codes(quiet)).not.toContain(code)
+  })
+
+  it('covers every element of the guideline, with a reason beside every remark', () => {
+    const given = CASES.flatMap(([, trips]) => remarks(trips))
+    expect(new Set(given.map((r) => r.element))).toEqual(new Set(ELEMENTS))
+    expect(RULES.length).toBeGreaterThanOrEqual(20)
+    for (const r of given) {
+      expect(r.message.length).toBeGreaterThan(10)
+      expect(r.why.length).toBeGreaterThan(10)
+    }
+  })
+
+  it('offers fixes that can be read and remove the remark', () => {
+    for (const [code, trips] of CASES) {
+      const found = remarks(trips).find((r) => r.code === code && r.fix)
+      if (!found?.fix) continue
+      const lines = trips.lines.map((l, i) =>
+        `l${i + 1}` === found.fix!.lineId ? { ...l, text: found.fix!.text } : l,
+      )
+      expect(parse(found.fix.text).problems.filter((p) => p.severity === 'error')).toEqual([])
+      expect(remarks({ ...trips, lines }).map(remarkKey)).not.toContain(remarkKey(found))
+    }
+  })
+
+  it('remembers a remark by its rule, place and matter, so that leaving it once is enough', () => {
+    const once = remarks({ lines: [{ text: 'heading: "Echo"' }] }).map(remarkKey)
+    expect(remarks({ lines: [{ text: 'heading: "Echo"' }] }).map(remarkKey)).toEqual(once)
+    expect(new Set(once).size).toBe(once.length)
+  })
+})

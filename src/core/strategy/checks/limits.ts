@@ -1,0 +1,43 @@
+import { limitWords } from '../../query'
+import { limitState } from '../../profile'
+import { limitStanding } from '../ledger'
+import type { Remark, Rule } from './check'
+
+const ELEMENT = 'Limits and filters'
+
+/** A planned limit that is not in force at the end, though the source has it. */
+export const limitMissing: Rule = (c) =>
+  c.limits.flatMap((limit): Remark[] => {
+    const standing = limitStanding(limit, { lines: c.lines, can: (kind) => limitState(kind, c.profile) })
+    const at = c.lines[c.lines.length - 1]
+    if (!at) return []
+    const base = { element: ELEMENT, lineId: at.id, about: limit.kind } as const
+    if (standing.state === 'lost')
+      return [
+        {
+          ...base,
+          code: 'limit-lost',
+          message: `${limit.kind} (${limitWords(limit)}) was set in line ${standing.line} and lost at line ${standing.at}.`,
+          why: 'After lines are joined again, limits must be applied again.',
+        },
+      ]
+    if (standing.state === 'forgotten')
+      return [
+        {
+          ...base,
+          code: 'limit-forgotten',
+          message: `${limit.kind} (${limitWords(limit)}) is planned and not applied.`,
+          why: 'What the methods section says must have been done.',
+        },
+      ]
+    if (standing.state === 'other')
+      return [
+        {
+          ...base,
+          code: 'limit-other',
+          message: `Line ${standing.line} sets ${limit.kind} to ${limitWords(standing.value)}; planned is ${limitWords(limit)}.`,
+          why: 'One of the two has to follow the other.',
+        },
+      ]
+    return []
+  })

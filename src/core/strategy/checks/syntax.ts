@@ -1,0 +1,108 @@
+import { listed, plural, thousands } from '../../base'
+import { numbersIn, referredLines, walk } from '../../query'
+import type { Remark, Rule } from './check'
+
+const ELEMENT = 'Spelling, syntax and line numbers'
+
+/** A line that cannot be read or run. */
+export const brokenLine: Rule = (c) =>
+  c.lines
+    .filter((l) => !l.tree || !l.docs)
+    .map((l): Remark => ({
+      code: 'broken-line',
+      element: ELEMENT,
+      lineId: l.id,
+      about: '',
+      message: `Line ${l.number} cannot be run.`,
+      why: 'What is wrong with it stands below the sheet; lines that need it cannot be run either.',
+    }))
+
+/** A line that finds nothing. */
+export const deadLine: Rule = (c) =>
+  c.lines
+    .filter((l) => l.docs?.length === 0)
+    .map((l): Remark => ({
+      code: 'dead-line',
+      element: ELEMENT,
+      lineId: l.id,
+      about: '',
+      message: `Line ${l.number} finds nothing.`,
+      why: 'A word may be misspelled, or a heading may not be used; joined with AND it empties everything.',
+    }))
+
+/** A line that no other needs, though it is not the last: it was meant to be joined, perhaps. */
+export const unusedLine: Rule = (c) => {
+  const used = new Set(c.lines.flatMap((l) => (l.tree ? referredLines(l.tree) : [])))
+  const optional = new Set(c.concepts.filter((k) => !k.essential).map((k) => k.id))
+  return c.lines
+    .slice(0, -1)
+    .filter((l) => !used.has(l.number) && !(l.conceptId && optional.has(l.conceptId)))
+    .map((l): Remark => ({
+      code: 'unused-line',
+      element: ELEMENT,
+      lineId: l.id,
+      about: '',
+      message: `No line uses line ${l.number}.`,
+      why: 'It was run and counts for nothing; a number may be wrong in a line that joins.',
+    }))
+}
+
+/** A line joined with OR that adds nothing to the others. */
+export const addsNothing: Rule = (c) =>
+  c.lines.flatMap((line): Remark[] => {
+    if (line.tree?.kind !== 'lines' || line.tree.mode !== 'any') return []
+    const parts = numbersIn(line.tree.ranges)
+    if (parts.length < 2) return []
+    return parts.flatMap((n): Remark[] => {
+      const own = c.lines[n - 1]
+      if (!own?.docs?.length) return []
+      const others = new Set(parts.filter((m) => m !== n).flatMap((m) => [...(c.lines[m - 1]?.docs ?? [])]))
+      if (own.docs.some((d) => !others.has(d))) return []
+      return [
+        {
+          code: 'adds-nothing',
+          element: ELEMENT,
+          lineId: own.id,
+          about: String(line.id),
+          message: `Line ${n} adds nothing to line ${line.number}: the others find all of it.`,
+          why: 'It does no harm; but a stranger will ask why it is there.',
+        },
+      ]
+    })
+  })
+
+/** A field that the source does not have. */
+export const fieldMissing: Rule = (c) =>
+  c.lines.flatMap((line): Remark[] => {
+    const lost = line.losses.filter((l) => l.what === 'field')
+    if (!lost.length || !line.tree) return []
+    const fields = [...walk(line.tree)].flatMap((e) => (e.kind === 'fields' ? e.fields : []))
+    return [
+      {
+        code: 'field-missing',
+        element: ELEMENT,
+        lineId: line.id,
+        about: fields.join(','),
+        message: `${c.profile.name} has no field for ${listed([...new Set(fields)])} (line ${line.number}); it searches its own instead.`,
+        why: 'The line finds more than was meant there; the count is not to be compared with others.',
+      },
+    ]
+  })
+
+/** A last line that finds more than the source hands out. */
+export const capExceeded: Rule = (c) => {
+  const last = c.lines[c.lines.length - 1]
+  const { exported, shown } = c.profile.caps
+  const most = exported ?? shown
+  if (!last?.docs || most === undefined || last.docs.length <= most) return []
+  return [
+    {
+      code: 'cap',
+      element: ELEMENT,
+      lineId: last.id,
+      about: '',
+      message: `Line ${last.number} finds ${thousands(last.docs.length)}; ${c.profile.name} hands out ${thousands(most)}.`,
+      why: `${plural(last.docs.length - most, 'record')} would never be seen. Split the line by years.`,
+    },
+  ]
+}
