@@ -1,8 +1,15 @@
 import { useMemo } from 'react'
 import { draftAccount, type FactContext, type Passage } from '@/core/account'
 import { limitState } from '@/core/profile'
-import { LATEST, profileOf, releaseWords, standin } from '@/standins'
+import type { Source } from '@/core/review'
+import { LATEST, releaseWords } from '@/standins'
 import { useSession } from './session'
+import { sourceInfo } from './source-info'
+
+/** What stands in the place of a release for a database outside: how it was reached and what it covers. */
+const asSearched = ({ platform, coverage }: Source): string =>
+  [...(platform ? [`through ${platform}`] : []), ...(coverage ? [`covering ${coverage}`] : [])].join(', ') ||
+  'by hand'
 
 /** What the facts of the open review are read from. */
 export function useFactContext(): FactContext {
@@ -13,15 +20,16 @@ export function useFactContext(): FactContext {
       review,
       works,
       source: (sourceId) => {
-        const info = standin(review.sources.find((s) => s.id === sourceId)?.profileId)
-        return (
-          info && {
-            release: releaseWords(LATEST),
-            hasVocabulary: info.vocabularyTitle !== undefined,
-            limit: (kind) => limitState(kind, profileOf(info)),
-            ...(info.vocabularyTitle ? { vocabularyTitle: info.vocabularyTitle } : {}),
-          }
-        )
+        const source = review.sources.find((s) => s.id === sourceId)
+        const info = source && sourceInfo(review, source)
+        if (!info?.profile) return undefined
+        const { profile, vocabulary } = info
+        return {
+          release: info.standin ? releaseWords(LATEST) : asSearched(info.source),
+          hasVocabulary: vocabulary !== undefined,
+          limit: (kind) => limitState(kind, profile),
+          ...(vocabulary ? { vocabularyTitle: vocabulary.title } : {}),
+        }
       },
     }),
     [review, works],

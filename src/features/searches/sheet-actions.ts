@@ -261,7 +261,7 @@ export function useSheetActions({ review, info, lines, view, chosen, marked, bus
         label: 'Bring records in',
         key: 'B',
         strip: true,
-        when: () => some() && view.runs.has(chosen!.id),
+        when: () => some() && info.standin !== undefined && view.runs.has(chosen!.id),
         run: work('Bringing records in …', async () => {
           const { count, hits } = await bringRecords(source, chosen!)
           if (count === hits) message.success(`${thousands(count)} records are in the review.`)

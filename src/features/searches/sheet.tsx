@@ -11,6 +11,9 @@ import type { SourceInfo } from '@/store/source-info'
 import { useStaged } from '@/store/use-staged'
 import { useSplit } from '@/ui/split'
 import { PlanLines } from '../shared/plan-lines'
+import { Advice, openRemarks } from './advice'
+import { Board } from './board'
+import { ByHand } from './by-hand'
 import { CarryDialog } from './carry-dialog'
 import { Joints } from './joints-drawing'
 import { Ledger, standingsOf } from './ledger'
@@ -20,13 +23,18 @@ import { RedraftDialog } from './redraft-dialog'
 import { useSheetActions, type Busy } from './sheet-actions'
 import { sheetView } from './sheet-lines'
 import { Translation } from './translation'
+import { useJudgement } from './use-judgement'
 import { Versions } from './versions'
+import { Yields } from './yields'
 
 const PANES = [
   { id: 'translation', key: '1', label: 'Translation' },
   { id: 'limits', key: '2', label: 'Limits' },
   { id: 'versions', key: '3', label: 'Versions' },
   { id: 'plan', key: '4', label: 'Plan and lines' },
+  { id: 'advice', key: '5', label: 'Advice' },
+  { id: 'known', key: '6', label: 'Known items' },
+  { id: 'yield', key: '7', label: 'Yield' },
 ] as const
 type Pane = (typeof PANES)[number]['id']
 
@@ -55,6 +63,7 @@ export function Sheet({
   const view = useMemo(() => sheetView(review, info), [review, info])
   const stale = lines.filter((l) => !view.runs.has(l.id)).length
   const chosen = lines.find((l) => l.id === chosenId) ?? lines[lines.length - 1]
+  const judgement = useJudgement(review, info, lines)
   const set = useMemo(
     () => ({
       choose: setChosenId,
@@ -95,6 +104,7 @@ export function Sheet({
   const missing = standingsOf(review, info).filter((s) =>
     ['lost', 'other', 'forgotten'].includes(s.standing.state),
   ).length
+  const remarks = openRemarks(review, source.id, judgement).length
 
   return (
     <>
@@ -220,6 +230,12 @@ export function Sheet({
               >
                 {p.label}
                 {p.id === 'limits' && missing > 0 && <i className="warn">{missing}</i>}
+                {p.id === 'advice' && remarks > 0 && <i className="warn">{remarks}</i>}
+                {p.id === 'known' && judgement && judgement.board.length > 0 && (
+                  <i>
+                    {judgement.board.filter((b) => b.found.at(-1)).length} of {judgement.board.length}
+                  </i>
+                )}
                 <kbd>{p.key}</kbd>
               </button>
             ))}
@@ -231,6 +247,15 @@ export function Sheet({
                 number={lines.indexOf(chosen) + 1}
                 lines={lines}
                 info={info.standin}
+              />
+            )}
+            {pane === 'translation' && chosen && !info.standin && info.profile && (
+              <ByHand
+                key={chosen.id}
+                line={chosen}
+                number={lines.indexOf(chosen) + 1}
+                lines={lines}
+                info={info}
               />
             )}
             {pane === 'limits' && (
@@ -255,6 +280,11 @@ export function Sheet({
             )}
             {pane === 'versions' && <Versions info={info} lines={lines} chosen={chosen} />}
             {pane === 'plan' && <PlanLines review={review} sources={infos} />}
+            {pane === 'advice' && (
+              <Advice review={review} info={info} lines={lines} judgement={judgement} choose={setChosenId} />
+            )}
+            {pane === 'known' && <Board review={review} info={info} lines={lines} judgement={judgement} />}
+            {pane === 'yield' && <Yields review={review} lines={lines} judgement={judgement} />}
           </div>
         </>
       )}
@@ -344,7 +374,7 @@ function LineBar({
         {...note}
       />
       <span className="sub">{run && `run ${run.at.slice(0, 10)} ${run.at.slice(11, 16)}, ${run.by}`}</span>
-      {hits !== undefined && (
+      {hits !== undefined && info.standin && (
         <Button
           size="small"
           disabled={busy}

@@ -21,7 +21,6 @@ export function Translation({
   info: StandinInfo
 }) {
   const [said, setSaid] = useState<Said>()
-  const { message } = App.useApp()
   useEffect(() => {
     let current = true
     void searchDesk()
@@ -31,20 +30,36 @@ export function Translation({
       current = false
     }
   }, [info.id, line.id, lines])
+  if (!said) return <p className="empty">Opening {info.name} …</p>
+  return <SaidPane line={line} number={number} said={said} short={info.short} />
+}
+
+/** A line beside what a source is asked for it, with what is lost between the two. */
+export function SaidPane({
+  line,
+  number,
+  said,
+  short,
+}: {
+  line: Line
+  number: number
+  said: Said
+  short: string
+}) {
+  const { message } = App.useApp()
   const actions = useMemo<Action[]>(
     () => [
       {
         id: 'copy-theirs',
-        label: `Copy the line as ${info.short} reads it`,
+        label: `Copy the line as ${short} reads it`,
         key: 'C',
-        when: () => !!said?.text,
-        run: () => void navigator.clipboard.writeText(said!.text).then(() => message.success('Copied.')),
+        when: () => !!said.text,
+        run: () => void navigator.clipboard.writeText(said.text).then(() => message.success('Copied.')),
       },
     ],
-    [info.short, message, said],
+    [short, message, said],
   )
   useActions('translation', actions)
-  if (!said) return <p className="empty">Opening {info.name} …</p>
   if (!said.text) return null
   return (
     <section className="translation" aria-label="Translation">
@@ -54,7 +69,7 @@ export function Translation({
       </div>
       <div>
         <p className="sub">
-          as {info.short} reads it{' '}
+          as {short} reads it{' '}
           <Button size="small" onClick={actions[0]!.run}>
             Copy<kbd>C</kbd>
           </Button>

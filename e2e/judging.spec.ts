@@ -1,0 +1,129 @@
+import { expect, test } from '@playwright/test'
+import { beginReview, openDemo, pane, saved, stage } from './help'
+
+test('a known item is missed, the reason is seen, a term is added, and the item is found', async ({
+  page,
+}) => {
+  await openDemo(page, 'searches')
+  await page.keyboard.press('6')
+  const board = page.getByRole('region', { name: 'Known items against lines' })
+  const found = async (): Promise<number> => Number(/finds (\d+) of/.exec(await board.innerText())?.[1])
+  await expect(board).toContainText(/finds \d+ of 9 known items/)
+  const row = board.getByRole('row', { name: /three-year study/ })
+  await expect(row.getByRole('cell', { name: '✕' }).first()).toBeVisible()
+  await row.getByRole('button').click()
+  await expect(board.getByText('Lost at lines 7 and 8.')).toBeVisible()
+  const before = await found()
+  await board.getByRole('button', { name: 'Reading comprehension heading' }).click()
+  // The term is planned now and in no line yet: one press joins it to the line of its concept.
+  await page.keyboard.press('4')
+  await page
+    .getByRole('region', { name: 'Plan and lines' })
+    .getByRole('button', { name: 'put it in' })
+    .click()
+  await expect(page.locator('[data-line="8"] [title*="Reading comprehension"]')).toBeVisible()
+  await page.keyboard.press('r')
+  await expect(page.getByRole('button', { name: /All run/ })).toBeVisible()
+  await page.keyboard.press('6')
+  await expect.poll(found).toBeGreaterThan(before)
+})
+
+test('a NOT that loses records is remarked and mended; another remark is left with a reason', async ({
+  page,
+}) => {
+  await openDemo(page, 'searches')
+  await page.locator('[data-line="4"]').dblclick()
+  await page.locator('.cm-content').click()
+  await page.keyboard.press('Control+Home')
+  await page.keyboard.type('(')
+  await page.keyboard.press('Control+End')
+  await page.keyboard.type(') NOT text: reading')
+  await page.keyboard.press('Enter')
+  await page.keyboard.press('7')
+  await expect(page.getByText(/NOT text: reading in line 4 throws away \d+/)).toBeVisible()
+  await page.keyboard.press('5')
+  const advice = page.getByRole('region', { name: 'Advice' })
+  await expect(advice.getByText(/throws away \d+ wanted record/)).toBeVisible()
+  await advice.getByRole('button', { name: /^Leave out NOT/ }).click()
+  await expect(page.locator('[data-line="4"]')).not.toContainText('NOT')
+  await expect(advice.getByText(/throws away \d+ wanted record/)).toBeHidden()
+
+  const remark = advice.locator('.remark', { hasText: 'Annoyance' })
+  await remark.getByRole('button', { name: 'leave it, because …' }).click()
+  await page.keyboard.type('feelings are not asked for')
+  await page.keyboard.press('Enter')
+  await expect(advice.getByText('Left as it is')).toBeVisible()
+  await expect(advice.getByText('feelings are not asked for')).toBeVisible()
+  await saved(page)
+  await page.reload()
+  await expect(page.locator('.sheet-row').first()).toBeVisible()
+  await page.keyboard.press('5')
+  await expect(page.getByText('feelings are not asked for')).toBeVisible()
+})
+
+test('a database outside is described by a file, its runs are logged by hand, and a short export is noticed', async ({
+  page,
+}) => {
+  const profile = {
+    id: 'lantern',
+    name: 'Lantern Index',
+    kind: 'index with vocabulary',
+    operators: { and: ['and'], or: ['or'], not: ['except'], binding: [['not'], ['and'], ['or']] },
+    sideBySide: 'all',
+    quotes: { open: '"', close: '"' },
+    truncation: { any: '+' },
+    fields: [{ of: ['title', 'abstract', 'keywords'], form: 'topic:({expr})' }],
+    any: ['title', 'abstract', 'keywords'],
+    lines: { reference: 'line {n}', kept: 'session' },
+    caps: { exported: 1 },
+  }
+  await beginReview(page)
+  const file = page.getByLabel('Description of a database')
+  await file.setInputFiles({
+    name: 'broken.json',
+    mimeType: 'application/json',
+    buffer: Buffer.from('{"id": "X"}'),
+  })
+  await expect(page.getByText('This description cannot be used yet').last()).toBeVisible()
+  await page.getByRole('button', { name: 'OK' }).click()
+  await file.setInputFiles({
+    name: 'lantern.json',
+    mimeType: 'application/json',
+    buffer: Buffer.from(JSON.stringify(profile)),
+  })
+  await page.getByLabel('Platform of Lantern Index').fill('the reading room')
+  await page.getByLabel('Coverage of Lantern Index').fill('1990 to 2026')
+  await page.getByLabel('Coverage of Lantern Index').blur()
+  await stage(page, 'Terms')
+  for (const words of ['noise', 'read*']) {
+    await page.keyboard.press('/')
+    await page.keyboard.type(words)
+    await page.keyboard.press('Enter')
+    await page.keyboard.press('Escape')
+    await page.keyboard.press('ArrowDown')
+  }
+  await stage(page, 'Searches')
+  await page.getByRole('button', { name: /Draft from the plan/ }).click()
+  await page.locator('[data-line="2"]').click()
+  await expect(page.getByText('topic:(read+)')).toBeVisible()
+  for (const [line, hits] of [
+    [1, '120'],
+    [2, '80'],
+    [3, '2'],
+  ] as const) {
+    await page.locator(`[data-line="${line}"]`).click()
+    await page.getByLabel(`Hits of line ${line}, as shown there`).fill(hits)
+    await page.getByRole('button', { name: 'Log the run' }).click()
+    await expect(page.locator(`[data-line="${line}"] .hits`)).toHaveText(hits)
+  }
+  await page.getByLabel('Export file').setInputFiles({
+    name: 'export.ris',
+    mimeType: 'text/plain',
+    buffer: Buffer.from('TY  - JOUR\nTI  - Noise and reading\nPY  - 2020\nER  - \n'),
+  })
+  await expect(
+    page.getByText(/holds 1 record, 1 fewer than the 2 hits logged: Lantern Index hands out at most 1/),
+  ).toBeVisible()
+  await expect(pane(page)).toContainText('which gave 2 records')
+  await saved(page)
+})

@@ -1,0 +1,134 @@
+'use client'
+import { useState } from 'react'
+import type { Line, Review } from '@/core/review'
+import { ELEMENTS } from '@/core/strategy'
+import { act, newId } from '@/store/session'
+import type { SourceInfo } from '@/store/source-info'
+import type { Judgement, KeyedRemark } from '@/workers'
+
+/** Remarks that nobody has left yet. */
+export const openRemarks = (
+  review: Review,
+  sourceId: string,
+  judgement: Judgement | undefined,
+): KeyedRemark[] =>
+  judgement?.remarks.filter(
+    (r) => !review.leftRemarks.some((l) => l.sourceId === sourceId && l.key === r.key),
+  ) ?? []
+
+/** What a librarian would remark, by the elements of the peer-review guideline; each is mended, or left with a reason. */
+export function Advice({
+  review,
+  info,
+  lines,
+  judgement,
+  choose,
+}: {
+  review: Review
+  info: SourceInfo
+  lines: readonly Line[]
+  judgement: Judgement | undefined
+  choose: (lineId: string) => void
+}) {
+  const { source } = info
+  const open = openRemarks(review, source.id, judgement)
+  const left = review.leftRemarks.filter((l) => l.sourceId === source.id)
+  if (!judgement) return <p className="empty">Reading the strategy …</p>
+  return (
+    <section className="advice" aria-label="Advice">
+      {!open.length && <p className="empty">No remark is open.</p>}
+      {ELEMENTS.map((element) => {
+        const own = open.filter((r) => r.element === element)
+        return own.length ? (
+          <div key={element}>
+            <h3>{element}</h3>
+            {own.map((r) => (
+              <RemarkRow key={r.key} remark={r} sourceId={source.id} lines={lines} choose={choose} />
+            ))}
+          </div>
+        ) : null
+      })}
+      {left.length > 0 && (
+        <div>
+          <h3>Left as it is</h3>
+          {left.map((l) => (
+            <p key={l.id} className="sub">
+              {l.message} <i className="serif">{l.reason || 'no reason given'}</i>{' '}
+              <button className="plain link" onClick={() => void act('remark.raise', { id: l.id })}>
+                raise it again
+              </button>
+            </p>
+          ))}
+        </div>
+      )}
+    </section>
+  )
+}
+
+function RemarkRow({
+  remark,
+  sourceId,
+  lines,
+  choose,
+}: {
+  remark: KeyedRemark
+  sourceId: string
+  lines: readonly Line[]
+  choose: (lineId: string) => void
+}) {
+  const [leaving, setLeaving] = useState(false)
+  const { fix } = remark
+  const at = lines.find((l) => l.id === remark.lineId)
+  return (
+    <div className="remark">
+      <p>
+        <b>{remark.message}</b> <span className="sub">{remark.why}</span>
+      </p>
+      {leaving ? (
+        <input
+          className="line-input serif"
+          autoFocus
+          aria-label="Why it is left"
+          placeholder="leave it, because …"
+          onKeyDown={(e) => {
+            if (e.key === 'Escape') setLeaving(false)
+            if (e.key !== 'Enter') return
+            void act('remark.leave', {
+              id: newId(),
+              sourceId,
+              key: remark.key,
+              message: remark.message,
+              reason: e.currentTarget.value.trim(),
+            })
+          }}
+        />
+      ) : (
+        <p className="sub">
+          {fix && (
+            <>
+              <button
+                className="plain link"
+                title={fix.text}
+                onClick={() => void act('line.change', { sourceId, id: fix.lineId, text: fix.text })}
+              >
+                {fix.label}
+              </button>
+              {' · '}
+            </>
+          )}
+          {at && (
+            <>
+              <button className="plain link" onClick={() => choose(at.id)}>
+                go to line {lines.indexOf(at) + 1}
+              </button>
+              {' · '}
+            </>
+          )}
+          <button className="plain link" onClick={() => setLeaving(true)}>
+            leave it, because …
+          </button>
+        </p>
+      )}
+    </div>
+  )
+}
