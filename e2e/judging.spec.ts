@@ -127,3 +127,28 @@ test('a database outside is described by a file, its runs are logged by hand, an
   await expect(pane(page)).toContainText('which gave 2 records')
   await saved(page)
 })
+
+test('a look at a line: facets show what they would leave, become a line, a limit, or terms in the grid', async ({
+  page,
+}) => {
+  await openDemo(page, 'searches')
+  await page.locator('[data-line="10"]').click()
+  await page.keyboard.press('8')
+  const peek = page.getByRole('region', { name: 'Peek' })
+  await expect(peek).toContainText('Line 10 finds 537')
+  await expect(peek.locator('mark').first()).toBeVisible()
+  const headings = peek.getByRole('group', { name: 'Headings' })
+  const first = headings.getByRole('button').first()
+  const [name = '', count = ''] = (await first.innerText()).split('\n')
+  await first.click()
+  await expect(peek).toContainText(`${count} with what is chosen`)
+  await peek.getByRole('button', { name: 'new line with it' }).click()
+  await expect(page.locator('[data-line="14"]')).toContainText(`#10 AND heading: "${name}"`)
+  await page.keyboard.press('r')
+  await expect(page.locator('[data-line="14"] .hits')).toHaveText(count)
+  await page.locator('[data-line="10"]').click()
+  await peek.getByRole('group', { name: 'Author keywords' }).getByRole('button').first().click()
+  await peek.getByRole('button', { name: 'Harvest into C' }).click()
+  await stage(page, 'Terms')
+  await expect(page.locator('.chip.C[title^="from: harvest"]')).toHaveCount(1)
+})

@@ -101,6 +101,16 @@ try {
     await page.keyboard.press('2')
     await page.getByText(/before any limit/).waitFor()
   })
+  for (const [name, key, wait] of [
+    ['advice', '5', '.remark'],
+    ['board', '6', '.board table'],
+    ['peek', '8', '.peek-record'],
+  ])
+    await shot(name, async () => {
+      await stage('searches')
+      await page.keyboard.press(key)
+      await page.waitForSelector(wait)
+    })
   await shot('all-sources', async () => {
     await stage('searches')
     await page.keyboard.press('a')

@@ -1,8 +1,15 @@
 import { hasErrors, type Problem } from '@/core/base'
-import { applyLimits } from '@/core/engine'
+import { applyLimits, relevance } from '@/core/engine'
 import { limitAs, printFor, type Loss } from '@/core/profile'
 import { parse, type LimitValue } from '@/core/query'
-import type { Rec } from '@/core/records'
+import {
+  countFacets,
+  hasFacets,
+  type ChosenFacets,
+  type FacetTable,
+  type Rec,
+  type RecordFacet,
+} from '@/core/records'
 import {
   runLines,
   runStrategy,
@@ -42,6 +49,17 @@ export interface LimitCosts {
     lost: string[]
   }[]
 }
+
+export type PeekOrder = 'newest' | 'title' | 'times cited' | 'relevance'
+export interface Peek {
+  hits: number
+  /** With the chosen facets. */
+  left: number
+  /** The first of these. */
+  records: Rec[]
+  facets: Record<RecordFacet, FacetTable>
+}
+const PEEK_MOST = 40
 
 /** Runs lines, counts, and hands out records. */
 export class SearchDesk {
@@ -145,6 +163,45 @@ export class SearchDesk {
     records.sort((a, b) => (b.year ?? 0) - (a.year ?? 0) || (a.id < b.id ? -1 : 1))
     const { exported, shown } = source.profile.caps
     return { records: records.slice(0, exported ?? shown), hits: records.length }
+  }
+
+  /** A look into what a line finds: records in some order, and facets with what taking each in would leave. */
+  async peek(
+    sourceId: string,
+    lines: LineLike[],
+    lineId: string,
+    order: PeekOrder,
+    chosen: ChosenFacets,
+  ): Promise<Peek> {
+    const source = await this.source(sourceId)
+    const docs = runStrategy(source, lines, this.cache(sourceId)).find((l) => l.id === lineId)?.docs
+    if (!docs) return { hits: 0, left: 0, records: [], facets: countFacets([]) }
+    const found = Array.from(docs, (doc) => ({ doc, record: source.records[doc]! }))
+    const left = found.filter(({ record }) => hasFacets(record, chosen))
+    const at = lines.findIndex((l) => l.id === lineId)
+    const trees = lines.map((l) => parse(l.text).tree)
+    const whole = writtenOut(at + 1, (n) => trees[n - 1])
+    const scores = order === 'relevance' && whole ? relevance(source.index, whole) : undefined
+    const by: Record<PeekOrder, (a: Rec, b: Rec) => number> = {
+      newest: (a, b) => (b.year ?? 0) - (a.year ?? 0),
+      title: (a, b) => (a.title < b.title ? -1 : 1),
+      'times cited': (a, b) => (b.timesCited ?? 0) - (a.timesCited ?? 0),
+      relevance: () => 0,
+    }
+    left.sort(
+      (a, b) =>
+        (scores ? scores[b.doc]! - scores[a.doc]! : by[order](a.record, b.record)) ||
+        (a.record.id < b.record.id ? -1 : 1),
+    )
+    return {
+      hits: docs.length,
+      left: left.length,
+      records: left.slice(0, PEEK_MOST).map(({ record }) => record),
+      facets: countFacets(
+        found.map(({ record }) => record),
+        chosen,
+      ),
+    }
   }
 
   /** How many records one expression finds; undefined where it cannot be read. */

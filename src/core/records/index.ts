@@ -5,3 +5,13 @@ export { doiIn, doisIn, orcidCheck, readOrcid } from './identifiers'
 export { readReference, type ReferenceParts } from './reference'
 export { readPasted, type Pasted, type PastedForm } from './paste'
 export { findRecord, recordFinder, type RecordFinder } from './find'
+export {
+  countFacets,
+  facetValues,
+  hasFacets,
+  RECORD_FACETS,
+  type ChosenFacets,
+  type FacetCount,
+  type FacetTable,
+  type RecordFacet,
+} from './facets'

@@ -19,6 +19,7 @@ import { Joints } from './joints-drawing'
 import { Ledger, standingsOf } from './ledger'
 import { LineEditor } from './line-editor'
 import { LineRow } from './line-row'
+import { Peek } from './peek'
 import { RedraftDialog } from './redraft-dialog'
 import { useSheetActions, type Busy } from './sheet-actions'
 import { sheetView } from './sheet-lines'
@@ -35,6 +36,7 @@ const PANES = [
   { id: 'advice', key: '5', label: 'Advice' },
   { id: 'known', key: '6', label: 'Known items' },
   { id: 'yield', key: '7', label: 'Yield' },
+  { id: 'peek', key: '8', label: 'Peek' },
 ] as const
 type Pane = (typeof PANES)[number]['id']
 
@@ -284,6 +286,16 @@ export function Sheet({
               <Advice review={review} info={info} lines={lines} judgement={judgement} choose={setChosenId} />
             )}
             {pane === 'known' && <Board review={review} info={info} lines={lines} judgement={judgement} />}
+            {pane === 'peek' && chosen && (
+              <Peek
+                key={chosen.id}
+                review={review}
+                info={info}
+                lines={lines}
+                line={chosen}
+                number={lines.indexOf(chosen) + 1}
+              />
+            )}
             {pane === 'yield' && <Yields review={review} lines={lines} judgement={judgement} />}
           </div>
         </>
