@@ -78,18 +78,6 @@ try {
     await page.getByText(/Works kept in selection/).click()
     await page.waitForSelector('#harvest')
   })
-  await shot('vocabulary-file', async () => {
-    await stage('terms')
-    await page.keyboard.press('v')
-    await page.getByLabel('Vocabulary file').setInputFiles({
-      name: 'rooms.txt',
-      mimeType: 'text/plain',
-      buffer: Buffer.from(
-        'Rooms\n NT Teaching rooms\n NT Halls\nTeaching rooms\n UF class rooms\n RT Rooms\nHalls\n BT Echo\nEcho\n BT Halls\nschoolroom\n USE Teaching rooms\n',
-      ),
-    })
-    await page.getByText(/remarks/).waitFor()
-  })
   await shot('searches', async () => {
     await stage('searches')
     await page.getByRole('tab', { name: /^Wideband/ }).click()
