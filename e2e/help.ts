@@ -44,3 +44,14 @@ export async function addDatabase(page: Page, name: string): Promise<void> {
   await page.getByRole('button', { name: /^Add a database/ }).click()
   await page.getByRole('menuitem', { name: new RegExp(`^${name}`) }).click()
 }
+
+/** On Terms, from the top row: text words for one concept after the other, by keyboard. */
+export async function typeWords(page: Page, rows: readonly string[]): Promise<void> {
+  for (const words of rows) {
+    await page.keyboard.press('/')
+    await page.keyboard.type(words)
+    await page.keyboard.press('Enter')
+    await page.keyboard.press('Escape')
+    await page.keyboard.press('ArrowDown')
+  }
+}

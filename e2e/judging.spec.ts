@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test'
-import { beginReview, openDemo, pane, saved, stage } from './help'
+import { beginReview, openDemo, pane, saved, stage, typeWords } from './help'
 
 test('a known item is missed, the reason is seen, a term is added, and the item is found', async ({
   page,
@@ -95,13 +95,7 @@ test('a database outside is described by a file, its runs are logged by hand, an
   await page.getByLabel('Coverage of Lantern Index').fill('1990 to 2026')
   await page.getByLabel('Coverage of Lantern Index').blur()
   await stage(page, 'Terms')
-  for (const words of ['noise', 'read*']) {
-    await page.keyboard.press('/')
-    await page.keyboard.type(words)
-    await page.keyboard.press('Enter')
-    await page.keyboard.press('Escape')
-    await page.keyboard.press('ArrowDown')
-  }
+  await typeWords(page, ['noise', 'read*'])
   await stage(page, 'Searches')
   await page.getByRole('button', { name: /Draft from the plan/ }).click()
   await page.locator('[data-line="2"]').click()

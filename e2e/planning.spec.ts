@@ -2,7 +2,7 @@ import { expect, test, type Page } from '@playwright/test'
 import mammoth from 'mammoth'
 import Papa from 'papaparse'
 import { readFileSync } from 'node:fs'
-import { addDatabase, beginReview, openDemo, pane, saved, stage } from './help'
+import { addDatabase, beginReview, openDemo, pane, saved, stage, typeWords } from './help'
 
 const QUESTION =
   'How do sound conditions in primary-school classrooms bear on pupils’ listening comprehension and early reading?'
@@ -84,16 +84,11 @@ test('the demo question is planned from nothing to a full grid with the keyboard
   await page.keyboard.press('Shift+2')
   await expect(page).toHaveURL(/terms/)
   const cell = (row: number, column: number) => page.locator('tbody tr').nth(row).locator('td').nth(column)
-  for (const words of [
+  await typeWords(page, [
     'classroom*; "primary school*"',
     'noise; reverberat*; babble',
     '"listening effort"; "early reading"',
-  ]) {
-    await keys(page, '/')
-    await page.keyboard.type(words)
-    await page.keyboard.press('Enter')
-    await keys(page, 'Escape', 'ArrowDown')
-  }
+  ])
   await expect(cell(1, 0).locator('.chip')).toHaveCount(3)
 
   // Sound conditions have no heading from the question: one is looked up, the others follow by one key.

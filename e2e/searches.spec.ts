@@ -1,6 +1,6 @@
 import { expect, test, type Page } from '@playwright/test'
 import { readFileSync } from 'node:fs'
-import { beginReview, openDemo, pane, saved, stage } from './help'
+import { beginReview, openDemo, pane, saved, stage, typeWords } from './help'
 
 const hits = (page: Page, line: number) => page.locator(`[data-line="${line}"] .hits`)
 const number = async (page: Page, line: number): Promise<number> =>
@@ -22,13 +22,7 @@ async function planned(page: Page): Promise<void> {
     await page.keyboard.press('Enter')
   }
   await stage(page, 'Terms')
-  for (const words of ['noise; babble', 'read*']) {
-    await page.keyboard.press('/')
-    await page.keyboard.type(words)
-    await page.keyboard.press('Enter')
-    await page.keyboard.press('Escape')
-    await page.keyboard.press('ArrowDown')
-  }
+  await typeWords(page, ['noise; babble', 'read*'])
   await page.keyboard.press('ArrowUp')
   await page.keyboard.press('ArrowRight')
   await page.keyboard.press('/')

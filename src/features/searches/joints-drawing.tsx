@@ -5,7 +5,7 @@ import { jointsOf } from './joints'
 const NEAR = 40
 const LANE = 9
 
-/** Draws in the margin which lines feed which. Rows may differ in height, so their middles are measured. */
+/** Draws in the margin which lines feed which. `editing` is the place of the line that is open, or -1. */
 export function Joints({ texts, editing }: { texts: string[]; editing: number }) {
   const ref = useRef<SVGSVGElement>(null)
   const [rows, setRows] = useState<{ middles: number[]; height: number }>({ middles: [], height: 0 })
@@ -14,11 +14,15 @@ export function Joints({ texts, editing }: { texts: string[]; editing: number })
     const sheet = ref.current?.parentElement
     if (!sheet) return
     const measure = (): void => {
-      const top = sheet.getBoundingClientRect().top
-      const middles = [...sheet.querySelectorAll('[data-line]')].map((row) => {
-        const box = row.getBoundingClientRect()
-        return box.top - top + Math.min(box.height, 36) / 2
-      })
+      // Rows are alike, only the one that is edited is higher: two of them are measured, however many there are.
+      const all = sheet.querySelectorAll<HTMLElement>('[data-line]')
+      const plain = all[editing === 0 ? 1 : 0]?.getBoundingClientRect().height ?? 0
+      const edited = editing < 0 ? plain : (all[editing]?.getBoundingClientRect().height ?? plain)
+      const middles = Array.from(all, (_, i) =>
+        i === editing
+          ? i * plain + Math.min(edited, 36) / 2
+          : i * plain + (editing >= 0 && i > editing ? edited - plain : 0) + plain / 2,
+      )
       setRows({ middles, height: sheet.clientHeight })
     }
     measure()

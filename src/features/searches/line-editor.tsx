@@ -17,11 +17,14 @@ export function LineEditor({
   source,
   line,
   number,
+  above,
   close,
 }: {
   source: Source
   line: Line
   number: number
+  /** The lines above, which it may refer to. */
+  above: readonly string[]
   close: () => void
 }) {
   const [text, setText] = useState(line.text)
@@ -74,6 +77,7 @@ export function LineEditor({
               headings={async (typed) =>
                 vocabulary ? (await vocabularyDesk().lookUp(vocabulary, typed)).map((o) => o.label) : []
               }
+              above={above}
               onChange={change}
               onDone={done}
               onCancel={leave}

@@ -20,6 +20,8 @@ interface Props {
   label: string
   /** Labels of headings for what has been typed, for completion. */
   headings: (typed: string) => Promise<string[]>
+  /** The lines above, for completing a reference. */
+  above: readonly string[]
   onChange: (text: string) => void
   onDone: (text: string) => void
   onCancel: () => void
@@ -83,7 +85,7 @@ const problems = linter((view) => {
   })
 })
 
-function completion(headings: Props['headings']) {
+function completion(headings: Props['headings'], lines: () => readonly string[]) {
   return async (context: CompletionContext): Promise<CompletionResult | null> => {
     const before = context.state.sliceDoc(0, context.pos)
     const heading = /heading(?:\.\w+)*:\s*"?([^"]*)$/i.exec(before)
@@ -97,6 +99,15 @@ function completion(headings: Props['headings']) {
         options: labels.map((label) => ({ label, apply: quoted ? label : `"${label}"` })),
       }
     }
+    const reference = context.matchBefore(/#\d*/)
+    if (reference)
+      return {
+        from: reference.from,
+        options: lines().map((line, i) => ({
+          label: `#${i + 1}`,
+          detail: line.length > 60 ? `${line.slice(0, 60)}…` : line,
+        })),
+      }
     const word = context.matchBefore(/[a-z.]+/i)
     if (!word || (word.from === word.to && !context.explicit)) return null
     const names = [...FIELDS, 'heading', 'heading.below', 'heading.main', 'class', 'class.below']
@@ -105,11 +116,11 @@ function completion(headings: Props['headings']) {
 }
 
 /** An editor for one line in plain notation. Enter is done, Escape leaves it as it was. */
-export function QueryEditor({ text, label, headings, onChange, onDone, onCancel }: Props) {
+export function QueryEditor({ text, label, headings, above, onChange, onDone, onCancel }: Props) {
   const host = useRef<HTMLDivElement>(null)
-  const calls = useRef({ headings, onChange, onDone, onCancel })
+  const calls = useRef({ headings, above, onChange, onDone, onCancel })
   useEffect(() => {
-    calls.current = { headings, onChange, onDone, onCancel }
+    calls.current = { headings, above, onChange, onDone, onCancel }
   })
   const first = useRef(text)
   useEffect(() => {
@@ -124,7 +135,14 @@ export function QueryEditor({ text, label, headings, onChange, onDone, onCancel 
             { key: 'Enter', run: (v) => (calls.current.onDone(v.state.doc.toString()), true) },
             { key: 'Escape', run: () => (calls.current.onCancel(), true) },
           ]),
-          autocompletion({ override: [completion((typed) => calls.current.headings(typed))] }),
+          autocompletion({
+            override: [
+              completion(
+                (typed) => calls.current.headings(typed),
+                () => calls.current.above,
+              ),
+            ],
+          }),
           history(),
           keymap.of([...defaultKeymap, ...historyKeymap]),
           bracketMatching(),

@@ -176,6 +176,7 @@ export function Sheet({
                       source={source}
                       line={line}
                       number={i + 1}
+                      above={lines.slice(0, i).map((l) => l.text)}
                       close={() => {
                         setEditing(undefined)
                         setProblems(new Map())

@@ -13,11 +13,14 @@ export function strategyText(context: FactContext, source: Source): string {
   const lines = review.strategies[source.id] ?? []
   const runs = currentRuns(review, source.id)
   const about = context.source(source.id)
+  const release = about?.release ?? ''
+  const noted = (name: string, value: string | undefined): string[] =>
+    value && !release.includes(value) ? [`${name}: ${value}`] : []
   const head = [
     source.name,
-    ...(source.platform ? [`Platform: ${source.platform}`] : []),
-    ...(source.coverage ? [`Coverage: ${source.coverage}`] : []),
-    ...(about?.release ? [`Searched in the ${about.release}`] : []),
+    ...noted('Platform', source.platform),
+    ...noted('Coverage', source.coverage),
+    ...(release ? [`Searched: ${release}`] : []),
     ...datesOf([...runs.values()]),
   ]
   const rows = lines.map((line, i) => rowOf(line, i + 1, runs.get(line.id)))
