@@ -120,6 +120,8 @@ test('lines are moved, put in and taken out, and references follow; what others 
   await page.keyboard.press('Delete')
   await expect(page.getByText(/Lines #10, #11, #12, #13 depend on this/).last()).toBeVisible()
   await page.getByRole('button', { name: 'Leave everything' }).click()
+  // Keys belong to the dialog until it is gone.
+  await expect(page.getByRole('dialog')).toHaveCount(0)
   await page.keyboard.press('n')
   await page.locator('.cm-content').click()
   await page.keyboard.type('title: quiet')

@@ -20,6 +20,7 @@ export function keySign(key: string): string {
     .replace('ArrowUp', '↑')
     .replace('ArrowDown', '↓')
     .replace('Enter', '↵')
+    .replace(/^ $/, 'Space')
 }
 
 /** The strip at the bottom: saved or not, what was done last, the journal, and the keys of this stage. */
