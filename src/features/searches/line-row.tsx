@@ -1,5 +1,5 @@
 'use client'
-import type { MouseEvent } from 'react'
+import { memo, type MouseEvent } from 'react'
 import { thousands, type Problem } from '@/core/base'
 import { LIMIT_LETTER, limitWords, type LimitKind } from '@/core/query'
 import type { Concept, Line, Run } from '@/core/review'
@@ -23,8 +23,8 @@ interface Props {
   /** Hits less those of what the line asked when it was run before. */
   change: number | undefined
   problems: readonly Problem[]
-  choose: (event: MouseEvent) => void
-  edit: () => void
+  choose: (id: string, event: MouseEvent) => void
+  edit: (id: string) => void
 }
 
 const WIDEST = 100
@@ -33,8 +33,8 @@ const BAR_FULL = 5
 /** Hits on a log scale: 1 is a hair, 100,000 the full width. */
 const barWidth = (hits: number): number => Math.min(WIDEST, (Math.log10(1 + hits) / BAR_FULL) * WIDEST)
 
-/** One line of the sheet. */
-export function LineRow({
+/** One line of the sheet; drawn again only when something of it changes, for a sheet may have hundreds. */
+export const LineRow = memo(function LineRow({
   line,
   number,
   concept,
@@ -59,8 +59,8 @@ export function LineRow({
       aria-label={marked ? `Line ${number}, marked for joining` : undefined}
       data-anchor={`line:${line.id}`}
       data-line={number}
-      onClick={choose}
-      onDoubleClick={edit}
+      onClick={(event) => choose(line.id, event)}
+      onDoubleClick={() => edit(line.id)}
     >
       <span role="cell" />
       <span role="rowheader" className="no">
@@ -132,4 +132,4 @@ export function LineRow({
       </span>
     </div>
   )
-}
+})

@@ -1,6 +1,6 @@
 'use client'
 import { Button } from 'antd'
-import { useEffect, useMemo, useState, type MouseEvent } from 'react'
+import { useCallback, useEffect, useMemo, useState, type MouseEvent } from 'react'
 import { thousands, type Problem } from '@/core/base'
 import type { Line, Review } from '@/core/review'
 import { withNeeded } from '@/core/strategy'
@@ -39,6 +39,7 @@ const PANES = [
   { id: 'peek', key: '8', label: 'Peek' },
 ] as const
 type Pane = (typeof PANES)[number]['id']
+const NO_PROBLEMS: readonly Problem[] = []
 
 /** The sheet of one source: its lines, what can be done with them, and below what belongs to the chosen line. */
 export function Sheet({
@@ -93,13 +94,17 @@ export function Sheet({
   )
   useActions('searches', actions)
   const action = (id: string): Action => actions.find((a) => a.id === id)!
-  const choose = (line: Line) => (event: MouseEvent) => {
-    setChosenId(line.id)
+  const choose = useCallback((id: string, event: MouseEvent): void => {
+    setChosenId(id)
     if (!event.shiftKey && !event.ctrlKey && !event.metaKey) return
-    const next = new Set(marked)
-    if (!next.delete(line.id)) next.add(line.id)
-    setMarked(next)
-  }
+    setMarked((before) => {
+      const next = new Set(before)
+      if (!next.delete(id)) next.add(id)
+      return next
+    })
+  }, [])
+  // The latest run of each line, whatever it asked then.
+  const latest = useMemo(() => new Map(review.runs.map((r) => [r.lineId, r])), [review.runs])
   useEffect(() => {
     document.querySelector('.sheet-row.on')?.scrollIntoView({ block: 'nearest' })
   }, [chosen?.id])
@@ -190,15 +195,15 @@ export function Sheet({
                       concept={review.concepts.find((c) => c.id === line.conceptId)}
                       letters={view.letters[i]!}
                       run={view.runs.get(line.id)}
-                      before={review.runs.findLast((r) => r.lineId === line.id)}
+                      before={latest.get(line.id)}
                       planned={view.planned}
                       applied={view.applied[i]!}
                       chosen={line.id === chosen?.id}
                       marked={marked.has(line.id)}
                       change={view.changes.get(line.id)}
-                      problems={problems.get(line.id) ?? []}
-                      choose={choose(line)}
-                      edit={() => setEditing(line.id)}
+                      problems={problems.get(line.id) ?? NO_PROBLEMS}
+                      choose={choose}
+                      edit={setEditing}
                     />
                   ),
                 )}
