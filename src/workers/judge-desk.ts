@@ -13,7 +13,6 @@ import {
   type NotLoss,
   type PlanTerm,
   type Remark,
-  type RunCache,
   type TermYield,
 } from '@/core/strategy'
 import type { OpenStandin } from '@/standins'
@@ -62,8 +61,6 @@ export interface Judgement {
 
 /** Judges a strategy: remarks, known items, yields, what NOT throws away. */
 export class JudgeDesk {
-  private readonly caches = new Map<string, RunCache>()
-
   constructor(private readonly sources: OpenSources) {}
 
   async judge(
@@ -74,9 +71,7 @@ export class JudgeDesk {
     judged: Judged,
   ): Promise<Judgement> {
     const source = await this.sources.source(sourceId)
-    const cache = this.caches.get(sourceId) ?? new Map()
-    this.caches.set(sourceId, cache)
-    const results = runStrategy(source, lines, cache)
+    const results = runStrategy(source, lines, this.sources.cache(sourceId))
     const docOf = new Map(source.records.map((r, doc) => [r.id, doc]))
     const docs = (ids: readonly string[]): Set<number> => new Set(ids.flatMap((id) => docOf.get(id) ?? []))
     const items = judged.known.flatMap(({ id, recordId }) => {

@@ -1,6 +1,6 @@
 import { gunzipSync, strFromU8 } from 'fflate'
 import { recordFinder, Rec, type RecordFinder } from '@/core/records'
-import { spellingPairs, type SpellingPairs } from '@/core/strategy'
+import { spellingPairs, type RunCache, type SpellingPairs } from '@/core/strategy'
 import { readSkos, Thesaurus } from '@/core/vocabulary'
 import { LATEST, openStandin, recordsFile, standin, vocabularyFile, type OpenStandin } from '@/standins'
 
@@ -27,6 +27,14 @@ export class OpenSources {
     let finder = this.finders.get(id)
     if (!finder) this.finders.set(id, (finder = recordFinder(records)))
     return finder
+  }
+
+  private readonly caches = new Map<string, RunCache>()
+  /** What a stand-in found for the lines of its last run; shared, so that no desk searches again what another has. */
+  cache(id: string): RunCache {
+    let cache = this.caches.get(id)
+    if (!cache) this.caches.set(id, (cache = new Map()))
+    return cache
   }
 
   private pairs: Promise<SpellingPairs> | undefined

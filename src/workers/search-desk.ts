@@ -10,14 +10,7 @@ import {
   type Rec,
   type RecordFacet,
 } from '@/core/records'
-import {
-  runLines,
-  runStrategy,
-  searchAsTyped,
-  writtenOut,
-  type LineLike,
-  type RunCache,
-} from '@/core/strategy'
+import { runLines, runStrategy, searchAsTyped, writtenOut, type LineLike } from '@/core/strategy'
 import type { OpenStandin } from '@/standins'
 import type { OpenSources } from './open-sources'
 
@@ -85,20 +78,13 @@ export class SearchDesk {
     const source = await this.source(sourceId)
     const answers: LineAnswer[] = []
     let asked = performance.now()
-    for (const { docs, ...rest } of runLines(source, lines, this.cache(sourceId))) {
+    for (const { docs, ...rest } of runLines(source, lines, this.sources.cache(sourceId))) {
       answers.push({ ...rest, hits: docs?.length })
       if (!goOn || performance.now() - asked < 60) continue
       if (!(await goOn(answers.length))) break
       asked = performance.now()
     }
     return answers
-  }
-
-  private readonly caches = new Map<string, RunCache>()
-  private cache(sourceId: string): RunCache {
-    let cache = this.caches.get(sourceId)
-    if (!cache) this.caches.set(sourceId, (cache = new Map()))
-    return cache
   }
 
   /**
@@ -113,7 +99,7 @@ export class SearchDesk {
     known: string[],
   ): Promise<LimitCosts> {
     const source = await this.source(sourceId)
-    const base = runStrategy(source, lines, this.cache(sourceId)).find((l) => l.id === lineId)?.docs
+    const base = runStrategy(source, lines, this.sources.cache(sourceId)).find((l) => l.id === lineId)?.docs
     if (!base) return { before: undefined, limits: [] }
     const wanted = new Set(known)
     const ids = (docs: Iterable<number>): string[] =>
@@ -158,7 +144,7 @@ export class SearchDesk {
     lineId: string,
   ): Promise<{ records: Rec[]; hits: number }> {
     const source = await this.source(sourceId)
-    const result = runStrategy(source, lines, this.cache(sourceId)).find((l) => l.id === lineId)
+    const result = runStrategy(source, lines, this.sources.cache(sourceId)).find((l) => l.id === lineId)
     const records = Array.from(result?.docs ?? [], (doc) => source.records[doc]!)
     records.sort((a, b) => (b.year ?? 0) - (a.year ?? 0) || (a.id < b.id ? -1 : 1))
     const { exported, shown } = source.profile.caps
@@ -174,7 +160,7 @@ export class SearchDesk {
     chosen: ChosenFacets,
   ): Promise<Peek> {
     const source = await this.source(sourceId)
-    const docs = runStrategy(source, lines, this.cache(sourceId)).find((l) => l.id === lineId)?.docs
+    const docs = runStrategy(source, lines, this.sources.cache(sourceId)).find((l) => l.id === lineId)?.docs
     if (!docs) return { hits: 0, left: 0, records: [], facets: countFacets([]) }
     const found = Array.from(docs, (doc) => ({ doc, record: source.records[doc]! }))
     const left = found.filter(({ record }) => hasFacets(record, chosen))

@@ -7,11 +7,5 @@ export { writeSkos } from './skos-write'
 export { readOutline } from './outline'
 export { readSkosXml } from './rdf-xml'
 export { readTermList } from './term-list'
-export {
-  phrasesIn,
-  suggestFromQuestion,
-  phraseKey,
-  type QuestionPhrase,
-  type QuestionSuggestion,
-} from './suggest'
+export { phrasesIn, suggestFromQuestion, type QuestionPhrase, type QuestionSuggestion } from './suggest'
 export { readVocabulary, type VocabularyFormat } from './read-vocabulary'

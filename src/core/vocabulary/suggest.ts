@@ -1,5 +1,4 @@
 import type { Heading } from './heading'
-import { looseKey } from './loose'
 import type { Thesaurus } from './thesaurus'
 
 /** Words that say nothing by themselves: a phrase of the question neither begins nor ends with one. */
@@ -67,6 +66,3 @@ export function suggestFromQuestion(question: string, thesaurus: Thesaurus): Que
   }
   return found.sort((a, b) => a.start - b.start || b.end - a.end)
 }
-
-/** The words of a phrase that count, as one key: "primary schools" and "Primary school" have the same. */
-export const phraseKey = looseKey

@@ -7,6 +7,7 @@ import { act } from '@/store/session'
 import type { SourceInfo } from '@/store/source-info'
 import { useStaged } from '@/store/use-staged'
 import { wordDesk } from '@/workers'
+import { askedOf } from '../shared/known-item'
 import { KnownPaste } from './known-paste'
 
 /** By item: the short names of the planned databases that hold it; a database that has not answered yet is missing. */
@@ -97,12 +98,7 @@ function useHolders(items: readonly KnownItem[], sources: readonly SourceInfo[])
   useEffect(() => {
     let current = true
     if (!items.length) return
-    const asked = items.map(({ id, title, year, doi }) => ({
-      id,
-      title,
-      ...(year === undefined ? {} : { year }),
-      ...(doi === undefined ? {} : { doi }),
-    }))
+    const asked = items.map(askedOf)
     // One database after the other: each answers as soon as it is open.
     void (async () => {
       for (const id of ids.split(' ').filter(Boolean)) {

@@ -4,10 +4,11 @@ import { joiningLine } from '@/core/account'
 import { plural, thousands } from '@/core/base'
 import { limitHonour, limitState } from '@/core/profile'
 import { limitWords, type LimitValue } from '@/core/query'
-import type { KnownItem, Line, PlannedLimit, Review } from '@/core/review'
+import type { Line, PlannedLimit, Review } from '@/core/review'
 import { limitStanding, type LimitStanding } from '@/core/strategy'
 import type { SourceInfo } from '@/store/source-info'
 import { searchDesk, wordDesk, type LimitCosts } from '@/workers'
+import { askedOf } from '../shared/known-item'
 
 /** How each planned limit stands in one source. */
 export function standingsOf(
@@ -180,10 +181,3 @@ function useCosts(review: Review, info: SourceInfo, lines: readonly Line[]): Cos
   }, [id, base, lines, limits, knownItems])
   return found
 }
-
-export const askedOf = ({ id, title, year, doi }: KnownItem) => ({
-  id,
-  title,
-  ...(year === undefined ? {} : { year }),
-  ...(doi === undefined ? {} : { doi }),
-})

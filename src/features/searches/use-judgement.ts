@@ -3,7 +3,7 @@ import type { Line, Review } from '@/core/review'
 import { useSession } from '@/store/session'
 import type { SourceInfo } from '@/store/source-info'
 import { judgeDesk, wordDesk, type Judged, type Judgement } from '@/workers'
-import { askedOf } from './ledger'
+import { askedOf } from '../shared/known-item'
 
 const SETTLE = 350
 

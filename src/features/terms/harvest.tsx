@@ -7,6 +7,7 @@ import { useSession } from '@/store/session'
 import type { SourceInfo } from '@/store/source-info'
 import { LetterList } from '@/ui/letter-list'
 import { wordDesk, type HarvestOffer } from '@/workers'
+import { askedOf } from '../shared/known-item'
 import { conceptTerms } from './plan-text'
 import { putTerms } from '../shared/term-commands'
 
@@ -152,12 +153,7 @@ function useGood(
             standin!.id,
             kept.flatMap((w) => w.from.flatMap((f) => (f.sourceId === source.id ? [f.recordId] : []))),
           ]
-        const asked = knownItems.map(({ id, title, year, doi }) => ({
-          id,
-          title,
-          ...(year === undefined ? {} : { year }),
-          ...(doi === undefined ? {} : { doi }),
-        }))
+        const asked = knownItems.map(askedOf)
         const held = asked.length ? await wordDesk().holds(standin!.id, asked) : []
         return [standin!.id, held.map((h) => h.recordId)]
       }),
