@@ -1,7 +1,7 @@
 import { create } from 'zustand'
 import { digestOf } from '@/core/base'
 import {
-  blobOf,
+  blobsOf,
   fold,
   openPackage,
   packReview,
@@ -246,9 +246,10 @@ export async function packOpenReview(): Promise<Uint8Array> {
   const opened = await db()
   const blobs = new Map<string, Uint8Array>()
   for (const e of entries) {
-    const digest = blobOf(e)
-    const blob = digest && (await opened.get('blobs', digest))
-    if (blob) blobs.set(blob.digest, blob.bytes)
+    for (const digest of blobsOf(e)) {
+      const blob = await opened.get('blobs', digest)
+      if (blob) blobs.set(digest, blob.bytes)
+    }
   }
   return packReview({ entries: [...entries], blobs }, folded.review.title)
 }

@@ -114,6 +114,7 @@ const APPLY: Apply = {
     if (p.limits !== undefined) line.limits = p.limits
     if (p.conceptId !== undefined) line.conceptId = p.conceptId
     if (p.note !== undefined) line.note = p.note
+    if (p.described !== undefined) line.described = p.described
   },
   'line.remove': (r, p) => {
     const before = r.strategies[p.sourceId]
@@ -127,6 +128,8 @@ const APPLY: Apply = {
   'remark.raise': (r, p) => drop(r.leftRemarks, p.id),
   'run.log': (r, p) => void r.runs.push(p),
   'records.import': (r, p) => put(r.imports, p),
+  'attachment.add': (r, p) => put(r.attachments, p),
+  'attachment.remove': (r, p) => drop(r.attachments, p.id),
   'ruling.set': (r, p) => {
     ;(r.rulings[p.workId] ??= {})[`${p.pass}/${p.reader}`] = p
   },

@@ -2,6 +2,7 @@ import { z } from 'zod'
 import { Profile } from '../profile'
 import { LimitValue } from '../query'
 import {
+  Attachment,
   Concept,
   Criterion,
   Gap,
@@ -62,6 +63,7 @@ export const Command = z.discriminatedUnion('kind', [
       text: z.string().optional(),
       limits: z.array(LimitValue).optional(),
       note: z.string().optional(),
+      described: z.string().optional(),
       conceptId: Id.optional(),
     }),
   }),
@@ -78,8 +80,8 @@ export const Command = z.discriminatedUnion('kind', [
     payload: z.object({
       sourceId: Id,
       lines: z.array(Line),
-      why: z.enum(['drafted anew', 'brought over', 'an earlier version']),
-      /** The source it was brought over from, or when the earlier version was run. */
+      why: z.enum(['drafted anew', 'brought over', 'an earlier version', 'a pasted history', 'advice']),
+      /** The source it was brought over from, when the earlier version was run, or which advice was taken. */
       from: z.string().optional(),
     }),
   }),
@@ -88,6 +90,8 @@ export const Command = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('remark.raise'), payload: z.object({ id: Id }) }),
   z.object({ kind: z.literal('run.log'), payload: Run }),
   z.object({ kind: z.literal('records.import'), payload: Import }),
+  z.object({ kind: z.literal('attachment.add'), payload: Attachment }),
+  z.object({ kind: z.literal('attachment.remove'), payload: z.object({ id: Id }) }),
   z.object({ kind: z.literal('ruling.set'), payload: Ruling }),
   z.object({
     kind: z.literal('ruling.remove'),
@@ -144,6 +148,8 @@ export const DEED: Record<CommandKind, string> = {
   'remark.raise': 'remark raised again',
   'run.log': 'line run',
   'records.import': 'records brought in',
+  'attachment.add': 'file kept as evidence',
+  'attachment.remove': 'file taken off',
   'ruling.set': 'work ruled',
   'ruling.remove': 'ruling taken back',
   'account.voice': 'voice of the account chosen',

@@ -1,5 +1,5 @@
 /** The version in which entries are written now. Version 1 is the first. */
-export const SCHEMA_VERSION = 3
+export const SCHEMA_VERSION = 4
 
 export interface Versioned {
   v: number
@@ -22,6 +22,8 @@ const MIGRATIONS: Record<number, (entry: Versioned) => Versioned> = {
   // Version 3 has known items, gaps, vocabularies and profiles. Entries of version 2 hold as they are; the number
   // rose because a snapshot made before lacks the new lists.
   2: (entry) => entry,
+  // Version 4 has files kept as evidence; entries of version 3 hold as they are, for the same reason.
+  3: (entry) => entry,
 }
 
 /** Lifts an entry to the present version. An entry from a newer version is left as it is. */

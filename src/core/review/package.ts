@@ -65,12 +65,14 @@ function crate(names: string[], title: string, entries: readonly Entry[]): objec
   }
 }
 
-/** The digest of the bulk data that an entry refers to, if it does. */
-export function blobOf(entry: Pick<Entry, 'kind' | 'payload'>): string | undefined {
-  return entry.kind === 'records.import' || entry.kind === 'vocabulary.import'
-    ? (entry.payload as { digest?: string }).digest
-    : undefined
+/** The digests of the bulk data that an entry refers to. */
+export function blobsOf({ kind, payload }: Pick<Entry, 'kind' | 'payload'>): string[] {
+  if (!BLOB_KINDS.has(kind)) return []
+  const { digest, file } = payload as { digest?: string; file?: unknown }
+  const own = typeof file === 'object' && file !== null ? (file as { digest?: string }).digest : undefined
+  return [digest, own].filter((d) => d !== undefined)
 }
+const BLOB_KINDS: ReadonlySet<string> = new Set(['records.import', 'vocabulary.import', 'attachment.add'])
 
 /**
  * Opens a package and checks it whole: every file against the manifest, every entry against the chain. What is wrong
@@ -138,9 +140,8 @@ export function openPackage(bytes: Uint8Array): Result<Packed> {
       problems.push(problem('blob-changed', 'error', `${name} does not hold what its name says.`, name))
     blobs.set(digest, content)
   }
-  for (const e of entries) {
-    const digest = blobOf(e)
-    if (digest && !blobs.has(digest))
+  for (const e of entries)
+    if (blobsOf(e).some((digest) => !blobs.has(digest)))
       problems.push(
         problem(
           'blob-missing',
@@ -149,6 +150,5 @@ export function openPackage(bytes: Uint8Array): Result<Packed> {
           `entry ${e.seq}`,
         ),
       )
-  }
   return problems.length ? { ok: false, problems } : ok({ entries, blobs })
 }

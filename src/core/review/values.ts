@@ -4,6 +4,8 @@ import { LimitValue } from '../query'
 
 const Id = z.string().min(1).max(200)
 const Text = z.string().max(200_000)
+/** SHA-256 of bytes that lie beside the journal. */
+const Digest = z.string().regex(/^[0-9a-f]{64}$/)
 
 export const LETTERS = ['A', 'B', 'C', 'D', 'E', 'F', 'G', 'H'] as const
 export const Letter = z.enum(LETTERS)
@@ -49,6 +51,7 @@ export const SourceKind = z.enum([
   'catalogue',
   'own collection',
 ])
+export const RHYTHMS = ['month', 'three months', 'half year', 'year'] as const
 export const Source = z.object({
   id: Id,
   kind: SourceKind,
@@ -58,6 +61,13 @@ export const Source = z.object({
   why: Text,
   coverage: Text.optional(),
   platform: Text.optional(),
+  /** For a stand-in, the release that is searched; the latest one where it is absent. */
+  release: z
+    .string()
+    .regex(/^\d{4}-\d{2}$/)
+    .optional(),
+  /** When the strategy is to be run again: every so often, from a day on. */
+  reminder: z.object({ every: z.enum(RHYTHMS), from: z.iso.date() }).optional(),
 })
 export type Source = z.infer<typeof Source>
 
@@ -109,7 +119,7 @@ export const VocabularyFile = z.object({
   /** The name of the file, and how it is written. The file itself lies beside the journal, unchanged. */
   file: Text,
   format: z.enum(['turtle', 'json-ld', 'rdf-xml', 'term list']),
-  digest: z.string().regex(/^[0-9a-f]{64}$/),
+  digest: Digest,
   headings: z.int().min(1),
   /** How many breaches were mended or reported when it was read. */
   remarks: z.int().min(0),
@@ -151,6 +161,8 @@ export const Line = z.object({
   note: Text,
   /** Written by the draft and not touched since. */
   drafted: z.boolean(),
+  /** A search that has no text: a form, a drawn structure, a journal browsed. What was done, in words; `text` is empty. */
+  described: Text.optional(),
 })
 export type Line = z.infer<typeof Line>
 
@@ -170,8 +182,11 @@ export const Run = z.object({
   /** ISO 8601 with zone. */
   at: z.iso.datetime({ offset: true }),
   by: Text,
+  /** The release of a stand-in; for a database outside, what it covered then. */
   release: Text,
   how: z.enum(['stand-in', 'by hand', 'pasted history']),
+  /** Through what it was reached, where a person noted it. */
+  platform: Text.optional(),
 })
 export type Run = z.infer<typeof Run>
 
@@ -180,11 +195,28 @@ export const Import = z.object({
   id: Id,
   sourceId: Id,
   runId: Id.optional(),
-  digest: z.string().regex(/^[0-9a-f]{64}$/),
+  digest: Digest,
   count: z.int().min(0),
   at: z.iso.datetime({ offset: true }),
+  /** The export file it was read from, unchanged beside the journal. */
+  file: z.object({ name: Text, digest: Digest }).optional(),
 })
 export type Import = z.infer<typeof Import>
+
+/** A file kept as evidence of a search: a screen, a note, a history as it was pasted. */
+export const Attachment = z.object({
+  id: Id,
+  sourceId: Id,
+  /** The line it belongs to; absent where it is about the whole strategy. */
+  lineId: Id.optional(),
+  name: Text,
+  mediaType: z.string().max(200),
+  /** In bytes. */
+  size: z.int().min(0),
+  digest: Digest,
+  at: z.iso.datetime({ offset: true }),
+})
+export type Attachment = z.infer<typeof Attachment>
 
 export const Ruling = z.object({
   workId: Id,
@@ -223,6 +255,7 @@ export interface Review {
   strategies: Record<string, Line[]>
   runs: Run[]
   imports: Import[]
+  attachments: Attachment[]
   /** By work, then by pass and reader ("broad/M. Osei"). */
   rulings: Record<string, Record<string, Ruling>>
   account: { voice: Voice; edited: Record<string, PassageContent> }
@@ -248,6 +281,7 @@ export function emptyReview(id: string): Review {
     strategies: {},
     runs: [],
     imports: [],
+    attachments: [],
     rulings: {},
     account: { voice: 'we', edited: {} },
   }

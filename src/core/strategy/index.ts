@@ -20,7 +20,7 @@ export {
   type SourceHarvest,
 } from './harvest'
 export { nameForms, namedText, NAMED_FIELDS, type NamedSort } from './named'
-export { placeTerm, planAgainstRun, type Unplanned, type Unused } from './plan-against-run'
+export { likelyConcept, placeTerm, planAgainstRun, type Unplanned, type Unused } from './plan-against-run'
 export {
   appendLines,
   dependsOn,
@@ -55,3 +55,4 @@ export {
   type NotLoss,
   type TermYield,
 } from './judging'
+export * from './history'

@@ -111,3 +111,19 @@ export function placeTerm(
   }
   return undefined
 }
+
+/**
+ * The concept that an expression most likely stands for: the one whose planned terms it says most of. Undefined where
+ * it says none, or as many of two concepts.
+ */
+export function likelyConcept(e: Expr, terms: readonly PlanTerm[]): string | undefined {
+  const said = new Set(unitsOf(e).map((u) => u.key))
+  const count = new Map<string, number>()
+  for (const term of terms) {
+    const own = termExpression(term)
+    const hits = own ? unitsOf(own).filter((u) => said.has(u.key)).length : 0
+    if (hits) count.set(term.conceptId, (count.get(term.conceptId) ?? 0) + hits)
+  }
+  const [first, second] = [...count].sort((a, b) => b[1] - a[1])
+  return first && first[1] !== second?.[1] ? first[0] : undefined
+}

@@ -1,0 +1,231 @@
+import { plural, problem, type Problem } from '../../base'
+import { cleaned, readCount, readLineNumber, readWhen } from './cells'
+import { CUTTERS, roleOfLabel, type Cut, type Role } from './cut'
+
+/** One search of a history, as it stood there. */
+export interface HistoryRow {
+  /** Its own number there; undefined where none was given. */
+  number: number | undefined
+  text: string
+  hits: number | undefined
+  /** "2026-03-12" or "2026-03-12T14:05", without a zone. */
+  when: string | undefined
+  /** What stood in a column of its own for limits. */
+  limits: string
+  /** The lines of the paste it was made of, from 1. */
+  lines: number[]
+}
+
+export interface History {
+  /** How the paste is laid out, in words. */
+  layout: string
+  /** The oldest search first. */
+  rows: HistoryRow[]
+  /** Did the newest search stand first? Undefined where nothing told. */
+  newestFirst: boolean | undefined
+  /** Lines of the paste that belong to no search: heads, buttons, page numbers. Kept to be shown. */
+  unread: { line: number; text: string }[]
+  problems: Problem[]
+}
+
+/**
+ * Recognises a history that was pasted or saved: tables with signs, strokes or spaces, blocks with labels, lists, one
+ * cell a line; columns in any order, the newest search first or last. Every way of cutting is tried; the one that
+ * explains most of the lines is taken. Nothing that can be recognised: no rows, and a problem that says what helps.
+ */
+export function recogniseHistory(pasted: string): History {
+  const lines = cleaned(pasted).split('\n')
+  const filled = lines.flatMap((text, i) => (text.trim() ? [i + 1] : []))
+  const told = lines.map((line) => (ROUND.test(line) ? '' : line))
+  const toldLines = told.filter((line) => line.trim()).length
+  const tried = CUTTERS.flatMap((cutter) => {
+    const cut = cutter(told)
+    const rows = cut && rowsOf(cut)
+    const aside = (cut?.aside?.length ?? 0) + (cut ? headsOf(cut).length : 0)
+    return cut && rows ? [{ layout: cut.layout, rows, score: scoreOf(rows, toldLines - aside) }] : []
+  })
+  const best = tried.reduce<(typeof tried)[number] | undefined>(
+    (a, b) => (a && a.score >= b.score ? a : b),
+    undefined,
+  )
+  if (!best?.rows.length)
+    return {
+      layout: '',
+      rows: [],
+      newestFirst: undefined,
+      unread: filled.map((line) => ({ line, text: lines[line - 1]! })),
+      problems: [
+        problem(
+          'no-history',
+          'error',
+          'No searches were recognised in this. A line needs its text and a number or a count; copy the whole table, with its columns.',
+        ),
+      ],
+    }
+  const { rows, newestFirst } = inOrder(best.rows)
+  const used = new Set(rows.flatMap((r) => r.lines))
+  return {
+    layout: best.layout,
+    rows,
+    newestFirst,
+    unread: filled.filter((n) => !used.has(n)).map((line) => ({ line, text: lines[line - 1]!.trim() })),
+    problems: problemsOf(rows),
+  }
+}
+
+/** Which share of the pasted lines ends up in a search; a number and a count make a way of cutting more likely. */
+function scoreOf(rows: readonly HistoryRow[], lines: number): number {
+  const whole = rows.filter((r) => r.text && (r.number !== undefined || r.hits !== undefined))
+  const covered = whole.reduce((n, r) => n + r.lines.length, 0)
+  const share = (has: (r: HistoryRow) => boolean): number =>
+    rows.filter(has).length / Math.max(1, rows.length)
+  return (
+    covered / Math.max(1, lines) +
+    0.3 * share((r) => r.number !== undefined) +
+    0.3 * share((r) => r.hits !== undefined) +
+    0.1 * share((r) => r.when !== undefined)
+  )
+}
+
+/** Rows that name the columns; a page that was long repeats them. */
+const headsOf = (cut: Cut): Cut['rows'] =>
+  cut.rows.filter((r) => r.cells.filter((c) => roleOfLabel(c)).length >= 2)
+
+function rowsOf(cut: Cut): HistoryRow[] | undefined {
+  const heads = headsOf(cut)
+  const head = heads[0]
+  const isHead = (cells: readonly string[]): boolean =>
+    heads.some((h) => h.cells.length === cells.length && h.cells.every((c, i) => c === cells[i]))
+  const body = cut.rows.filter((r) => !isHead(r.cells))
+  if (!body.length) return undefined
+  const roles = rolesOf(
+    body.map((r) => r.cells),
+    head?.cells ?? [],
+  )
+  const at = (role: Role): number => roles.indexOf(role)
+  if (at('text') < 0 || (at('number') < 0 && at('hits') < 0)) return undefined
+  const rows: HistoryRow[] = []
+  for (const { cells, lines } of body) {
+    const cell = (role: Role): string => (at(role) < 0 ? '' : (cells[at(role)] ?? '').trim())
+    const texts = cells.filter((c) => c.trim())
+    const last = rows[rows.length - 1]
+    const number = readLineNumber(cell('number'))
+    const hits = readCount(cell('hits'))
+    // A row of one cell that is no button goes on with the text above.
+    const wrapped = texts.length === 1 && number === undefined && hits === undefined && last
+    if (wrapped && (cells.length === 1 || cells[at('text')]?.trim())) {
+      last.text = `${last.text} ${texts[0]!.trim()}`
+      last.lines.push(...lines)
+      continue
+    }
+    const text = cell('text')
+    if (!text || (number === undefined && hits === undefined)) continue
+    rows.push({ number, text, hits, when: readWhen(cell('when')), limits: cell('limits'), lines: [...lines] })
+  }
+  return rows
+}
+
+/** What pages print round a table. Whole lines only: a search may begin with any of these words. */
+const ROUND =
+  /^\s*(?:page \d+(?: of \d+)?|\d+ of \d+|\d+\s*[-–]\s*\d+ of \d+|showing .{1,40}|(?:select|clear|delete|print|save|export)(?: (?:all|selected|history|searches))?|my searches|search history)\s*$/i
+
+/** A role for each column: by its head where it has one, else by what stands in it. */
+function rolesOf(rows: readonly (readonly string[])[], head: readonly string[]): (Role | undefined)[] {
+  const width = Math.max(...rows.map((r) => r.length), head.length)
+  const roles: (Role | undefined)[] = Array.from({ length: width }, (_, c) => roleOfLabel(head[c] ?? ''))
+  roles.forEach((role, c) => {
+    if (role && roles.indexOf(role) < c) roles[c] = undefined
+  })
+  const column = (c: number): string[] => rows.map((r) => r[c]?.trim() ?? '').filter(Boolean)
+  // A name at the head that what stands below belies: "search" over 1, 2, 3 is the number.
+  roles.forEach((role, c) => {
+    const numeric = column(c).length > 0 && column(c).every((t) => readLineNumber(t) !== undefined)
+    if ((role === 'text') === numeric && (role === 'text' || role === 'number')) roles[c] = undefined
+  })
+  const open = (): number[] => roles.flatMap((r, c) => (r ? [] : [c]))
+  const share = (c: number, test: (text: string) => boolean): number =>
+    column(c).filter(test).length / Math.max(1, column(c).length)
+  const give = (role: Role, c: number | undefined): void => {
+    if (c !== undefined && !roles.includes(role)) roles[c] = role
+  }
+  const best = (worth: (c: number) => number, least: number): number | undefined =>
+    open()
+      .map((c) => ({ c, w: worth(c) }))
+      .filter((x) => x.w >= least)
+      .sort((a, b) => b.w - a.w || a.c - b.c)[0]?.c
+  give(
+    'number',
+    best(
+      (c) => stepwise(column(c).map(readLineNumber)) + (column(c).some((t) => /^\D/.test(t)) ? 0.5 : 0),
+      0.7,
+    ),
+  )
+  give(
+    'when',
+    best((c) => share(c, (t) => readWhen(t) !== undefined), 0.6),
+  )
+  give(
+    'hits',
+    best((c) => share(c, (t) => readCount(t) !== undefined), 0.5),
+  )
+  const letters = (c: number): number => {
+    const cells = column(c)
+    // What is the same in every row is a button, not a search.
+    if (cells.length > 2 && new Set(cells).size === 1) return 0
+    return cells.join('').replace(/[^\p{L}]/gu, '').length / Math.max(1, cells.length)
+  }
+  give('text', best(letters, 1))
+  return roles
+}
+
+/** How much a column looks like line numbers: the share of small steps, all up or all down. */
+function stepwise(numbers: readonly (number | undefined)[]): number {
+  const given = numbers.filter((n) => n !== undefined)
+  if (given.length < 2 || given.length < numbers.length * 0.6)
+    return given.length === 1 && given[0] === 1 ? 0.7 : 0
+  const steps = given.slice(1).map((n, i) => n - given[i]!)
+  const small = (sign: 1 | -1): number => steps.filter((d) => d * sign >= 0 && d * sign <= 5).length
+  return steps.every((d) => d === 0) ? 0 : Math.max(small(1), small(-1)) / steps.length
+}
+
+function inOrder(rows: readonly HistoryRow[]): { rows: HistoryRow[]; newestFirst: boolean | undefined } {
+  const numbers = rows.flatMap((r) => r.number ?? [])
+  if (numbers.length > 1 && numbers.length >= rows.length * 0.6) {
+    const newestFirst = numbers[0]! > numbers[numbers.length - 1]!
+    const turned = newestFirst ? [...rows].reverse() : [...rows]
+    return { rows: turned.sort((a, b) => (a.number ?? 0) - (b.number ?? 0)), newestFirst }
+  }
+  const days = rows.flatMap((r) => r.when ?? [])
+  const [first] = days
+  const last = days[days.length - 1]
+  if (first && last && first !== last)
+    return { rows: first > last ? [...rows].reverse() : [...rows], newestFirst: first > last }
+  return { rows: [...rows], newestFirst: undefined }
+}
+
+function problemsOf(rows: readonly HistoryRow[]): Problem[] {
+  const problems: Problem[] = []
+  const seen = new Set<number>()
+  for (const { number } of rows) {
+    if (number !== undefined && seen.has(number))
+      problems.push(
+        problem(
+          'number-twice',
+          'warning',
+          `There are two lines ${number}; references to it mean the first.`,
+          `line ${number}`,
+        ),
+      )
+    if (number !== undefined) seen.add(number)
+  }
+  const uncounted = rows.filter((r) => r.hits === undefined).length
+  if (uncounted)
+    problems.push(
+      problem(
+        'no-count',
+        'warning',
+        `${plural(uncounted, 'search has', 'searches have')} no exact count: type it in, or leave it open.`,
+      ),
+    )
+  return problems
+}
