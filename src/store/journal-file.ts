@@ -78,12 +78,21 @@ export class JournalFile {
    * not well formed, which is a programmer's mistake.
    */
   do(command: CommandType): Promise<void> {
-    const checked = Command.parse(command)
-    return new Promise((written) => {
-      this.waiting.push({ command: checked, at: this.options.now(), by: this.options.by(), written })
-      this.refold(this.entries)
-      this.write()
-    })
+    return this.doAll([command])
+  }
+
+  /** Several commands, one after the other, shown together; resolves when all are on disk. */
+  async doAll(commands: readonly CommandType[]): Promise<void> {
+    const checked = commands.map((c) => Command.parse(c))
+    const written = checked.map(
+      (command) =>
+        new Promise<void>((done) => {
+          this.waiting.push({ command, at: this.options.now(), by: this.options.by(), written: done })
+        }),
+    )
+    this.refold(this.entries)
+    this.write()
+    await Promise.all(written)
   }
 
   async undo(): Promise<void> {

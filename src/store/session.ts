@@ -209,6 +209,12 @@ export function act<K extends Command['kind']>(
   return file.do({ kind, payload } as Command)
 }
 
+/** Several commands at once, in order: shown together, each an entry of its own. */
+export function actAll(commands: readonly Command[]): Promise<void> {
+  if (!file) throw new Error('No review is open')
+  return file.doAll(commands)
+}
+
 export const undo = (): Promise<void> => file?.undo() ?? Promise.resolve()
 export const redo = (): Promise<void> => file?.redo() ?? Promise.resolve()
 export const retrySave = (): void => file?.retry()

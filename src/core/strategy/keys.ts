@@ -6,6 +6,8 @@ export interface LineLike {
   id: string
   text: string
   limits: readonly LimitValue[]
+  /** What was done, for a search that has no text. */
+  described?: string | undefined
 }
 
 /**
@@ -18,7 +20,9 @@ export function lineKeys(lines: readonly LineLike[]): Map<string, string> {
   lines.forEach((line, i) => {
     const { tree } = parse(line.text)
     const below = tree ? referredLines(tree).map((n) => (n >= 1 && n <= i ? keys[n - 1]! : `none ${n}`)) : []
-    keys.push(digestOf(canonicalJson([tree ? print(tree) : line.text, line.limits, below])))
+    keys.push(
+      digestOf(canonicalJson([line.described ?? (tree ? print(tree) : line.text), line.limits, below])),
+    )
   })
   return new Map(lines.map((line, i) => [line.id, keys[i]!]))
 }

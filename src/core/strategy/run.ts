@@ -90,6 +90,13 @@ function runLine(
   }
   const say = (code: string, message: string): void =>
     void result.problems.push(problem(code, 'error', message))
+  if (line.described !== undefined) {
+    result.sent = line.described
+    result.problems = [
+      problem('line-described', 'note', `Line ${i + 1} has no text to be sent: log what it gave.`),
+    ]
+    return result
+  }
   if (!tree || hasErrors(problems)) {
     if (!problems.length) say('line-empty', `Line ${i + 1} says nothing that could be searched.`)
     return result

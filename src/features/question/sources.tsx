@@ -1,12 +1,12 @@
 'use client'
 import { App, Button, Dropdown } from 'antd'
-import { useRef } from 'react'
 import { readProfile } from '@/core/profile'
 import { SourceKind, type Review, type Source } from '@/core/review'
 import { STANDINS } from '@/standins'
 import { act, newId } from '@/store/session'
 import type { SourceInfo } from '@/store/source-info'
 import { useStaged } from '@/store/use-staged'
+import { useFilePick } from '@/ui/file-pick'
 import { TextLine } from '@/ui/text-line'
 
 type OtherKind = Exclude<Source['kind'], 'database'>
@@ -26,7 +26,6 @@ const add = (source: Omit<Source, 'id' | 'why'>): Promise<void> =>
 /** Where to look, and why there: databases, and other ways to find works. */
 export function SourcesPlan({ review, sources }: { review: Review; sources: readonly SourceInfo[] }) {
   const { modal } = App.useApp()
-  const file = useRef<HTMLInputElement>(null)
   const free = STANDINS.filter((s) => !review.sources.some((known) => known.profileId === s.id))
 
   const readFile = async (chosen: File): Promise<void> => {
@@ -64,6 +63,11 @@ export function SourcesPlan({ review, sources }: { review: Review; sources: read
       ...(coverage ? { coverage } : {}),
     })
   }
+  const file = useFilePick(
+    'Description of a database',
+    '.json,application/json',
+    (chosen) => void readFile(chosen),
+  )
   return (
     <section aria-labelledby="sources-head" data-anchor="sources">
       <h2 id="sources-head">Where to look</h2>
@@ -96,7 +100,7 @@ export function SourcesPlan({ review, sources }: { review: Review; sources: read
               { key: 'bare', label: 'A database of your own, not described yet' },
             ],
             onClick: ({ key }) => {
-              if (key === 'file') file.current?.click()
+              if (key === 'file') file.open()
               else if (key === 'bare') void add({ kind: 'database', name: 'Database' })
               else
                 for (const s of free)
@@ -121,18 +125,7 @@ export function SourcesPlan({ review, sources }: { review: Review; sources: read
         >
           <Button size="small">Add another way</Button>
         </Dropdown>
-        <input
-          ref={file}
-          type="file"
-          accept=".json,application/json"
-          hidden
-          aria-label="Description of a database"
-          onChange={(e) => {
-            const [chosen] = e.target.files ?? []
-            e.target.value = ''
-            if (chosen) void readFile(chosen)
-          }}
-        />
+        {file.input}
       </div>
     </section>
   )

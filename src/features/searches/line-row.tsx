@@ -75,8 +75,10 @@ export const LineRow = memo(function LineRow({
           ))
         )}
       </span>
-      <span role="cell" className="expr" title={line.text}>
-        {line.limits.length ? (
+      <span role="cell" className="expr" title={line.described ?? line.text}>
+        {line.described !== undefined ? (
+          <span className="serif">{line.described || 'a search without text'}</span>
+        ) : line.limits.length ? (
           <>
             <QueryText text={line.text} />{' '}
             <span className="sub">

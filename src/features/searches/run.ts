@@ -1,8 +1,8 @@
 import type { Problem } from '@/core/base'
 import { lineKeys } from '@/core/strategy'
-import type { Line, Source } from '@/core/review'
+import type { Line, Run, Source } from '@/core/review'
 import { LATEST, standin } from '@/standins'
-import { act, keepRecords, newId, now, useSession } from '@/store/session'
+import { act, actAll, keepRecords, newId, now, useSession } from '@/store/session'
 import { callback, searchDesk } from '@/workers'
 
 /** Which lines to log: those without a current run, all of them, or one with what it needs. */
@@ -43,13 +43,13 @@ export async function runLines(
     lines,
     callback((done: number) => progress(done, lines.length)),
   )
+  const runs: Run[] = []
   outcome.stopped = answers.length < lines.length
   for (const answer of answers) {
     if (answer.problems.length) outcome.problems.set(answer.id, answer.problems)
     const line = lines[answer.number - 1]!
     if (answer.hits === undefined || !wanted(line.id)) continue
-    outcome.logged++
-    await act('run.log', {
+    runs.push({
       id: newId(),
       sourceId: source.id,
       lineId: line.id,
@@ -65,6 +65,8 @@ export async function runLines(
       how: 'stand-in',
     })
   }
+  outcome.logged = runs.length
+  if (runs.length) await actAll(runs.map((payload) => ({ kind: 'run.log', payload })))
   return outcome
 }
 

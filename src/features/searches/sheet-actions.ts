@@ -9,6 +9,7 @@ import type { Action } from '@/store/actions'
 import { act, newId } from '@/store/session'
 import type { SourceInfo } from '@/store/source-info'
 import { useFactContext } from '@/store/use-account'
+import { addLine } from './add-line'
 import { nextLimit } from './ledger'
 import { draftFor } from './redraft-dialog'
 import { bringRecords, runLines, type RunOutcome, type Which } from './run'
@@ -35,6 +36,7 @@ interface Sheet {
     outcome: (outcome: RunOutcome) => void
     redraft: () => void
     carry: () => void
+    history: () => void
   }
 }
 
@@ -51,20 +53,15 @@ export function useSheetActions({ review, info, lines, view, chosen, marked, bus
     const stale = lines.filter((l) => !view.runs.has(l.id)).length
     const numbers = lines.flatMap((l, i) => (marked.has(l.id) ? [i + 1] : []))
 
-    const addLine = (text: string, more: Partial<Line> = {}, place = lines.length): string => {
-      const id = newId()
-      void act('line.add', {
-        sourceId: source.id,
-        line: { id, text, limits: [], note: '', drafted: false, ...more },
-        at: place,
-      })
+    const add = (text: string, more: Partial<Line> = {}, place = lines.length): string => {
+      const id = addLine(source.id, lines, text, more, place)
       set.choose(id)
       return id
     }
     const join = (text: string): void => {
       const concepts = new Set(lines.filter((l) => marked.has(l.id)).map((l) => l.conceptId))
       const [only] = concepts
-      addLine(text, concepts.size === 1 && only ? { conceptId: only } : {})
+      add(text, concepts.size === 1 && only ? { conceptId: only } : {})
       set.mark(new Set())
     }
     const work =
@@ -113,7 +110,7 @@ export function useSheetActions({ review, info, lines, view, chosen, marked, bus
       })
     }
     const applyLimit = (limit: LimitValue): void => {
-      if (lines.length) addLine(`#${lines.length}`, { limits: [limit] })
+      if (lines.length) add(`#${lines.length}`, { limits: [limit] })
     }
     return [
       {
@@ -145,7 +142,20 @@ export function useSheetActions({ review, info, lines, view, chosen, marked, bus
         label: 'New line',
         key: 'N',
         strip: true,
-        run: () => set.edit(addLine('', {}, at < 0 ? lines.length : at + 1)),
+        run: () => set.edit(add('', {}, at < 0 ? lines.length : at + 1)),
+      },
+      {
+        id: 'line-described',
+        label: 'A search without text: a form, a drawn structure, a journal browsed',
+        key: 'W',
+        run: () => set.edit(add('', { described: '' }, at < 0 ? lines.length : at + 1)),
+      },
+      {
+        id: 'history',
+        label: 'Take over a pasted or saved history',
+        key: 'H',
+        when: idle,
+        run: set.history,
       },
       {
         id: 'line-mark',

@@ -6,15 +6,17 @@ import type { Line, Review } from '@/core/review'
 import { withNeeded } from '@/core/strategy'
 import { LATEST, releaseWords } from '@/standins'
 import { useActions, type Action } from '@/store/actions'
-import { act, newId } from '@/store/session'
 import type { SourceInfo } from '@/store/source-info'
 import { useStaged } from '@/store/use-staged'
 import { useSplit } from '@/ui/split'
 import { PlanLines } from '../shared/plan-lines'
+import { addLine } from './add-line'
 import { Advice, openRemarks } from './advice'
 import { Board } from './board'
-import { ByHand } from './by-hand'
+import { ByHand, Described } from './by-hand'
 import { CarryDialog } from './carry-dialog'
+import { DescribedEditor } from './described-editor'
+import { HistoryDialog } from './history-dialog'
 import { Joints } from './joints-drawing'
 import { Ledger, standingsOf } from './ledger'
 import { LineEditor } from './line-editor'
@@ -61,7 +63,7 @@ export function Sheet({
   const [busy, setBusy] = useState<Busy>()
   const [problems, setProblems] = useState<ReadonlyMap<string, readonly Problem[]>>(new Map())
   const [pane, setPane] = useState<Pane>('translation')
-  const [dialog, setDialog] = useState<'redraft' | 'carry'>()
+  const [dialog, setDialog] = useState<'redraft' | 'carry' | 'history'>()
   const { part, handle } = useSplit('searches', 55)
   const view = useMemo(() => sheetView(review, info), [review, info])
   const stale = lines.filter((l) => !view.runs.has(l.id)).length
@@ -76,6 +78,7 @@ export function Sheet({
       outcome: (o: { problems: Map<string, Problem[]> }) => setProblems(o.problems),
       redraft: () => setDialog('redraft'),
       carry: () => setDialog('carry'),
+      history: () => setDialog('history'),
     }),
     [],
   )
@@ -147,7 +150,8 @@ export function Sheet({
         <p className="empty">
           The lines of this strategy will stand here: for each concept its words and its headings, joined with
           OR; the essential concepts joined with AND; then the limits, one at a time. <kbd>D</kbd> drafts them
-          from the grid, <kbd>N</kbd> begins one by hand.
+          from the grid, <kbd>N</kbd> begins one by hand, <kbd>H</kbd> takes over a history that you copied or
+          saved there.
         </p>
       ) : (
         <>
@@ -175,7 +179,15 @@ export function Sheet({
               <div className="sheet" role="rowgroup">
                 <Joints texts={lines.map((l) => l.text)} editing={lines.findIndex((l) => l.id === editing)} />
                 {lines.map((line, i) =>
-                  line.id === editing ? (
+                  line.id === editing && line.described !== undefined ? (
+                    <DescribedEditor
+                      key={line.id}
+                      sourceId={source.id}
+                      line={line}
+                      number={i + 1}
+                      close={() => setEditing(undefined)}
+                    />
+                  ) : line.id === editing ? (
                     <LineEditor
                       key={line.id}
                       source={source}
@@ -249,16 +261,8 @@ export function Sheet({
             ))}
           </div>
           <div className="rest">
-            {pane === 'translation' && chosen && info.standin && (
-              <Translation
-                line={chosen}
-                number={lines.indexOf(chosen) + 1}
-                lines={lines}
-                info={info.standin}
-              />
-            )}
-            {pane === 'translation' && chosen && !info.standin && info.profile && (
-              <ByHand
+            {pane === 'translation' && chosen?.described !== undefined && (
+              <Described
                 key={chosen.id}
                 line={chosen}
                 number={lines.indexOf(chosen) + 1}
@@ -266,24 +270,33 @@ export function Sheet({
                 info={info}
               />
             )}
+            {pane === 'translation' && chosen && chosen.described === undefined && info.standin && (
+              <Translation
+                line={chosen}
+                number={lines.indexOf(chosen) + 1}
+                lines={lines}
+                info={info.standin}
+              />
+            )}
+            {pane === 'translation' &&
+              chosen &&
+              chosen.described === undefined &&
+              !info.standin &&
+              info.profile && (
+                <ByHand
+                  key={chosen.id}
+                  line={chosen}
+                  number={lines.indexOf(chosen) + 1}
+                  lines={lines}
+                  info={info}
+                />
+              )}
             {pane === 'limits' && (
               <Ledger
                 review={review}
                 info={info}
                 lines={lines}
-                apply={(limit) =>
-                  void act('line.add', {
-                    sourceId: source.id,
-                    line: {
-                      id: newId(),
-                      text: `#${lines.length}`,
-                      limits: [limit],
-                      note: '',
-                      drafted: false,
-                    },
-                    at: lines.length,
-                  })
-                }
+                apply={(limit) => addLine(source.id, lines, `#${lines.length}`, { limits: [limit] })}
               />
             )}
             {pane === 'versions' && <Versions info={info} lines={lines} chosen={chosen} />}
@@ -308,6 +321,9 @@ export function Sheet({
       )}
       {dialog === 'redraft' && (
         <RedraftDialog review={review} info={info} lines={lines} close={() => setDialog(undefined)} />
+      )}
+      {dialog === 'history' && (
+        <HistoryDialog review={review} info={info} lines={lines} close={() => setDialog(undefined)} />
       )}
       {dialog === 'carry' && (
         <CarryDialog

@@ -50,7 +50,7 @@ const flat = (text: string): string => text.replace(/\s+/g, ' ').trim()
 function rowOf(line: Line, number: number, run: Run | undefined): string {
   const cells = [
     String(number),
-    flat(run?.sent ?? line.text),
+    flat(run?.sent ?? line.described ?? line.text),
     line.limits.map(limitWords).join('; '),
     run ? thousands(run.hits) : 'not run as it stands',
     run ? dateWords(run.at) : '',

@@ -7,7 +7,7 @@ const ELEMENT = 'Spelling, syntax and line numbers'
 /** A line that cannot be read or run. */
 export const brokenLine: Rule = (c) =>
   c.lines
-    .filter((l) => !l.tree || !l.docs)
+    .filter((l) => l.described === undefined && (!l.tree || !l.docs))
     .map((l): Remark => ({
       code: 'broken-line',
       element: ELEMENT,
@@ -36,7 +36,9 @@ export const unusedLine: Rule = (c) => {
   const optional = new Set(c.concepts.filter((k) => !k.essential).map((k) => k.id))
   return c.lines
     .slice(0, -1)
-    .filter((l) => !used.has(l.number) && !(l.conceptId && optional.has(l.conceptId)))
+    .filter(
+      (l) => !used.has(l.number) && l.described === undefined && !(l.conceptId && optional.has(l.conceptId)),
+    )
     .map((l): Remark => ({
       code: 'unused-line',
       element: ELEMENT,

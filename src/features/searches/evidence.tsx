@@ -1,0 +1,81 @@
+'use client'
+import { Button } from 'antd'
+import { useMemo } from 'react'
+import type { Attachment, Line } from '@/core/review'
+import { act, bytesOf, keepBytes, newId, now, useSession } from '@/store/session'
+import { useFilePick } from '@/ui/file-pick'
+import { saveFile } from '@/ui/save-file'
+
+/** Keeps a file as evidence of a search; its bytes go with the review, unchanged. */
+export async function keepEvidence(
+  about: Pick<Attachment, 'sourceId' | 'lineId'>,
+  name: string,
+  mediaType: string,
+  bytes: Uint8Array,
+): Promise<void> {
+  const digest = await keepBytes(bytes)
+  await act('attachment.add', {
+    id: newId(),
+    ...about,
+    name,
+    mediaType,
+    size: bytes.length,
+    digest,
+    at: now(),
+  })
+}
+
+const inKilobytes = (size: number): string =>
+  size < 1024 ? `${size} bytes` : `${Math.round(size / 1024)} kB`
+
+/** Files kept with a line: a picture of the screen, notes, a drawn structure. */
+export function Evidence({ sourceId, line, number }: { sourceId: string; line: Line; number: number }) {
+  const attachments = useSession((s) => s.folded.review.attachments)
+  const own = useMemo(() => attachments.filter((a) => a.lineId === line.id), [attachments, line.id])
+  const file = useFilePick(
+    `Evidence for line ${number}`,
+    '',
+    (chosen) =>
+      void chosen
+        .arrayBuffer()
+        .then((buffer) =>
+          keepEvidence(
+            { sourceId, lineId: line.id },
+            chosen.name,
+            chosen.type || 'application/octet-stream',
+            new Uint8Array(buffer),
+          ),
+        ),
+  )
+  return (
+    <div className="log-deeds">
+      <Button size="small" onClick={file.open}>
+        Keep a screen or a note with it
+      </Button>
+      {file.input}
+      {own.map((a) => (
+        <span key={a.id} className="evidence">
+          <button className="plain link" onClick={() => void open(a)}>
+            {a.name}
+          </button>{' '}
+          <span className="sub">
+            {inKilobytes(a.size)}, {a.digest.slice(0, 8)}
+          </span>
+          <button
+            className="plain remove"
+            aria-label={`Take ${a.name} off`}
+            onClick={() => void act('attachment.remove', { id: a.id })}
+          >
+            ×
+          </button>
+        </span>
+      ))}
+      {!own.length && <span className="sub">for what cannot be typed again</span>}
+    </div>
+  )
+}
+
+async function open(a: Attachment): Promise<void> {
+  const bytes = await bytesOf(a.digest)
+  if (bytes) saveFile(a.name, new Uint8Array(bytes), a.mediaType)
+}

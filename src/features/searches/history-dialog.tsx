@@ -1,0 +1,325 @@
+'use client'
+import { App, Button, Checkbox, DatePicker, Input, InputNumber, Modal, Radio } from 'antd'
+import dayjs, { type Dayjs } from 'dayjs'
+import { useMemo, useState } from 'react'
+import { plural, thousands } from '@/core/base'
+import { limitWords, parse } from '@/core/query'
+import type { Line, Review, Run } from '@/core/review'
+import {
+  appendLines,
+  foldLimitLines,
+  likelyConcept,
+  lineKeys,
+  noteOf,
+  readHistory,
+  recogniseHistory,
+  type HistoryRow,
+  type PastSearch,
+} from '@/core/strategy'
+import { actAll, newId, useSession } from '@/store/session'
+import type { SourceInfo } from '@/store/source-info'
+import { useFilePick } from '@/ui/file-pick'
+import { keepEvidence } from './evidence'
+import { QueryText } from './query-text'
+
+/** A history that was copied or saved elsewhere: recognised, shown for correction, read by the profile, taken over. */
+export function HistoryDialog({
+  review,
+  info,
+  lines,
+  close,
+}: {
+  review: Review
+  info: SourceInfo
+  lines: readonly Line[]
+  close: () => void
+}) {
+  const { message } = App.useApp()
+  const [pasted, setPasted] = useState('')
+  const [name, setName] = useState('history.txt')
+  const [rows, setRows] = useState<readonly HistoryRow[]>([])
+  const [fold, setFold] = useState(false)
+  const [replace, setReplace] = useState(lines.length === 0)
+  const [busy, setBusy] = useState(false)
+  const [day, setDay] = useState<Dayjs>(() => dayjs())
+  const history = useMemo(() => recogniseHistory(pasted), [pasted])
+  const profile = info.profile!
+  const read = useMemo(() => readHistory(rows, profile), [rows, profile])
+  const folded = useMemo(() => foldLimitLines(read), [read])
+  const searches = fold ? folded : read
+  const foldable = read.length - folded.length
+  const dated = rows.every((r) => r.when)
+
+  const put = (text: string): void => {
+    setPasted(text)
+    setRows(recogniseHistory(text).rows)
+  }
+  const file = useFilePick(
+    'History file',
+    '.txt,.csv,.tsv,.tab,.html,.htm,.md',
+    (chosen) =>
+      void chosen.text().then((text) => {
+        setName(chosen.name)
+        put(text)
+      }),
+  )
+  const change = (row: HistoryRow, to: Partial<HistoryRow>): void =>
+    setRows((list) => list.map((r) => (r === row ? { ...r, ...to } : r)))
+
+  const take = async (): Promise<void> => {
+    setBusy(true)
+    const made = searches.map((s) => ({ search: s, line: lineOf(s, review) }))
+    const added = made.map((m) => m.line)
+    const whole = replace ? added : appendLines(lines, added)
+    const { source } = info
+    await keepEvidence({ sourceId: source.id }, name, 'text/plain', new TextEncoder().encode(pasted))
+    const keys = lineKeys(whole)
+    const { reader } = useSession.getState()
+    const runs = made.flatMap(({ search, line }): Run[] => {
+      if (search.hits === undefined) return []
+      const number = whole.findIndex((l) => l.id === line.id) + 1
+      return [
+        {
+          id: newId(),
+          sourceId: source.id,
+          lineId: line.id,
+          key: keys.get(line.id)!,
+          number,
+          text: whole[number - 1]!.text,
+          sent: search.row.text,
+          limits: line.limits,
+          hits: search.hits,
+          at: (search.row.when ? dayjs(search.row.when) : day).toISOString(),
+          by: reader,
+          release: source.coverage ?? '',
+          how: 'pasted history',
+          ...(source.platform ? { platform: source.platform } : {}),
+        },
+      ]
+    })
+    await actAll([
+      { kind: 'strategy.set', payload: { sourceId: source.id, lines: whole, why: 'a pasted history' } },
+      ...runs.map((payload) => ({ kind: 'run.log' as const, payload })),
+    ])
+    void message.success(
+      `${plural(added.length, 'line')} taken over, ${plural(runs.length, 'run')} logged. The history itself is kept with the review.`,
+      6,
+    )
+    close()
+  }
+  return (
+    <Modal
+      open
+      width={1000}
+      title={`A history of ${info.short}, taken over`}
+      onCancel={close}
+      footer={[
+        <Button key="leave" onClick={close}>
+          Leave it
+        </Button>,
+        <Button
+          key="take"
+          type="primary"
+          loading={busy}
+          disabled={!searches.length || busy}
+          onClick={() => void take()}
+        >
+          {searches.length
+            ? `${lines.length && replace ? `Replace the ${plural(lines.length, 'line')} by` : 'Take over'} ${plural(searches.length, 'line')}`
+            : 'Take over'}
+        </Button>,
+      ]}
+    >
+      <div className="history-paste">
+        <Input.TextArea
+          autoFocus
+          className="mono"
+          aria-label="The history as it was copied"
+          autoSize={{ minRows: 3, maxRows: rows.length ? 3 : 10 }}
+          placeholder="Paste the history here as the page gives it: with its numbers and counts, in whatever columns, the newest first or last."
+          value={pasted}
+          onChange={(e) => put(e.target.value)}
+        />
+        <Button size="small" onClick={file.open}>
+          Read it from a file
+        </Button>
+        {file.input}
+      </div>
+      {pasted.trim() && !rows.length && (
+        <p className="note">{history.problems[0]?.message ?? 'Every search of it was taken out.'}</p>
+      )}
+      {rows.length > 0 && (
+        <>
+          <p className="quiet-note">
+            {plural(rows.length, 'search', 'searches')} recognised in {history.layout}
+            {history.newestFirst === undefined
+              ? '; nothing tells which came first: '
+              : history.newestFirst
+                ? ', the newest first. '
+                : ', the oldest first. '}
+            {history.newestFirst === undefined && (
+              <button className="plain link" onClick={() => setRows((list) => [...list].reverse())}>
+                turn the order round
+              </button>
+            )}
+            {history.problems.map((p) => ` ${p.message}`)}
+          </p>
+          <div className="history-options">
+            {foldable > 0 && (
+              <Checkbox checked={fold} onChange={(e) => setFold(e.target.checked)}>
+                Fold the {plural(foldable, 'line')} that only limit another into it
+              </Checkbox>
+            )}
+            {!dated && (
+              <label>
+                <span className="sub">searched on</span>{' '}
+                <DatePicker
+                  size="small"
+                  allowClear={false}
+                  format="D MMM YYYY"
+                  aria-label="Day of the searches without a date"
+                  value={day}
+                  disabledDate={(d) => d.isAfter(dayjs())}
+                  onChange={(value) => value && setDay(value)}
+                />
+              </label>
+            )}
+            {lines.length > 0 && (
+              <Radio.Group
+                size="small"
+                value={replace}
+                onChange={(e) => setReplace(e.target.value as boolean)}
+                options={[
+                  { value: false, label: `behind the ${plural(lines.length, 'line')} there are` },
+                  { value: true, label: 'in their place' },
+                ]}
+              />
+            )}
+          </div>
+          <div className="history-rows" role="table" aria-label="Searches as they were recognised">
+            <div className="history-row head" role="row">
+              <span role="columnheader">there</span>
+              <span role="columnheader">as it stands there</span>
+              <span role="columnheader">as {info.short} understood it</span>
+              <span role="columnheader" className="number">
+                hits
+              </span>
+              <span role="columnheader" />
+            </div>
+            {searches.map((s, i) => (
+              <Row
+                key={`${s.row.lines[0]}/${i}`}
+                search={s}
+                number={i + 1}
+                change={(to) => change(s.row, to)}
+                remove={() => setRows((list) => list.filter((r) => r !== s.row))}
+              />
+            ))}
+          </div>
+          {history.unread.length > 0 && (
+            <details className="sub">
+              <summary>
+                {plural(history.unread.length, 'line')} of the paste{' '}
+                {history.unread.length === 1 ? 'belongs' : 'belong'} to no search
+              </summary>
+              {history.unread.map((u) => (
+                <p key={u.line}>
+                  {u.line}: <span className="mono">{u.text}</span>
+                </p>
+              ))}
+            </details>
+          )}
+        </>
+      )}
+    </Modal>
+  )
+}
+
+function Row({
+  search,
+  number,
+  change,
+  remove,
+}: {
+  search: PastSearch
+  number: number
+  change: (to: Partial<HistoryRow>) => void
+  remove: () => void
+}) {
+  const { row, problems } = search
+  const shown = problems.filter((p) => p.severity !== 'note')
+  return (
+    <div className="history-row" role="row">
+      <span role="cell" className="sub number">
+        {row.number ?? number}
+      </span>
+      <span role="cell">
+        <Input.TextArea
+          className="mono"
+          variant="borderless"
+          autoSize
+          aria-label={`Search ${number} as it stands there`}
+          value={row.text}
+          onChange={(e) => change({ text: e.target.value })}
+        />
+      </span>
+      <span role="cell">
+        {search.described !== undefined ? (
+          <span className="sub">
+            {search.limits.length && !shown.length
+              ? `only a limit: ${search.limits.map(limitWords).join(', ')}`
+              : 'kept as it stands, not read'}
+          </span>
+        ) : (
+          <>
+            <QueryText text={search.text} />
+            {search.limits.length > 0 && (
+              <span className="sub"> + {search.limits.map(limitWords).join(' + ')}</span>
+            )}
+          </>
+        )}
+        {shown.map((p, i) => (
+          <span key={i} className={`history-problem ${p.severity}`}>
+            {p.message}
+          </span>
+        ))}
+        {search.folded.length > 0 && <span className="sub history-problem">{noteOf(search)}</span>}
+      </span>
+      <span role="cell" className="number">
+        <InputNumber
+          size="small"
+          variant="borderless"
+          controls={false}
+          min={0}
+          precision={0}
+          aria-label={`Hits of search ${number}`}
+          placeholder="none"
+          formatter={(n) => (n === undefined ? '' : thousands(Number(n)))}
+          parser={(text) => Number((text ?? '').replace(/\D/g, ''))}
+          value={search.hits ?? null}
+          disabled={search.folded.length > 0}
+          onChange={(hits) => change({ hits: hits ?? undefined })}
+        />
+      </span>
+      <span role="cell">
+        <button className="plain remove" aria-label={`Leave search ${number} out`} onClick={remove}>
+          ×
+        </button>
+      </span>
+    </div>
+  )
+}
+
+function lineOf(search: PastSearch, review: Review): Line {
+  const { tree } = parse(search.text)
+  const conceptId = tree && likelyConcept(tree, review.terms)
+  return {
+    id: newId(),
+    text: search.text,
+    limits: search.limits,
+    note: noteOf(search),
+    drafted: false,
+    ...(conceptId ? { conceptId } : {}),
+    ...(search.described === undefined ? {} : { described: search.described }),
+  }
+}

@@ -1,0 +1,154 @@
+'use client'
+import { App, Button, DatePicker, Input, InputNumber } from 'antd'
+import dayjs, { type Dayjs } from 'dayjs'
+import { useState } from 'react'
+import { thousands } from '@/core/base'
+import type { Line } from '@/core/review'
+import { lineKeys } from '@/core/strategy'
+import { act, newId, useSession } from '@/store/session'
+import type { SourceInfo } from '@/store/source-info'
+import { useFilePick } from '@/ui/file-pick'
+import { bringExport } from './bring-export'
+import { Evidence } from './evidence'
+
+/** What came back of a line that was run by a person: hits, when, through what, covering what, by whom; and the export file. */
+export function LogRun({
+  line,
+  number,
+  lines,
+  info,
+  sent,
+}: {
+  line: Line
+  number: number
+  lines: readonly Line[]
+  info: SourceInfo
+  /** What was sent, or in words what was done; empty where the line cannot be read. */
+  sent: string
+}) {
+  const { message } = App.useApp()
+  const { source, profile } = info
+  const reader = useSession((s) => s.reader)
+  const run = useSession((s) => s.folded.review.runs.findLast((r) => r.lineId === line.id))
+  const [hits, setHits] = useState<number | null>(null)
+  const [at, setAt] = useState<Dayjs | null>(null)
+  const [platform, setPlatform] = useState(source.platform ?? '')
+  const [coverage, setCoverage] = useState(source.coverage ?? '')
+  const [by, setBy] = useState(reader)
+  const file = useFilePick(
+    'Export file',
+    '.ris,.txt',
+    (chosen) => void bringExport(chosen, info, line.id).then(({ kind, words }) => message[kind](words, 10)),
+  )
+  const log = async (): Promise<void> => {
+    if (hits === null || !sent) return
+    await act('run.log', {
+      id: newId(),
+      sourceId: source.id,
+      lineId: line.id,
+      key: lineKeys(lines).get(line.id)!,
+      number,
+      text: line.text,
+      sent,
+      limits: line.limits,
+      hits,
+      at: (at ?? dayjs()).toISOString(),
+      by: by.trim() || reader,
+      release: coverage.trim(),
+      how: 'by hand',
+      ...(platform.trim() ? { platform: platform.trim() } : {}),
+    })
+    // What was noted for one line holds for the source, where nothing was noted there yet.
+    if ((!source.platform && platform.trim()) || (!source.coverage && coverage.trim()))
+      await act('source.set', {
+        ...source,
+        platform: source.platform || platform.trim(),
+        coverage: source.coverage || coverage.trim(),
+      })
+    setHits(null)
+  }
+  const enter = () => void log()
+  return (
+    <div className="log-run">
+      <h2>{line.described === undefined ? 'Run it there, then log what came back' : 'Log what came back'}</h2>
+      <div className="log-fields">
+        <label>
+          <span className="sub">hits</span>
+          <InputNumber
+            size="small"
+            min={0}
+            precision={0}
+            controls={false}
+            aria-label={`Hits of line ${number}, as shown there`}
+            value={hits}
+            onChange={(value) => setHits(value)}
+            onPressEnter={enter}
+          />
+        </label>
+        <label>
+          <span className="sub">on</span>
+          <DatePicker
+            size="small"
+            showTime={{ format: 'HH:mm' }}
+            format="D MMM YYYY, HH:mm"
+            placeholder="now"
+            aria-label="When it was run"
+            value={at}
+            disabledDate={(day) => day.isAfter(dayjs())}
+            onChange={(value) => setAt(value)}
+          />
+        </label>
+        <label>
+          <span className="sub">through</span>
+          <Input
+            size="small"
+            aria-label="Platform it was run on"
+            placeholder="platform"
+            value={platform}
+            onChange={(e) => setPlatform(e.target.value)}
+            onPressEnter={enter}
+          />
+        </label>
+        <label>
+          <span className="sub">covering</span>
+          <Input
+            size="small"
+            aria-label="What it covered then"
+            placeholder="what, from when to when"
+            value={coverage}
+            onChange={(e) => setCoverage(e.target.value)}
+            onPressEnter={enter}
+          />
+        </label>
+        <label>
+          <span className="sub">by</span>
+          <Input
+            size="small"
+            aria-label="Who ran it"
+            value={by}
+            onChange={(e) => setBy(e.target.value)}
+            onPressEnter={enter}
+          />
+        </label>
+      </div>
+      <div className="log-deeds">
+        <Button size="small" type="primary" disabled={hits === null || !sent} onClick={enter}>
+          Log the run
+        </Button>
+        <Button size="small" onClick={file.open}>
+          Bring the export file in
+        </Button>
+        {file.input}
+        <span className="sub">
+          {run ? `last logged: ${thousands(run.hits)} hits, ${run.at.slice(0, 10)}, ${run.by}. ` : ''}
+          {profile?.lines?.kept === 'never' || !profile?.lines
+            ? 'It keeps no history: this sheet is the history.'
+            : profile.lines.kept === 'session'
+              ? 'Its history goes when the window closes: this sheet keeps it.'
+              : ''}
+        </span>
+      </div>
+      <Evidence sourceId={source.id} line={line} number={number} />
+    </div>
+  )
+}
