@@ -45,6 +45,7 @@ export interface BoardRow {
   id: string
   title: string
   found: (boolean | undefined)[]
+  atLast: boolean | undefined
   lostAt: number[]
   /** Headings of the record that the plan does not have. */
   headings: string[]
@@ -108,6 +109,7 @@ export class JudgeDesk {
         id: row.id,
         title: source.records[row.doc]!.title,
         found: row.found,
+        atLast: row.atLast,
         lostAt: row.lostAt,
         ...(row.lostAt.length ? offered(source, plan, row.doc, planSource) : { headings: [], words: [] }),
       })),

@@ -1,6 +1,7 @@
 import { thousands } from '../base'
 import type { Review, Work } from '../review'
 import { passCounts } from '../selection'
+import { finalLine } from '../strategy'
 import { currentRuns, type Stage } from './facts'
 
 export interface CourseFigure {
@@ -23,7 +24,7 @@ export function courseFigures(review: Review, works: readonly Work[]): CourseFig
   let hits = 0
   let stale = false
   for (const [sourceId, lines] of Object.entries(review.strategies)) {
-    const last = lines[lines.length - 1]
+    const last = finalLine(lines)
     const current = last && currentRuns(review, sourceId).get(last.id)
     const run = current ?? review.runs.findLast((r) => r.lineId === last?.id)
     if (!run) continue

@@ -202,6 +202,8 @@ function searches(context: FactContext, say: Say): string[] {
       )
       sentences.push([`Limiting to ${first}`, ...rest.map((r) => `to ${r}`)].join('; ') + '.')
     }
+    for (const l of lines)
+      if (l.described) sentences.push(describedSentence(s, l.id, l.described.replace(/\.$/, ''), say))
     const kinds = review.limits.map((l) => l.limit.kind)
     const state = (kind: LimitValue['kind']): string | undefined => source(s.id)?.limit?.(kind)
     const missing = kinds.filter((k) => state(k) === 'not available')
@@ -212,6 +214,13 @@ function searches(context: FactContext, say: Say): string[] {
     return [sentences.join(' ')]
   })
 }
+
+/** A search without text: what was done stands as it was noted, beginning with a verb. */
+const describedSentence = (s: Source, lineId: string, deed: string, say: Say): string =>
+  say(
+    `Without a query we ${deed}; this gave {hits.line:${s.id}/${lineId}}.`,
+    `Without a query, this was done: ${deed}; it gave {hits.line:${s.id}/${lineId}}.`,
+  )
 
 /** A kind of limit as a word in a sentence. */
 const limitName = (kind: LimitValue['kind']): string => (kind === 'peer reviewed' ? 'peer-reviewed' : kind)

@@ -2,7 +2,7 @@ import { inWords, listed, plural, thousands } from '../base'
 import { limitWords, parse, referredLines, type LimitValue } from '../query'
 import type { Line, Review, Run, Work } from '../review'
 import { passCounts, readersOf, type PassCounts } from '../selection'
-import { lineKeys } from '../strategy'
+import { finalLine, lineKeys } from '../strategy'
 
 export type Stage = 'question' | 'terms' | 'searches' | 'records' | 'selection' | 'methods'
 
@@ -68,7 +68,7 @@ function findRuns(review: Review, sourceId: string): Map<string, Run> {
 
 /** The line that joins the concepts: the last one without limits that is no single concept's. */
 export function joiningLine(lines: readonly Line[]): Line | undefined {
-  const final = lines[lines.length - 1]
+  const final = finalLine(lines)
   let at = final
   // Down from the last line through those that only add a limit.
   for (let guard = 0; at && at.limits.length && guard < lines.length; guard++) {
@@ -307,7 +307,7 @@ const READERS: Record<string, Reader> = {
   },
   'hits.final': (c, id) => {
     const lines = c.review.strategies[id] ?? []
-    return hitsOf(c, id, lines[lines.length - 1])
+    return hitsOf(c, id, finalLine(lines))
   },
   'records.from': (c, id) => {
     const n = c.review.imports.filter((i) => i.sourceId === id).reduce((sum, i) => sum + i.count, 0)

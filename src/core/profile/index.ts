@@ -5,10 +5,4 @@ export { limitAs, limitHonour, limitState, type LimitHonour, type LimitState } f
 export { printFor, type Printed } from './print'
 export { write } from './write'
 export { readFrom, type ReadTheirs } from './read'
-export {
-  readWithLimits,
-  withLimits,
-  writeLimit,
-  type LimitSaid,
-  type ReadWithLimits,
-} from './limit-text'
+export { readWithLimits, withLimits, writeLimit, type LimitSaid, type ReadWithLimits } from './limit-text'

@@ -1,5 +1,5 @@
 export { renumberText, toRanges } from './references'
-export { lineKeys, dependants, type LineLike } from './keys'
+export { lineKeys, dependants, finalLine, finalNumber, type LineLike } from './keys'
 export {
   draftStrategy,
   termExpression,

@@ -1,4 +1,5 @@
 import { intersect, type DocSet } from '../engine'
+import { finalNumber } from './keys'
 import { numbersIn, print, walk, withoutPlaces, type Expr } from '../query'
 
 /** One line with what it found, as judging looks at it. */
@@ -6,6 +7,7 @@ export interface JudgedLine {
   id: string
   number: number
   conceptId?: string | undefined
+  described?: string | undefined
   tree: Expr | undefined
   docs: DocSet | undefined
 }
@@ -17,6 +19,8 @@ export interface BoardItem {
   doc: number
   /** By line, in order: found or not; undefined where the line could not be run. */
   found: (boolean | undefined)[]
+  /** By the line that says what the strategy found. */
+  atLast: boolean | undefined
   /** Lines that the last one needs and that miss it, as deep as can be named: where it is lost first. */
   lostAt: number[]
 }
@@ -30,9 +34,11 @@ export function knownItemBoard(
   items: readonly { id: string; doc: number }[],
 ): BoardItem[] {
   const sets = lines.map((l) => l.docs && new Set(l.docs))
+  const last = finalNumber(lines)
   return items.map(({ id, doc }) => {
     const found = sets.map((s) => s?.has(doc))
-    return { id, doc, found, lostAt: found.at(-1) === false ? lostAt(lines, found, lines.length) : [] }
+    const atLast = found[last - 1]
+    return { id, doc, found, atLast, lostAt: atLast === false ? lostAt(lines, found, last) : [] }
   })
 }
 

@@ -11,6 +11,17 @@ export interface LineLike {
 }
 
 /**
+ * The number of the line that says what the strategy found: the last one that has a text. 0 where there is none. A
+ * search that was only described stands for itself.
+ */
+export const finalNumber = (lines: readonly { described?: string | undefined }[]): number =>
+  lines.findLastIndex((l) => l.described === undefined) + 1
+
+/** That line itself. */
+export const finalLine = <T extends { described?: string | undefined }>(lines: readonly T[]): T | undefined =>
+  lines[finalNumber(lines) - 1]
+
+/**
  * For every line a key that changes exactly when what it asks changes: its own expression and limits, or those of a
  * line it refers to, however far back. Two lines with the same key ask the same. A reference forward or to itself
  * counts as a reference to nothing.

@@ -1,6 +1,6 @@
 import { canonicalJson } from '../base'
 import { numbersIn, parse, referredLines, type Expr, type LimitKind, type LimitValue } from '../query'
-import type { LineLike } from './keys'
+import { finalNumber, type LineLike } from './keys'
 
 /**
  * How a planned limit stands in one source. `lost` names the line that joins anew without it; `other` the line that
@@ -63,11 +63,12 @@ export function limitStanding(planned: LimitValue, source: LedgerSource): LimitS
   const can = source.can(planned.kind)
   if (can === 'not available') return { state: 'not available' }
   const { lines } = source
-  if (!lines.length) return { state: 'open' }
+  if (!finalNumber(lines)) return { state: 'open' }
   const force = limitsInForce(lines)
   const same = (l: LimitValue): boolean => canonicalJson(l) === canonicalJson(planned)
   const setAt = lines.findIndex((l) => l.limits.some((x) => x.kind === planned.kind)) + 1
-  const last = force[lines.length - 1]!
+  const end = finalNumber(lines)
+  const last = force[end - 1]!
   const own = last.find((l) => l.kind === planned.kind)
   if (own && (last.some(same) || planned.kind === 'peer reviewed'))
     return { state: can === 'stood in' ? 'stood in' : 'applied', line: setAt }
@@ -79,5 +80,5 @@ export function limitStanding(planned: LimitValue, source: LedgerSource): LimitS
     if (joins && !force[i]!.some((l) => l.kind === planned.kind))
       return { state: 'lost', line: setAt, at: i + 1 }
   }
-  return { state: 'lost', line: setAt, at: lines.length }
+  return { state: 'lost', line: setAt, at: end }
 }

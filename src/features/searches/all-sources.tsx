@@ -4,6 +4,7 @@ import { allStrategiesText, currentRuns, joiningLine } from '@/core/account'
 import { thousands } from '@/core/base'
 import { limitHonour } from '@/core/profile'
 import type { Line, Review, Run } from '@/core/review'
+import { finalLine } from '@/core/strategy'
 import type { SourceInfo } from '@/store/source-info'
 import { useFactContext } from '@/store/use-account'
 import { fileName, saveFile } from '@/ui/save-file'
@@ -36,7 +37,7 @@ export function AllSources({
     const most = caps?.exported ?? caps?.shown
     return found && most !== undefined && found.hits > most ? `only ${thousands(most)} can be had` : ''
   }
-  const total = infos.reduce((n, info) => n + (run(info, linesOf(info).at(-1))?.hits ?? 0), 0)
+  const total = infos.reduce((n, info) => n + (run(info, finalLine(linesOf(info)))?.hits ?? 0), 0)
   const undrafted = infos.filter((i) => !linesOf(i).length).length
   const text = (): string => allStrategiesText(context)
   return (
@@ -126,8 +127,8 @@ export function AllSources({
             </th>
             {infos.map((i) => (
               <td key={i.source.id} className="number">
-                <b>{hits(i, linesOf(i).at(-1))}</b>
-                <span className="sub warn">{cap(i, run(i, linesOf(i).at(-1)))}</span>
+                <b>{hits(i, finalLine(linesOf(i)))}</b>
+                <span className="sub warn">{cap(i, run(i, finalLine(linesOf(i))))}</span>
               </td>
             ))}
           </tr>

@@ -29,7 +29,7 @@ export function Board({
     )
   if (!judgement) return <p className="empty">Looking for the known items …</p>
   const { board } = judgement
-  const found = board.filter((b) => b.found.at(-1)).length
+  const found = board.filter((b) => b.atLast).length
   const shown = board.find((b) => b.id === chosen) ?? board.find((b) => b.lostAt.length)
   const absent = review.knownItems.length - board.length
   return (

@@ -4,7 +4,7 @@ import { strategyText } from '@/core/account'
 import { plural, thousands } from '@/core/base'
 import type { LimitValue } from '@/core/query'
 import type { Line, Review } from '@/core/review'
-import { dependsOn, joinText, moveLine, subtractText } from '@/core/strategy'
+import { dependsOn, finalNumber, joinText, moveLine, subtractText } from '@/core/strategy'
 import type { Action } from '@/store/actions'
 import { act, newId } from '@/store/session'
 import type { SourceInfo } from '@/store/source-info'
@@ -110,7 +110,7 @@ export function useSheetActions({ review, info, lines, view, chosen, marked, bus
       })
     }
     const applyLimit = (limit: LimitValue): void => {
-      if (lines.length) add(`#${lines.length}`, { limits: [limit] })
+      if (finalNumber(lines)) add(`#${finalNumber(lines)}`, { limits: [limit] })
     }
     return [
       {

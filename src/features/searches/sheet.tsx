@@ -3,7 +3,7 @@ import { Button } from 'antd'
 import { useCallback, useEffect, useMemo, useState, type MouseEvent } from 'react'
 import { thousands, type Problem } from '@/core/base'
 import type { Line, Review } from '@/core/review'
-import { withNeeded } from '@/core/strategy'
+import { finalNumber, withNeeded } from '@/core/strategy'
 import { LATEST, releaseWords } from '@/standins'
 import { useActions, type Action } from '@/store/actions'
 import type { SourceInfo } from '@/store/source-info'
@@ -253,7 +253,7 @@ export function Sheet({
                 {p.id === 'advice' && remarks > 0 && <i className="warn">{remarks}</i>}
                 {p.id === 'known' && judgement && judgement.board.length > 0 && (
                   <i>
-                    {judgement.board.filter((b) => b.found.at(-1)).length} of {judgement.board.length}
+                    {judgement.board.filter((b) => b.atLast).length} of {judgement.board.length}
                   </i>
                 )}
                 <kbd>{p.key}</kbd>
@@ -296,7 +296,7 @@ export function Sheet({
                 review={review}
                 info={info}
                 lines={lines}
-                apply={(limit) => addLine(source.id, lines, `#${lines.length}`, { limits: [limit] })}
+                apply={(limit) => addLine(source.id, lines, `#${finalNumber(lines)}`, { limits: [limit] })}
               />
             )}
             {pane === 'versions' && <Versions info={info} lines={lines} chosen={chosen} />}

@@ -1,6 +1,7 @@
 import { limitWords } from '../../query'
 import { limitState } from '../../profile'
 import { limitStanding } from '../ledger'
+import { finalLine } from '../keys'
 import type { Remark, Rule } from './check'
 
 const ELEMENT = 'Limits and filters'
@@ -9,7 +10,7 @@ const ELEMENT = 'Limits and filters'
 export const limitMissing: Rule = (c) =>
   c.limits.flatMap((limit): Remark[] => {
     const standing = limitStanding(limit, { lines: c.lines, can: (kind) => limitState(kind, c.profile) })
-    const at = c.lines[c.lines.length - 1]
+    const at = finalLine(c.lines)
     if (!at) return []
     const base = { element: ELEMENT, lineId: at.id, about: limit.kind } as const
     if (standing.state === 'lost')

@@ -1,5 +1,6 @@
 import { listed, plural, thousands } from '../../base'
 import { numbersIn, referredLines, walk } from '../../query'
+import { finalLine } from '../keys'
 import type { Remark, Rule } from './check'
 
 const ELEMENT = 'Spelling, syntax and line numbers'
@@ -93,7 +94,7 @@ export const fieldMissing: Rule = (c) =>
 
 /** A last line that finds more than the source hands out. */
 export const capExceeded: Rule = (c) => {
-  const last = c.lines[c.lines.length - 1]
+  const last = finalLine(c.lines)
   const { exported, shown } = c.profile.caps
   const most = exported ?? shown
   if (!last?.docs || most === undefined || last.docs.length <= most) return []

@@ -1,4 +1,5 @@
 import { referredLines } from '../../query'
+import { finalLine } from '../keys'
 import { conceptsBehind } from '../strands'
 import type { CheckContext, Remark, Rule } from './check'
 
@@ -58,7 +59,7 @@ export const conceptWithoutLine: Rule = (c) =>
 
 /** An optional concept that is asked for in the last line: authors often leave it unsaid. */
 export const optionalAsked: Rule = (c) => {
-  const last = c.lines[c.lines.length - 1]
+  const last = finalLine(c.lines)
   if (!last) return []
   const optional = c.concepts.filter((k) => !k.essential).map((k) => k.id)
   const joins = c.lines.filter(
