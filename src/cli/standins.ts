@@ -4,8 +4,8 @@ import { limitAs } from '../core/profile'
 import type { Loss } from '../core/profile'
 import type { LimitValue } from '../core/query'
 import { runStrategy, searchAsTyped } from '../core/strategy'
-import { LATEST, openStandin, STANDINS, standin, type OpenStandin } from '../standins'
-import { recordsOf, RELEASES, vocabularyOf, type Release, type SourceId } from '../standins/corpus/releases'
+import { LATEST, openStandin, RELEASES, STANDINS, standin, type OpenStandin, type Release } from '../standins'
+import { recordsOf, vocabularyOf, type SourceId } from '../standins/corpus/releases'
 import { UsageError } from './arguments'
 
 export interface Found {

@@ -15,16 +15,16 @@ import { parse, type Expr } from '../core/query'
 import { toDocument, type Rec } from '../core/records'
 import { draftStrategy, lineKeys, runStrategy, type Plan } from '../core/strategy'
 import { Random } from './corpus/random'
-import { draftSource, type OpenStandin } from '.'
+import { draftSource, RELEASES, type OpenStandin } from '.'
 
 const READER = 'M. Osei'
 const QUESTION =
   'How do sound conditions in primary-school classrooms bear on pupils’ listening comprehension and early reading?'
 
-/** Gives commands their time: some minutes apart, on working days from 16 November 2026. */
+/** Gives commands their time: some minutes apart, on working days from 13 April 2026. */
 class Diary {
   readonly entries: Entry[] = []
-  private time = Date.UTC(2026, 10, 16, 8, 12)
+  private time = Date.UTC(2026, 3, 13, 8, 12)
   private readonly random = new Random('demo diary')
   private ids = 0
 
@@ -58,6 +58,11 @@ class Diary {
       8,
       5 + this.random.int(0, 40),
     )
+  }
+
+  /** Nothing was done until this morning. */
+  resume(year: number, month: number, day: number): void {
+    this.time = Date.UTC(year, month - 1, day, 8, 5)
   }
 
   review(): Review {
@@ -159,9 +164,10 @@ const WHY: Record<string, string> = {
 
 /**
  * The demo review, made with the same commands that a person gives and with searches that are really run, so that it
- * is a state that the product can reach. The same review every time.
+ * is a state that the product can reach. The same review every time. It is searched twice: in an earlier release and
+ * again, half a year later, in the present one.
  */
-export function buildDemo(standins: readonly OpenStandin[]): Packed {
+export function buildDemo(earlier: readonly OpenStandin[], standins: readonly OpenStandin[]): Packed {
   const diary = new Diary()
   diary.do('review.create', { id: 'demo', title: 'Sound in primary classrooms' })
   diary.do('question.set', { text: QUESTION })
@@ -171,9 +177,18 @@ export function buildDemo(standins: readonly OpenStandin[]): Packed {
   knownItems(diary, standins)
   const blobs = new Map<string, Uint8Array>()
   const records = new Map<string, Rec[]>()
+  for (const standin of earlier) {
+    diary.nextMorning()
+    draft(diary, standin)
+    searches(diary, standin)
+  }
+  diary.resume(2026, 11, 16)
   for (const standin of standins) {
     diary.nextMorning()
-    const brought = searches(diary, standin)
+    const again = diary.review().sources.find((s) => s.profileId === standin.info.id)!
+    const { release: _before, ...source } = again
+    diary.do('source.set', source)
+    const brought = bring(diary, standin, searches(diary, standin))
     blobs.set(brought.digest, brought.bytes)
     records.set(brought.digest, brought.records)
   }
@@ -235,6 +250,8 @@ function plan(diary: Diary, standins: readonly OpenStandin[]): void {
       name: info.name,
       profileId: info.id,
       why: WHY[info.id] ?? '',
+      release: RELEASES[0],
+      reminder: { every: 'half year', from: '2026-10-13' },
     })
   for (const other of OTHERS) diary.do('source.set', { id: diary.id('source'), ...other })
 }
@@ -329,7 +346,7 @@ function terms(diary: Diary, standins: readonly OpenStandin[]): void {
   })
 }
 
-function searches(diary: Diary, standin: OpenStandin): { digest: string; bytes: Uint8Array; records: Rec[] } {
+function draft(diary: Diary, standin: OpenStandin): void {
   const sourceId = `demo-${standin.info.id}`
   const review = diary.review()
   const asked: Plan = {
@@ -343,7 +360,13 @@ function searches(diary: Diary, standin: OpenStandin): { digest: string; bytes: 
     drafted: true,
     ...l,
   }))
-  diary.do('strategy.draft', { sourceId: sourceId, lines })
+  diary.do('strategy.draft', { sourceId, lines })
+}
+
+/** Runs every line and logs it; gives what the last one found, and its run. */
+function searches(diary: Diary, standin: OpenStandin): { docs: ArrayLike<number>; runId: string } {
+  const sourceId = `demo-${standin.info.id}`
+  const lines = diary.review().strategies[sourceId]!
   const keys = lineKeys(lines)
   let lastRun = ''
   let docs: ArrayLike<number> = []
@@ -359,7 +382,7 @@ function searches(diary: Diary, standin: OpenStandin): { digest: string; bytes: 
       'run.log',
       {
         id: lastRun,
-        sourceId: sourceId,
+        sourceId,
         lineId: line.id,
         key: keys.get(line.id)!,
         number: result.number,
@@ -375,6 +398,15 @@ function searches(diary: Diary, standin: OpenStandin): { digest: string; bytes: 
       2,
     )
   }
+  return { docs, runId: lastRun }
+}
+
+/** Brings the records of the last line in. */
+function bring(
+  diary: Diary,
+  standin: OpenStandin,
+  { docs, runId }: { docs: ArrayLike<number>; runId: string },
+): { digest: string; bytes: Uint8Array; records: Rec[] } {
   const records = Array.from(docs, (d) => standin.records[d]!).sort(
     (a, b) => (b.year ?? 0) - (a.year ?? 0) || (a.id < b.id ? -1 : 1),
   )
@@ -382,8 +414,8 @@ function searches(diary: Diary, standin: OpenStandin): { digest: string; bytes: 
   const digest = digestOf(bytes)
   diary.do('records.import', {
     id: diary.id('import'),
-    sourceId: sourceId,
-    runId: lastRun,
+    sourceId: `demo-${standin.info.id}`,
+    runId,
     digest,
     count: records.length,
     at: diary.now(),

@@ -60,13 +60,7 @@ export const draftSource = (info: StandinInfo): DraftSource => ({
   hasLimit: (kind) => limitState(kind, profileOf(info)) !== 'not available',
 })
 
-/** The release that is searched unless another is asked for. */
-export const LATEST = '2026-09'
-const MONTHS = 'January February March April May June July August September October November December'.split(
-  ' ',
-)
-export const releaseWords = (release: string): string =>
-  `release of ${MONTHS[Number(release.slice(5)) - 1]} ${release.slice(0, 4)}`
+export { LATEST, readStandinKey, RELEASES, releaseWords, standinKey, type Release } from './release'
 
 /** Where the data of a stand-in lie, below the folder of data. */
 export const recordsFile = (info: StandinInfo, release: string): string => `${info.id}.${release}.json.gz`

@@ -5,16 +5,8 @@ import { buildIndex, evaluate } from '../core/engine'
 import { parse } from '../core/query'
 import { runStrategy, searchAsTyped } from '../core/strategy'
 import { drawWorks } from './corpus/corpus'
-import {
-  allWorks,
-  onTopic,
-  recordsOf,
-  RELEASES,
-  SOURCE_IDS,
-  vocabularyOf,
-  type SourceId,
-} from './corpus/releases'
-import { LATEST, openStandin, STANDINS, type OpenStandin } from '.'
+import { allWorks, onTopic, recordsOf, SOURCE_IDS, vocabularyOf, type SourceId } from './corpus/releases'
+import { LATEST, openStandin, RELEASES, STANDINS, type OpenStandin } from '.'
 
 const open = Object.fromEntries(
   STANDINS.map((s) => [

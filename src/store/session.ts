@@ -245,6 +245,14 @@ export async function keepRecords(records: readonly Rec[]): Promise<string> {
   return digest
 }
 
+/** The records that lie under a digest; undefined where this browser does not have them. */
+export async function recordsAt(digest: string): Promise<readonly Rec[] | undefined> {
+  const known = recordsByDigest.get(digest)
+  if (known) return known
+  const bytes = await bytesOf(digest)
+  return bytes && recordsOf(bytes)
+}
+
 /** The open review as the bytes of a package. */
 export async function packOpenReview(): Promise<Uint8Array> {
   await file?.settled()

@@ -1,6 +1,6 @@
 import type { Profile } from '@/core/profile'
 import type { Review, Source, VocabularyFile } from '@/core/review'
-import { profileOf, standin, type StandinInfo } from '@/standins'
+import { LATEST, profileOf, standin, standinKey, type StandinInfo } from '@/standins'
 
 /** What the screens must know of a source beside what the plan says of it. */
 export interface SourceInfo {
@@ -9,6 +9,10 @@ export interface SourceInfo {
   short: string
   /** The invented database behind it, if it is one. */
   standin: StandinInfo | undefined
+  /** What the worker opens to search it: the stand-in in the release that is asked for. */
+  searched: string | undefined
+  /** That release. */
+  release: string | undefined
   /** How it speaks: a stand-in's profile, or one that the user described. */
   profile: Profile | undefined
   /** The vocabulary to be read for it: a file that was brought in, else the stand-in's own. */
@@ -23,6 +27,8 @@ export function sourceInfo(review: Review, source: Source): SourceInfo {
     source,
     short: info?.short ?? source.name,
     standin: info,
+    searched: info && standinKey(info.id, source.release),
+    release: info && (source.release ?? LATEST),
     profile: info ? profileOf(info) : review.profiles.find((p) => p.id === source.profileId),
     vocabulary: file ? { key: fileKey(file), title: file.title, file } : own || undefined,
   }

@@ -1,15 +1,26 @@
 import { useMemo } from 'react'
 import { draftAccount, type FactContext, type Passage } from '@/core/account'
 import { limitState } from '@/core/profile'
-import type { Source } from '@/core/review'
+import type { Review, Source } from '@/core/review'
 import { LATEST, releaseWords } from '@/standins'
 import { useSession } from './session'
 import { sourceInfo } from './source-info'
 
 /** What stands in the place of a release for a database outside: how it was reached and what it covers. */
-const asSearched = ({ platform, coverage }: Source): string =>
-  [...(platform ? [`through ${platform}`] : []), ...(coverage ? [`covering ${coverage}`] : [])].join(', ') ||
-  'by hand'
+const asSearched = (review: Review, source: Source): string => {
+  const run = review.runs.findLast((r) => r.sourceId === source.id)
+  const platform = run?.platform || source.platform
+  const coverage = run?.release || source.coverage
+  return (
+    [...(platform ? [`through ${platform}`] : []), ...(coverage ? [`covering ${coverage}`] : [])].join(
+      ', ',
+    ) || 'by hand'
+  )
+}
+
+/** The release of the latest run of a source; before any, the one that would be searched. */
+const releaseRun = (review: Review, sourceId: string): string =>
+  review.runs.findLast((r) => r.sourceId === sourceId)?.release || LATEST
 
 /** What the facts of the open review are read from. */
 export function useFactContext(): FactContext {
@@ -25,7 +36,9 @@ export function useFactContext(): FactContext {
         if (!info?.profile) return undefined
         const { profile, vocabulary } = info
         return {
-          release: info.standin ? releaseWords(LATEST) : asSearched(info.source),
+          release: info.standin
+            ? releaseWords(releaseRun(review, sourceId))
+            : asSearched(review, info.source),
           hasVocabulary: vocabulary !== undefined,
           limit: (kind) => limitState(kind, profile),
           ...(vocabulary ? { vocabularyTitle: vocabulary.title } : {}),

@@ -5,7 +5,7 @@ import type { VocabularyDesk } from './vocabulary-desk'
 import type { WordDesk } from './word-desk'
 
 export type { BoardRow, Judged, JudgedPlan, Judgement, KeyedRemark } from './judge-desk'
-export type { LimitCosts, LineAnswer, Peek, PeekOrder, Said } from './search-desk'
+export type { Again, LimitCosts, LineAnswer, Peek, PeekOrder, Said } from './search-desk'
 export type {
   Counted,
   Examined,

@@ -2,7 +2,14 @@ import { gunzipSync, strFromU8 } from 'fflate'
 import { recordFinder, Rec, type RecordFinder } from '@/core/records'
 import { spellingPairs, type RunCache, type SpellingPairs } from '@/core/strategy'
 import { readSkos, Thesaurus } from '@/core/vocabulary'
-import { LATEST, openStandin, recordsFile, standin, vocabularyFile, type OpenStandin } from '@/standins'
+import {
+  openStandin,
+  readStandinKey,
+  recordsFile,
+  standin,
+  vocabularyFile,
+  type OpenStandin,
+} from '@/standins'
 
 /** What the desks of the worker share: the stand-ins and vocabularies that were asked for, each opened once. */
 export class OpenSources {
@@ -75,17 +82,18 @@ export class OpenSources {
   }
 }
 
-async function load(id: string): Promise<OpenStandin> {
+async function load(key: string): Promise<OpenStandin> {
+  const { id, release } = readStandinKey(key)
   const info = standin(id)
   if (!info) throw new Error(`There is no stand-in "${id}".`)
   const vocabulary = vocabularyFile(info)
   const [records, turtle] = await Promise.all([
-    fetchBytes(`/data/${recordsFile(info, LATEST)}`),
+    fetchBytes(`/data/${recordsFile(info, release)}`),
     vocabulary ? fetchBytes(`/data/${vocabulary}`) : undefined,
   ])
   const read = turtle && readSkos(strFromU8(turtle))
   if (read && !read.ok) throw new Error(read.problems.map((p) => p.message).join(' '))
-  return openStandin(info, LATEST, JSON.parse(strFromU8(gunzipSync(records))) as Rec[], read?.value)
+  return openStandin(info, release, JSON.parse(strFromU8(gunzipSync(records))) as Rec[], read?.value)
 }
 
 export async function fetchBytes(url: string): Promise<Uint8Array> {

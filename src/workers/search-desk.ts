@@ -3,6 +3,7 @@ import { applyLimits, relevance } from '@/core/engine'
 import { limitAs, printFor, type Loss } from '@/core/profile'
 import { parse, type LimitValue } from '@/core/query'
 import {
+  compareRecords,
   countFacets,
   hasFacets,
   type ChosenFacets,
@@ -41,6 +42,23 @@ export interface LimitCosts {
     /** Record numbers of known items that it alone loses. */
     lost: string[]
   }[]
+}
+
+/** A line of a strategy as it stood once, and the stand-in in the release of that day. */
+export interface AskedOnce {
+  key: string
+  lines: LineLike[]
+  lineId: string
+}
+
+export interface Again {
+  before: number
+  after: number
+  both: number
+  added: Rec[]
+  foundNow: Rec[]
+  withdrawn: Rec[]
+  lostNow: Rec[]
 }
 
 export type PeekOrder = 'newest' | 'title' | 'times cited' | 'relevance'
@@ -188,6 +206,33 @@ export class SearchDesk {
         chosen,
       ),
     }
+  }
+
+  /**
+   * A line as it was asked on two occasions, each in its release: what came and what went. A new record was added to the
+   * database since, or was there and is found only now; a gone one was withdrawn, or is there and found no more.
+   */
+  async again(earlier: AskedOnce, later: AskedOnce): Promise<Again> {
+    const [before, after] = await Promise.all([this.ask(earlier), this.ask(later)])
+    const held = (records: readonly Rec[]): Set<string> => new Set(records.map((r) => r.id))
+    const [old, now] = [held(before.source.records), held(after.source.records)]
+    const { fresh, gone, both } = compareRecords(before.records, after.records)
+    const newest = (list: readonly Rec[]): Rec[] => [...list].sort((a, b) => (b.year ?? 0) - (a.year ?? 0))
+    return {
+      before: before.records.length,
+      after: after.records.length,
+      both,
+      added: newest(fresh.filter((r) => !old.has(r.id))),
+      foundNow: newest(fresh.filter((r) => old.has(r.id))),
+      withdrawn: newest(gone.filter((r) => !now.has(r.id))),
+      lostNow: newest(gone.filter((r) => now.has(r.id))),
+    }
+  }
+
+  private async ask({ key, lines, lineId }: AskedOnce): Promise<{ source: OpenStandin; records: Rec[] }> {
+    const source = await this.source(key)
+    const docs = runStrategy(source, lines, this.sources.cache(key)).find((l) => l.id === lineId)?.docs
+    return { source, records: Array.from(docs ?? [], (doc) => source.records[doc]!) }
   }
 
   /** How many records one expression finds; undefined where it cannot be read. */

@@ -4,6 +4,7 @@ export { writeRis } from './formats/ris-write'
 export { doiIn, doisIn, orcidCheck, readOrcid } from './identifiers'
 export { readReference, type ReferenceParts } from './reference'
 export { readPasted, type Pasted, type PastedForm } from './paste'
+export { compareRecords, type Compared } from './compare'
 export { findRecord, recordFinder, type RecordFinder } from './find'
 export {
   countFacets,

@@ -56,3 +56,4 @@ export {
   type TermYield,
 } from './judging'
 export * from './history'
+export { occasionsOf, type Occasion, type RunLike } from './occasions'

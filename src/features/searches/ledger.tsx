@@ -155,7 +155,7 @@ function useCosts(review: Review, info: SourceInfo, lines: readonly Line[]): Cos
   const base = useMemo(() => joiningLine(lines)?.id, [lines])
   const limits = useMemo(() => review.limits.map((l) => l.limit), [review.limits])
   const { knownItems } = review
-  const id = info.standin?.id
+  const id = info.searched
   useEffect(() => {
     let current = true
     if (!id || !base) return

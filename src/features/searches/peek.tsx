@@ -271,7 +271,7 @@ function usePeek(
   chosen: ChosenFacets,
 ): Found | undefined {
   const [found, setFound] = useState<Found>()
-  const id = info.standin?.id
+  const id = info.searched
   useEffect(() => {
     let current = true
     if (!id) return

@@ -1,8 +1,8 @@
 import type { Problem } from '@/core/base'
 import { lineKeys } from '@/core/strategy'
 import type { Line, Run, Source } from '@/core/review'
-import { LATEST, standin } from '@/standins'
 import { act, actAll, keepRecords, newId, now, useSession } from '@/store/session'
+import { sourceInfo } from '@/store/source-info'
 import { callback, searchDesk } from '@/workers'
 
 /** Which lines to log: those without a current run, all of them, or one with what it needs. */
@@ -25,11 +25,11 @@ export async function runLines(
   which: Which = 'stale',
   progress: (done: number, of: number) => boolean = () => true,
 ): Promise<RunOutcome> {
-  const info = standin(source.profileId)
   const { review } = useSession.getState().folded
+  const { searched, release } = sourceInfo(review, source)
   const whole = review.strategies[source.id] ?? []
   const outcome: RunOutcome = { problems: new Map(), logged: 0, stopped: false }
-  if (!info) return outcome
+  if (!searched || !release) return outcome
   const until = typeof which === 'object' ? whole.findIndex((l) => l.id === which.lineId) + 1 : whole.length
   const lines = whole.slice(0, until)
   const keys = lineKeys(lines)
@@ -39,7 +39,7 @@ export async function runLines(
   const wanted = (id: string): boolean =>
     which === 'all' || (which === 'stale' ? !current.has(id) : id === which.lineId)
   const answers = await searchDesk().run(
-    info.id,
+    searched,
     lines,
     callback((done: number) => progress(done, lines.length)),
   )
@@ -61,7 +61,7 @@ export async function runLines(
       hits: answer.hits,
       at: now(),
       by: useSession.getState().reader,
-      release: LATEST,
+      release,
       how: 'stand-in',
     })
   }
@@ -72,10 +72,10 @@ export async function runLines(
 
 /** Brings the records of a line into the review, in place of what that source brought before; gives how many came of how many. */
 export async function bringRecords(source: Source, line: Line): Promise<{ count: number; hits: number }> {
-  const info = standin(source.profileId)
-  if (!info) return { count: 0, hits: 0 }
   const { review } = useSession.getState().folded
-  const { records, hits } = await searchDesk().records(info.id, review.strategies[source.id] ?? [], line.id)
+  const { searched } = sourceInfo(review, source)
+  if (!searched) return { count: 0, hits: 0 }
+  const { records, hits } = await searchDesk().records(searched, review.strategies[source.id] ?? [], line.id)
   const digest = await keepRecords(records)
   const run = review.runs.findLast((r) => r.lineId === line.id)
   const known = review.imports.find((i) => i.sourceId === source.id)

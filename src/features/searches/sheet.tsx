@@ -1,17 +1,19 @@
 'use client'
-import { Button } from 'antd'
+import { Button, Select } from 'antd'
 import { useCallback, useEffect, useMemo, useState, type MouseEvent } from 'react'
 import { thousands, type Problem } from '@/core/base'
 import type { Line, Review } from '@/core/review'
 import { finalNumber, withNeeded } from '@/core/strategy'
-import { LATEST, releaseWords } from '@/standins'
+import { LATEST, RELEASES, releaseWords } from '@/standins'
 import { useActions, type Action } from '@/store/actions'
+import { act } from '@/store/session'
 import type { SourceInfo } from '@/store/source-info'
 import { useStaged } from '@/store/use-staged'
 import { useSplit } from '@/ui/split'
 import { PlanLines } from '../shared/plan-lines'
 import { addLine } from './add-line'
 import { Advice, openRemarks } from './advice'
+import { Again } from './again'
 import { Board } from './board'
 import { ByHand, Described } from './by-hand'
 import { CarryDialog } from './carry-dialog'
@@ -39,6 +41,7 @@ const PANES = [
   { id: 'known', key: '6', label: 'Known items' },
   { id: 'yield', key: '7', label: 'Yield' },
   { id: 'peek', key: '8', label: 'Peek' },
+  { id: 'again', key: '9', label: 'Again' },
 ] as const
 type Pane = (typeof PANES)[number]['id']
 const NO_PROBLEMS: readonly Problem[] = []
@@ -121,7 +124,26 @@ export function Sheet({
       <div className="sheet-title" data-anchor={`source:${source.id}`}>
         <h1>{source.name}</h1>
         <span className="sub">
-          {info.standin ? `${releaseWords(LATEST)} · ${info.standin.character}` : 'searched by hand'}
+          {info.release ? (
+            <>
+              <Select
+                size="small"
+                variant="borderless"
+                popupMatchSelectWidth={false}
+                className="release"
+                aria-label="Release that is searched"
+                value={info.release}
+                options={RELEASES.map((value) => ({ value: value as string, label: releaseWords(value) }))}
+                onChange={(release) => {
+                  const { release: _before, ...rest } = source
+                  void act('source.set', release === LATEST ? rest : { ...rest, release })
+                }}
+              />{' '}
+              · {info.standin?.character}
+            </>
+          ) : (
+            'searched by hand'
+          )}
         </span>
         <span style={{ marginLeft: 'auto', display: 'flex', gap: 8 }}>
           <Button
@@ -314,6 +336,9 @@ export function Sheet({
                 line={chosen}
                 number={lines.indexOf(chosen) + 1}
               />
+            )}
+            {pane === 'again' && (
+              <Again review={review} info={info} lines={lines} runAgain={action('run-all').run} />
             )}
             {pane === 'yield' && <Yields review={review} lines={lines} judgement={judgement} />}
           </div>

@@ -15,7 +15,7 @@ export function useJudgement(
 ): Judgement | undefined {
   const works = useSession((s) => s.works)
   const [found, setFound] = useState<{ lines: unknown; judgement: Judgement }>()
-  const id = info.standin?.id
+  const id = info.searched
   const { concepts, terms, limits, knownItems, rulings } = review
   const ruled = useMemo((): Pick<Judged, 'in' | 'out'> => {
     const of = (verdict: 'in' | 'out'): string[] =>

@@ -13,6 +13,7 @@ import {
   type HeadingHistory,
 } from './catalogue'
 import { drawWorks, type Work } from './corpus'
+import { RELEASES, type Release } from '../release'
 import { Random } from './random'
 
 export const SEED = 'luvren corpus 1'
@@ -22,9 +23,6 @@ const LAST = { year: 2026, month: 9 }
 export const SOURCE_IDS = ['fernhollow', 'girder', 'mindmere', 'wideband', 'quayside'] as const
 export type SourceId = (typeof SOURCE_IDS)[number]
 
-/** The two releases that ship; the newer one is searched unless the older is asked for. */
-export const RELEASES = ['2026-03', '2026-09'] as const
-export type Release = (typeof RELEASES)[number]
 /** Records wait this long for their headings. */
 const UNINDEXED_FROM: Record<Release, string> = { '2026-03': '2026-01', '2026-09': '2026-07' }
 

@@ -1,0 +1,327 @@
+'use client'
+import { Button, DatePicker, Select } from 'antd'
+import dayjs from 'dayjs'
+import { useEffect, useMemo, useState } from 'react'
+import { dateWords } from '@/core/account'
+import { plural, thousands } from '@/core/base'
+import { whereFrom, whoAndWhen, type Rec } from '@/core/records'
+import {
+  nextReminder,
+  reminderCalendar,
+  RHYTHMS,
+  strategyVersions,
+  type Line,
+  type Review,
+  type Run,
+} from '@/core/review'
+import { finalLine, occasionsOf, type Occasion } from '@/core/strategy'
+import { LATEST, releaseWords, standinKey } from '@/standins'
+import { act, now, useSession } from '@/store/session'
+import type { SourceInfo } from '@/store/source-info'
+import { fileName, saveFile } from '@/ui/save-file'
+import { searchDesk, type Again as Found } from '@/workers'
+import { exportsOf, useExportsCompared } from './exports-compared'
+
+/** What came and what went since the strategy was run before; when to run it again. */
+export function Again({
+  review,
+  info,
+  lines,
+  runAgain,
+}: {
+  review: Review
+  info: SourceInfo
+  lines: readonly Line[]
+  runAgain: () => void
+}) {
+  return (
+    <section className="again" aria-label="Run again">
+      <div>
+        {info.standin ? (
+          <Occasions review={review} info={info} lines={lines} runAgain={runAgain} />
+        ) : (
+          <Exports info={info} />
+        )}
+      </div>
+      <Reminder review={review} info={info} />
+    </section>
+  )
+}
+
+const occasionWords = ({ run }: Occasion<Line, Run>): string =>
+  `${dateWords(run.at)} · ${run.release} · ${thousands(run.hits)} hits`
+
+function Occasions({
+  review,
+  info,
+  lines,
+  runAgain,
+}: {
+  review: Review
+  info: SourceInfo
+  lines: readonly Line[]
+  runAgain: () => void
+}) {
+  const { source } = info
+  const entries = useSession((s) => s.entries)
+  const last = finalLine(lines)
+  const occasions = useMemo(() => {
+    if (!last) return []
+    const versions = strategyVersions(entries, source.id, lines)
+    return occasionsOf(review.runs, last.id, versions).filter((o) => o.lines)
+  }, [entries, source.id, lines, review.runs, last])
+  const [chosen, setChosen] = useState<string>()
+  const after = occasions[occasions.length - 1]
+  const older = occasions.slice(0, -1)
+  const before = older.find((o) => o.run.id === chosen) ?? older[older.length - 1]
+  const found = useAgain(info, before, after)
+  const newer = info.release !== LATEST
+  return (
+    <>
+      <h2>Since it was run before</h2>
+      {newer && (
+        <p className="note">
+          <b>There is a newer release.</b> {info.short} is searched as it was, in the{' '}
+          {releaseWords(info.release!)}.{' '}
+          <Button
+            size="small"
+            onClick={() => {
+              const { release: _older, ...rest } = source
+              void act('source.set', rest).then(runAgain)
+            }}
+          >
+            Run all again in the {releaseWords(LATEST)}
+          </Button>
+        </p>
+      )}
+      {!after || !before ? (
+        <p className="empty">
+          {after
+            ? `The last line was run on ${occasionWords(after)}. When it is run again, in a newer release or with other words, what came and what went will stand here.`
+            : 'The last line has not been run yet.'}
+        </p>
+      ) : (
+        <>
+          <p className="sub" style={{ display: 'flex', gap: 8, alignItems: 'baseline', flexWrap: 'wrap' }}>
+            <Select
+              size="small"
+              variant="borderless"
+              popupMatchSelectWidth={false}
+              aria-label="The earlier time"
+              value={before.run.id}
+              options={older.map((o) => ({ value: o.run.id, label: occasionWords(o) }))}
+              onChange={setChosen}
+            />
+            <span>then {occasionWords(after)}</span>
+            {before.run.key !== after.run.key && <span>(the lines changed between: see Versions)</span>}
+          </p>
+          {found ? (
+            <Difference
+              gone={found.withdrawn.length + found.lostNow.length}
+              both={found.both}
+              fresh={found.added.length + found.foundNow.length}
+              parts={[
+                { title: 'New: added to the database since', records: found.added },
+                { title: 'New: there before, found only now', records: found.foundNow },
+                { title: 'Gone: withdrawn from the database', records: found.withdrawn },
+                { title: 'Gone: still there, found no more', records: found.lostNow },
+              ]}
+            />
+          ) : (
+            <p className="empty">Opening both releases …</p>
+          )}
+        </>
+      )}
+    </>
+  )
+}
+
+function useAgain(
+  info: SourceInfo,
+  before: Occasion<Line, Run> | undefined,
+  after: Occasion<Line, Run> | undefined,
+): Found | undefined {
+  const [found, setFound] = useState<{ of: string; found: Found }>()
+  const id = info.standin?.id
+  const of = `${before?.run.id} ${after?.run.id}`
+  useEffect(() => {
+    let current = true
+    if (!id || !before?.lines || !after?.lines) return
+    const asked = ({ run, lines }: Occasion<Line, Run>) => ({
+      key: standinKey(id, run.release),
+      lines: [...(lines ?? [])],
+      lineId: run.lineId,
+    })
+    void searchDesk()
+      .again(asked(before), asked(after))
+      .then((answer) => current && setFound({ of, found: answer }))
+    return () => {
+      current = false
+    }
+  }, [id, before, after, of])
+  return found?.of === of ? found.found : undefined
+}
+
+/** For a database outside: the export files that were brought in at two times. */
+function Exports({ info }: { info: SourceInfo }) {
+  const entries = useSession((s) => s.entries)
+  const files = useMemo(() => exportsOf(entries, info.source.id), [entries, info.source.id])
+  const found = useExportsCompared(files)
+  const [before, after] = files.slice(-2)
+  return (
+    <>
+      <h2>Since it was exported before</h2>
+      {!before || !after ? (
+        <p className="empty">
+          When the strategy is run there again and its export is brought in a second time, the two files are
+          held against each other here: what came, what went.
+        </p>
+      ) : (
+        <>
+          <p className="sub">
+            {dateWords(before.at)}: {plural(before.count, 'record')}, then {dateWords(after.at)}:{' '}
+            {plural(after.count, 'record')}
+          </p>
+          {found ? (
+            <Difference
+              gone={found.gone.length}
+              both={found.both}
+              fresh={found.fresh.length}
+              parts={[
+                { title: 'New in the later file', records: found.fresh },
+                { title: 'Gone from it', records: found.gone },
+              ]}
+            />
+          ) : (
+            <p className="empty">Comparing …</p>
+          )}
+        </>
+      )}
+    </>
+  )
+}
+
+const SHOWN = 60
+
+/** The difference as a bar to be looked at, and as lists to be read. */
+function Difference({
+  gone,
+  both,
+  fresh,
+  parts,
+}: {
+  gone: number
+  both: number
+  fresh: number
+  parts: { title: string; records: readonly Rec[] }[]
+}) {
+  const all = Math.max(1, gone + both + fresh)
+  const width = (n: number): string => `${n ? Math.max(3, (n / all) * 100) : 0}%`
+  return (
+    <>
+      <div className="difference" role="img" aria-label={`${fresh} new, ${gone} gone, ${both} in both`}>
+        {gone > 0 && <span className="gone" style={{ width: width(gone) }} />}
+        <span className="both" style={{ width: width(both) }} />
+        <span className="fresh" style={{ width: width(fresh) }} />
+      </div>
+      <p className="sub">
+        <b>{thousands(gone)}</b> gone · <b>{thousands(both)}</b> in both · <b>{thousands(fresh)}</b> new
+      </p>
+      {parts
+        .filter((p) => p.records.length)
+        .map((p) => (
+          <div key={p.title}>
+            <h3 className="offer-head">
+              {p.title} <span className="number">{thousands(p.records.length)}</span>
+            </h3>
+            {p.records.slice(0, SHOWN).map((r) => (
+              <article key={r.id} className="peek-record">
+                <p className="serif">{r.title}</p>
+                <p className="sub">
+                  {whoAndWhen(r)} · {whereFrom(r)}
+                </p>
+              </article>
+            ))}
+            {p.records.length > SHOWN && (
+              <p className="sub">and {thousands(p.records.length - SHOWN)} more: the newest are shown.</p>
+            )}
+          </div>
+        ))}
+    </>
+  )
+}
+
+function Reminder({ review, info }: { review: Review; info: SourceInfo }) {
+  const { source } = info
+  const { reminder } = source
+  const today = now().slice(0, 10)
+  const set = (to: NonNullable<typeof reminder>): void => void act('source.set', { ...source, reminder: to })
+  const save = (): void => {
+    const events = review.sources.flatMap((s) =>
+      s.reminder
+        ? [
+            {
+              uid: `${review.id}-${s.id}@luvren`,
+              summary: `Run the search in ${s.name} again`,
+              description: `${review.title || 'Review'}: open Luvren, Searches, ${s.name}; run all lines again and look at what is new.`,
+              reminder: s.reminder,
+            },
+          ]
+        : [],
+    )
+    saveFile(fileName(`${review.title} reminders`, 'ics'), reminderCalendar(events, now()), 'text/calendar')
+  }
+  const others = review.sources.filter((s) => s.reminder && s.id !== source.id).length
+  return (
+    <div>
+      <h2>When to run it again</h2>
+      <div className="reminder">
+        <label>
+          <span className="sub">every</span>
+          <Select
+            size="small"
+            aria-label="How often to run it again"
+            placeholder="never"
+            value={reminder?.every ?? null}
+            options={RHYTHMS.map((value) => ({ value, label: value }))}
+            onChange={(every) =>
+              set({ every, from: reminder?.from ?? dayjs().add(1, 'month').format('YYYY-MM-DD') })
+            }
+          />
+        </label>
+        <label>
+          <span className="sub">from</span>
+          <DatePicker
+            size="small"
+            allowClear={false}
+            format="D MMM YYYY"
+            aria-label="The first day to run it again"
+            value={reminder ? dayjs(reminder.from) : null}
+            onChange={(day) =>
+              day && set({ every: reminder?.every ?? 'half year', from: day.format('YYYY-MM-DD') })
+            }
+          />
+        </label>
+      </div>
+      {reminder && (
+        <>
+          <p className="sub">Next on {dateWords(nextReminder(reminder, today))}.</p>
+          <p style={{ display: 'grid', justifyItems: 'start', gap: 4, marginTop: 6 }}>
+            <Button size="small" onClick={save}>
+              Save {others ? `the ${others + 1} reminders` : 'the reminder'} for a calendar
+            </Button>
+            <button
+              className="plain link sub"
+              onClick={() => {
+                const { reminder: _none, ...rest } = source
+                void act('source.set', rest)
+              }}
+            >
+              remind no more
+            </button>
+          </p>
+        </>
+      )}
+    </div>
+  )
+}
