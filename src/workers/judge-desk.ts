@@ -1,22 +1,30 @@
 import { foldLabel, tokens } from '@/core/base'
-import { EMPTY, evaluate, intersect, uniteAll, type DocSet } from '@/core/engine'
+import { buildIndex, EMPTY, evaluate, intersect, uniteAll, type DocSet } from '@/core/engine'
+import { printFor, type Profile } from '@/core/profile'
 import { inFields, maskTest, parse, type Expr, type LimitValue } from '@/core/query'
 import {
+  adviseSteps,
   checkStrategy,
+  finalNumber,
   knownItemBoard,
   notLosses,
   remarkKey,
+  runLines,
   runStrategy,
   termExpression,
   termYields,
+  type Advised,
   type LineLike,
+  type LineResult,
   type NotLoss,
+  type Offered,
   type PlanTerm,
   type Remark,
   type TermYield,
 } from '@/core/strategy'
 import type { OpenStandin } from '@/standins'
 import type { OpenSources } from './open-sources'
+import { Pace, type GoOn } from './pace'
 
 export interface PlannedLine extends LineLike {
   conceptId?: string | undefined
@@ -64,15 +72,24 @@ export interface Judgement {
 export class JudgeDesk {
   constructor(private readonly sources: OpenSources) {}
 
+  /** Undefined where `goOn` stopped it; it is told how many lines and terms are done of how many. */
   async judge(
     sourceId: string,
     planSource: string,
     lines: PlannedLine[],
     plan: JudgedPlan,
     judged: Judged,
-  ): Promise<Judgement> {
+    goOn?: GoOn,
+  ): Promise<Judgement | undefined> {
     const source = await this.sources.source(sourceId)
-    const results = runStrategy(source, lines, this.sources.cache(sourceId))
+    const pace = new Pace(goOn)
+    const planned = inUse(plan, planSource)
+    const of = lines.length + planned.length
+    const results: LineResult[] = []
+    for (const result of runLines(source, lines, this.sources.cache(sourceId))) {
+      results.push(result)
+      if (!(await pace.at(results.length, of))) return undefined
+    }
     const docOf = new Map(source.records.map((r, doc) => [r.id, doc]))
     const docs = (ids: readonly string[]): Set<number> => new Set(ids.flatMap((id) => docOf.get(id) ?? []))
     const items = judged.known.flatMap(({ id, recordId }) => {
@@ -88,14 +105,23 @@ export class JudgeDesk {
       number: i + 1,
       tree: parse(l.text).tree,
       docs: results[i]!.docs,
+      hits: results[i]!.docs?.length,
       losses: results[i]!.losses,
     }))
+    const found: FoundTerm[] = []
+    for (const t of planned) {
+      const e = expressionOf(t)
+      if (e) found.push({ id: t.id, conceptId: t.conceptId, docs: find(e) })
+      if (!(await pace.at(lines.length + found.length, of))) return undefined
+    }
+    const yields = yieldsOf(source, plan, found, ruled)
     const remarks = lines.length
       ? checkStrategy({
           ...plan,
           sourceId: planSource,
           profile: source.profile,
           lines: checked,
+          searched: true,
           index: source.index,
           thesaurus: source.thesaurus,
           pairs: await this.sources.spellings(),
@@ -113,10 +139,91 @@ export class JudgeDesk {
         lostAt: row.lostAt,
         ...(row.lostAt.length ? offered(source, plan, row.doc, planSource) : { headings: [], words: [] }),
       })),
-      yields: yieldsOf(source, plan, planSource, ruled, find),
+      yields,
       nots: notLosses(checked, find, wanted),
     }
   }
+
+  /**
+   * Remarks on a strategy whose records lie outside: what can be said from the plan, the lines, the vocabulary if there
+   * is one, and the hits that were logged.
+   */
+  async remarks(
+    profile: Profile,
+    vocabulary: string | undefined,
+    planSource: string,
+    lines: (PlannedLine & { hits?: number | undefined })[],
+    plan: JudgedPlan,
+  ): Promise<KeyedRemark[]> {
+    if (!lines.length) return []
+    const trees = lines.map((l) => parse(l.text).tree)
+    const remarks = checkStrategy({
+      ...plan,
+      sourceId: planSource,
+      profile,
+      lines: lines.map((l, i) => ({
+        ...l,
+        number: i + 1,
+        tree: trees[i],
+        docs: undefined,
+        hits: l.hits,
+        losses: trees[i] ? printFor(trees[i], profile).losses : [],
+      })),
+      searched: false,
+      index: buildIndex([]),
+      thesaurus: vocabulary === undefined ? undefined : await this.sources.thesaurus(vocabulary),
+      pairs: await this.sources.spellings(),
+      wanted: new Set(),
+      find: () => EMPTY,
+    })
+    return remarks.map((r) => ({ ...r, key: remarkKey(r) }))
+  }
+
+  /**
+   * What could be done with too many or too few, each step with the count it would give. Undefined where `goOn` stopped
+   * it. `offers` are what was harvested from good records.
+   */
+  async advise(
+    sourceId: string,
+    planSource: string,
+    lines: PlannedLine[],
+    plan: JudgedPlan,
+    judged: Judged,
+    offers: Offered[],
+    goOn?: GoOn,
+  ): Promise<Advised | undefined> {
+    const source = await this.sources.source(sourceId)
+    const pace = new Pace(goOn)
+    const wanted = new Set([...judged.known.map((k) => k.recordId), ...judged.in])
+    const docs = new Set(source.records.flatMap((r, doc) => (wanted.has(r.id) ? [doc] : [])))
+    const known = this.sources.cache(sourceId)
+    const find = (asked: readonly LineLike[]): DocSet | undefined =>
+      // What candidates find is not remembered: the memory is for what stands in the sheet.
+      runStrategy(source, asked, new Map(known))[finalNumber(asked) - 1]?.docs
+    const steps = adviseSteps(
+      {
+        concepts: plan.concepts,
+        lines,
+        profile: source.profile,
+        limits: plan.limits,
+        terms: inUse(plan, planSource),
+        offers,
+      },
+      find,
+      docs,
+    )
+    for (;;) {
+      const next = steps.next()
+      if (next.done) return next.value
+      if (!(await pace.at(next.value.done, next.value.of))) return undefined
+    }
+  }
+}
+
+interface FoundTerm {
+  id: string
+  conceptId: string
+  docs: DocSet
 }
 
 const inUse = (plan: JudgedPlan, planSource: string) =>
@@ -166,14 +273,9 @@ function* tokensOf(e: Expr): Generator<string> {
 function yieldsOf(
   source: OpenStandin,
   plan: JudgedPlan,
-  planSource: string,
+  terms: readonly FoundTerm[],
   ruled: { in: ReadonlySet<number>; out: ReadonlySet<number> },
-  find: (e: Expr) => DocSet,
 ): TermYield[] {
-  const terms = inUse(plan, planSource).flatMap((t) => {
-    const e = expressionOf(t)
-    return e ? [{ id: t.id, conceptId: t.conceptId, docs: find(e) }] : []
-  })
   const blocks = new Map<string, DocSet>()
   for (const c of plan.concepts)
     blocks.set(

@@ -14,6 +14,7 @@ import {
 import { runLines, runStrategy, searchAsTyped, writtenOut, type LineLike } from '@/core/strategy'
 import type { OpenStandin } from '@/standins'
 import type { OpenSources } from './open-sources'
+import { Pace, type GoOn } from './pace'
 
 export interface LineAnswer {
   id: string
@@ -88,19 +89,13 @@ export class SearchDesk {
    * Runs all lines of a strategy, in order; what asks the same as before comes from memory. `goOn` is told how far it is
    * every so often, and stops the run by answering no: then there are answers for the lines done so far only.
    */
-  async run(
-    sourceId: string,
-    lines: LineLike[],
-    goOn?: (done: number) => boolean | Promise<boolean>,
-  ): Promise<LineAnswer[]> {
+  async run(sourceId: string, lines: LineLike[], goOn?: GoOn): Promise<LineAnswer[]> {
     const source = await this.source(sourceId)
     const answers: LineAnswer[] = []
-    let asked = performance.now()
+    const pace = new Pace(goOn)
     for (const { docs, ...rest } of runLines(source, lines, this.sources.cache(sourceId))) {
       answers.push({ ...rest, hits: docs?.length })
-      if (!goOn || performance.now() - asked < 60) continue
-      if (!(await goOn(answers.length))) break
-      asked = performance.now()
+      if (!(await pace.at(answers.length, lines.length))) break
     }
     return answers
   }

@@ -2,7 +2,10 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { compareRecords, emptyRecord, type Rec } from '.'
 
-const rec = (id: string, title: string, more: Partial<Rec> = {}): Rec => ({ ...emptyRecord(id, title), ...more })
+const rec = (id: string, title: string, more: Partial<Rec> = {}): Rec => ({
+  ...emptyRecord(id, title),
+  ...more,
+})
 
 describe('the same source at two times', () => {
   it('has a record still where its number, its DOI, or its title with the year is the same', () => {
@@ -30,7 +33,9 @@ describe('the same source at two times', () => {
   })
 
   it('turns new into gone when the times are exchanged, and finds no difference to itself', () => {
-    const anyRecs = fc.uniqueArray(fc.integer({ min: 1, max: 30 })).map((ids) => ids.map((i) => rec(`${i}`, `Title ${i}`)))
+    const anyRecs = fc
+      .uniqueArray(fc.integer({ min: 1, max: 30 }))
+      .map((ids) => ids.map((i) => rec(`${i}`, `Title ${i}`)))
     fc.assert(
       fc.property(anyRecs, anyRecs, (a, b) => {
         const there = compareRecords(a, b)

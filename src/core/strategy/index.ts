@@ -56,4 +56,5 @@ export {
   type TermYield,
 } from './judging'
 export * from './history'
+export * from './advisor'
 export { occasionsOf, type Occasion, type RunLike } from './occasions'

@@ -33,7 +33,6 @@ export function Advice({
   const { source } = info
   const open = openRemarks(review, source.id, judgement)
   const left = review.leftRemarks.filter((l) => l.sourceId === source.id)
-  if (!judgement) return <p className="empty">Reading the strategy …</p>
   return (
     <section className="advice" aria-label="Advice">
       {!open.length && <p className="empty">No remark is open.</p>}

@@ -17,7 +17,7 @@ export function Board({
   review: Review
   info: SourceInfo
   lines: readonly Line[]
-  judgement: Judgement | undefined
+  judgement: Judgement
 }) {
   const [chosen, setChosen] = useState<string>()
   if (!review.knownItems.length)
@@ -27,7 +27,6 @@ export function Board({
         must find.
       </p>
     )
-  if (!judgement) return <p className="empty">Looking for the known items …</p>
   const { board } = judgement
   const found = board.filter((b) => b.atLast).length
   const shown = board.find((b) => b.id === chosen) ?? board.find((b) => b.lostAt.length)

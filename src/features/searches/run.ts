@@ -38,11 +38,7 @@ export async function runLines(
   )
   const wanted = (id: string): boolean =>
     which === 'all' || (which === 'stale' ? !current.has(id) : id === which.lineId)
-  const answers = await searchDesk().run(
-    searched,
-    lines,
-    callback((done: number) => progress(done, lines.length)),
-  )
+  const answers = await searchDesk().run(searched, lines, callback(progress))
   const runs: Run[] = []
   outcome.stopped = answers.length < lines.length
   for (const answer of answers) {

@@ -10,6 +10,7 @@ import { act } from '@/store/session'
 import type { SourceInfo } from '@/store/source-info'
 import { useStaged } from '@/store/use-staged'
 import { useSplit } from '@/ui/split'
+import { Working } from '@/ui/working'
 import { PlanLines } from '../shared/plan-lines'
 import { addLine } from './add-line'
 import { Advice, openRemarks } from './advice'
@@ -27,6 +28,7 @@ import { Peek } from './peek'
 import { RedraftDialog } from './redraft-dialog'
 import { useSheetActions, type Busy } from './sheet-actions'
 import { sheetView } from './sheet-lines'
+import { Steps } from './steps'
 import { Translation } from './translation'
 import { useJudgement } from './use-judgement'
 import { Versions } from './versions'
@@ -36,14 +38,16 @@ const PANES = [
   { id: 'translation', key: '1', label: 'Translation' },
   { id: 'limits', key: '2', label: 'Limits' },
   { id: 'versions', key: '3', label: 'Versions' },
-  { id: 'plan', key: '4', label: 'Plan and lines' },
+  { id: 'plan', key: '4', label: 'Plan' },
   { id: 'advice', key: '5', label: 'Advice' },
   { id: 'known', key: '6', label: 'Known items' },
   { id: 'yield', key: '7', label: 'Yield' },
   { id: 'peek', key: '8', label: 'Peek' },
-  { id: 'again', key: '9', label: 'Again' },
+  { id: 'steps', key: '9', label: 'Steps' },
+  { id: 'again', key: '0', label: 'Again' },
 ] as const
 type Pane = (typeof PANES)[number]['id']
+const JUDGING: ReadonlySet<Pane> = new Set<Pane>(['advice', 'known', 'yield'])
 const NO_PROBLEMS: readonly Problem[] = []
 
 /** The sheet of one source: its lines, what can be done with them, and below what belongs to the chosen line. */
@@ -71,7 +75,7 @@ export function Sheet({
   const view = useMemo(() => sheetView(review, info), [review, info])
   const stale = lines.filter((l) => !view.runs.has(l.id)).length
   const chosen = lines.find((l) => l.id === chosenId) ?? lines[lines.length - 1]
-  const judgement = useJudgement(review, info, lines)
+  const { judgement, work } = useJudgement(review, info, lines)
   const set = useMemo(
     () => ({
       choose: setChosenId,
@@ -323,10 +327,19 @@ export function Sheet({
             )}
             {pane === 'versions' && <Versions info={info} lines={lines} chosen={chosen} />}
             {pane === 'plan' && <PlanLines review={review} sources={infos} />}
-            {pane === 'advice' && (
+            {pane === 'advice' && judgement && (
               <Advice review={review} info={info} lines={lines} judgement={judgement} choose={setChosenId} />
             )}
-            {pane === 'known' && <Board review={review} info={info} lines={lines} judgement={judgement} />}
+            {JUDGING.has(pane) && !judgement && <Working words="Reading the strategy" work={work} />}
+            {(pane === 'known' || pane === 'yield') && !info.standin && (
+              <p className="empty">
+                Its records lie outside: which terms bring what, and which lines miss a known item, can only
+                be seen where they are searched.
+              </p>
+            )}
+            {pane === 'known' && judgement && info.standin && (
+              <Board review={review} info={info} lines={lines} judgement={judgement} />
+            )}
             {pane === 'peek' && chosen && (
               <Peek
                 key={chosen.id}
@@ -340,7 +353,10 @@ export function Sheet({
             {pane === 'again' && (
               <Again review={review} info={info} lines={lines} runAgain={action('run-all').run} />
             )}
-            {pane === 'yield' && <Yields review={review} lines={lines} judgement={judgement} />}
+            {pane === 'yield' && judgement && info.standin && (
+              <Yields review={review} lines={lines} judgement={judgement} />
+            )}
+            {pane === 'steps' && <Steps review={review} info={info} lines={lines} />}
           </div>
         </>
       )}

@@ -13,9 +13,8 @@ export function Yields({
 }: {
   review: Review
   lines: readonly Line[]
-  judgement: Judgement | undefined
+  judgement: Judgement
 }) {
-  if (!judgement) return <p className="empty">Counting what each term brings …</p>
   const rows = judgement.yields.flatMap((y) => {
     const term = review.terms.find((t) => t.id === y.id)
     const concept = review.concepts.find((c) => c.id === y.conceptId)

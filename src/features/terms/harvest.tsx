@@ -8,7 +8,7 @@ import type { SourceInfo } from '@/store/source-info'
 import { LetterList } from '@/ui/letter-list'
 import { wordDesk, type HarvestOffer } from '@/workers'
 import { askedOf } from '../shared/known-item'
-import { conceptTerms } from './plan-text'
+import { conceptTerms } from '../shared/plan-text'
 import { putTerms } from '../shared/term-commands'
 
 type From = 'known items' | 'works kept'

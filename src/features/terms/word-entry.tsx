@@ -6,7 +6,7 @@ import type { Concept, Review, Term } from '@/core/review'
 import type { SourceInfo } from '@/store/source-info'
 import { Strand } from '@/ui/strand'
 import { wordDesk, type WordReport as Report } from '@/workers'
-import { restOfPlan } from './plan-text'
+import { restOfPlan } from '../shared/plan-text'
 import { putTerms, sameTerm } from '../shared/term-commands'
 import { WordReport } from './word-report'
 

@@ -23,6 +23,8 @@ export interface CheckedLine extends LineLike {
   conceptId?: string | undefined
   tree: Expr | undefined
   docs: DocSet | undefined
+  /** How many it finds: of `docs`, or as they were logged where the records lie outside. */
+  hits: number | undefined
   losses: readonly Loss[]
 }
 
@@ -34,6 +36,8 @@ export interface CheckContext {
   sourceId: string
   profile: Profile
   lines: readonly CheckedLine[]
+  /** Are its records here? Where they are not, `index` is empty, and what needs records is not remarked on. */
+  searched: boolean
   index: Index
   thesaurus: Thesaurus | undefined
   pairs: SpellingPairs

@@ -78,8 +78,10 @@ function remarks({
       number: i + 1,
       tree: parse(l.text).tree,
       docs: results[i]!.docs,
+      hits: results[i]!.docs?.length,
       losses: results[i]!.losses,
     })),
+    searched: true,
     index,
     thesaurus: has ? thesaurus : undefined,
     pairs: spellingPairs({ behavior: 'behaviour' }, { behaviour: 'behavior' }),
@@ -196,6 +198,12 @@ const CASES: [code: string, trips: Given, quiet: Given][] = [
     { lines: [{ text: 'noise', limits: [{ kind: 'years', from: 1990, to: 2026 }] }], limits: [years] },
     { lines: [{ text: 'noise', limits: [years] }], limits: [years] },
   ],
+  [
+    'small-operator',
+    { lines: [{ text: 'noise AND "and" AND reading' }], profile: PROFILES.quayside! },
+    { lines: [{ text: 'noise AND "and" AND reading' }] },
+  ],
+  ['side-by-side', { lines: [{ text: 'noise reading' }] }, { lines: [{ text: 'noise AND reading' }] }],
 ]
 
 describe('what a librarian would remark (PRESS 2015, six elements)', () => {
@@ -224,6 +232,54 @@ describe('what a librarian would remark (PRESS 2015, six elements)', () => {
       expect(parse(found.fix.text).problems.filter((p) => p.severity === 'error')).toEqual([])
       expect(remarks({ ...trips, lines }).map(remarkKey)).not.toContain(remarkKey(found))
     }
+  })
+
+  it('joins with the operator that was meant, where a small one was searched as a word', () => {
+    const fix = (text: string) =>
+      remarks({ lines: [{ text }], profile: PROFILES.quayside! }).find((r) => r.code === 'small-operator')!
+        .fix?.text
+    expect(fix('noise AND "or" AND sound')).toBe('noise OR sound')
+    expect(fix('noise AND "not" AND sound')).toBe('noise NOT sound')
+    // Two of them in one row may be meant in more than one way.
+    expect(fix('noise AND "or" AND sound AND "and" AND rooms')).toBeUndefined()
+  })
+
+  it('says of a strategy whose records lie outside only what needs no records', () => {
+    const line = (number: number, text: string, hits: number | undefined) => ({
+      id: `l${number}`,
+      number,
+      text,
+      limits: [],
+      conceptId: 'b',
+      tree: parse(text).tree,
+      docs: undefined,
+      hits,
+      losses: [],
+    })
+    const found = checkStrategy({
+      concepts: CONCEPTS,
+      terms: PLAN,
+      limits: [years],
+      sourceId: 's',
+      profile: MINE,
+      lines: [
+        line(1, 'noise', 900),
+        line(2, 'behavior', 0),
+        line(3, 'heading: "Echo"', undefined),
+        line(4, 'any(#1-#3)', 12),
+      ],
+      searched: false,
+      index: buildIndex([]),
+      thesaurus,
+      pairs: spellingPairs({ behavior: 'behaviour' }, { behaviour: 'behavior' }),
+      wanted: new Set(),
+      find: () => Uint32Array.of(),
+    }).map((r) => r.code)
+    expect(found).toEqual(
+      expect.arrayContaining(['entry-term', 'spelling-missing', 'dead-line', 'cap', 'limit-forgotten']),
+    )
+    for (const code of ['broken-line', 'adds-nothing', 'related-missed', 'not-loses', 'stem-too-short'])
+      expect(found).not.toContain(code)
   })
 
   it('remembers a remark by its rule, place and matter, so that leaving it once is enough', () => {

@@ -54,14 +54,14 @@ export const narrowerForgotten: Rule = (c) =>
     if (!heading?.narrower.length || e.below) return []
     const alone = c.find({ ...e, below: false }).length
     const below = c.find({ ...e, below: true }).length
-    if (below <= alone) return []
+    if (c.searched && below <= alone) return []
     return [
       {
         code: 'narrower-forgotten',
         element: ELEMENT,
         lineId: line.id,
         about: e.label,
-        message: `“${heading.label}” in line ${line.number} is taken alone; its narrower headings would add ${plural(below - alone, 'record')}.`,
+        message: `“${heading.label}” in line ${line.number} is taken alone; ${c.searched ? `its narrower headings would add ${plural(below - alone, 'record')}` : `${plural(heading.narrower.length, 'narrower heading is', 'narrower headings are')} left out`}.`,
         why: 'Indexers use the narrowest heading that fits; the broader one alone leaves those records out.',
         fix: {
           label: 'Take it with narrower',

@@ -8,7 +8,7 @@ const ELEMENT = 'Spelling, syntax and line numbers'
 /** A line that cannot be read or run. */
 export const brokenLine: Rule = (c) =>
   c.lines
-    .filter((l) => l.described === undefined && (!l.tree || !l.docs))
+    .filter((l) => l.described === undefined && (!l.tree || (c.searched && !l.docs)))
     .map((l): Remark => ({
       code: 'broken-line',
       element: ELEMENT,
@@ -21,7 +21,7 @@ export const brokenLine: Rule = (c) =>
 /** A line that finds nothing. */
 export const deadLine: Rule = (c) =>
   c.lines
-    .filter((l) => l.docs?.length === 0)
+    .filter((l) => l.hits === 0)
     .map((l): Remark => ({
       code: 'dead-line',
       element: ELEMENT,
@@ -97,15 +97,15 @@ export const capExceeded: Rule = (c) => {
   const last = finalLine(c.lines)
   const { exported, shown } = c.profile.caps
   const most = exported ?? shown
-  if (!last?.docs || most === undefined || last.docs.length <= most) return []
+  if (last?.hits === undefined || most === undefined || last.hits <= most) return []
   return [
     {
       code: 'cap',
       element: ELEMENT,
       lineId: last.id,
       about: '',
-      message: `Line ${last.number} finds ${thousands(last.docs.length)}; ${c.profile.name} hands out ${thousands(most)}.`,
-      why: `${plural(last.docs.length - most, 'record')} would never be seen. Split the line by years.`,
+      message: `Line ${last.number} finds ${thousands(last.hits)}; ${c.profile.name} hands out ${thousands(most)}.`,
+      why: `${plural(last.hits - most, 'record')} would never be seen. Split the line by years.`,
     },
   ]
 }

@@ -38,7 +38,7 @@ const said = (c: CheckContext): Set<string> =>
 /** A spelling of the other side of the ocean, or a closed or open form, that occurs and is not asked for. */
 export const spellingMissing: Rule = (c) => {
   const all = said(c)
-  const isWord = (w: string): boolean => c.index.termsFor(w).length > 0
+  const isWord = (w: string): boolean => !c.searched || c.index.termsFor(w).length > 0
   return c.lines.flatMap((line) =>
     wordsOf(line).flatMap((e): Remark[] => {
       const found = c.find(inFields(['text'], e))
@@ -48,6 +48,8 @@ export const spellingMissing: Rule = (c) => {
         )
         .filter((v) => {
           if (all.has(v.text.toLowerCase())) return false
+          // Where the records lie outside nothing tells what it would bring; a known spelling is worth a look.
+          if (!c.searched) return v.kind === 'British spelling' || v.kind === 'American spelling'
           const brings = c.find(inFields(['text'], parse(v.text).tree!))
           const has = new Set(found)
           return [...brings].some((d) => !has.has(d))

@@ -1,0 +1,194 @@
+import { limitAs } from '../../profile'
+import {
+  limitWords,
+  mapChildren,
+  near,
+  or,
+  inFields,
+  print,
+  type Expr,
+  type Field,
+  type LimitValue,
+} from '../../query'
+import { limitsInForce } from '../ledger'
+import { finalNumber } from '../keys'
+import { toRanges } from '../references'
+import { appended, joiningLines, treeOf, withText, type Step, type StepContext, type StepMaker } from './step'
+
+const TEXT: readonly Field[] = ['text', 'any', 'title', 'abstract', 'keywords']
+const WITHIN = 8
+
+/** Words of one concept in the title only: from thousands to hundreds is normal (common practice). */
+export const titleOnly: StepMaker = ({ lines, concepts }) =>
+  concepts.flatMap((c): Step[] => {
+    const after = withText(lines, (line, tree) => (line.conceptId === c.id ? inTitle(tree) : undefined))
+    if (!after) return []
+    return [
+      {
+        code: 'title-only',
+        direction: 'fewer',
+        label: `words of ${c.letter}, ${c.name}, in the title only`,
+        why: 'What a work is about stands in its title; headings stay as they are.',
+        conceptId: c.id,
+        lines: after,
+      },
+    ]
+  })
+
+const inTitle = (e: Expr): Expr => {
+  if (e.kind === 'fields') return e.fields.some((f) => TEXT.includes(f)) ? { ...e, fields: ['title'] } : e
+  if (e.kind === 'word' || e.kind === 'phrase') return inFields(['title'], e)
+  return mapChildren(e, inTitle)
+}
+
+/** Nearness in the place of AND between two concepts that have words. */
+export const nearInstead: StepMaker = (context) => {
+  const { lines, concepts, profile } = context
+  if (!profile.nearness?.either) return []
+  const distance = Math.min(WITHIN, profile.nearness.most)
+  return joiningLines(lines).flatMap(({ number, parts }): Step[] => {
+    if (parts.length !== 2) return []
+    const ids = parts.map((n) => lines[n - 1]?.conceptId)
+    const [a, b] = ids.map((id) => concepts.find((c) => c.id === id))
+    const [left, right] = ids.map((id) => (id ? wordsOf(context, id) : undefined))
+    if (!a || !b || !left || !right) return []
+    const text = print(inFields(['text'], near(distance, left, right)))
+    return [
+      {
+        code: 'near-instead',
+        direction: 'fewer',
+        label: `${a.letter} and ${b.letter} within ${distance} words of each other`,
+        why: 'Words that stand near each other are about each other; headings do not count then.',
+        lines: lines.map((l, i) => (i === number - 1 ? { ...l, text } : l)),
+      },
+    ]
+  })
+}
+
+/** All text words of a concept as one group that nearness can join; undefined where there are none, or other than words. */
+function wordsOf({ lines }: StepContext, conceptId: string): Expr | undefined {
+  const groups = lines.flatMap((line) => {
+    if (line.conceptId !== conceptId) return []
+    const tree = treeOf(line)
+    return tree?.kind === 'fields' ? plainWords(tree.of) : []
+  })
+  return groups.length ? or(...groups) : undefined
+}
+
+const plainWords = (e: Expr): Expr[] =>
+  e.kind === 'or' ? e.parts.flatMap(plainWords) : e.kind === 'word' || e.kind === 'phrase' ? [e] : []
+
+/** A concept that was left optional, asked for after all. */
+export const askOptional: StepMaker = ({ lines, concepts }) =>
+  joiningLines(lines).flatMap(({ number, parts }) =>
+    concepts.flatMap((c): Step[] => {
+      const block = lines.findLastIndex((l) => l.conceptId === c.id) + 1
+      if (!block || block > number || parts.some((n) => lines[n - 1]?.conceptId === c.id)) return []
+      const all = [...parts, block].sort((x, y) => x - y)
+      const text = print({ kind: 'lines', mode: 'all', ranges: toRanges(all) })
+      return [
+        {
+          code: 'ask-optional',
+          direction: 'fewer',
+          label: `ask for ${c.letter}, ${c.name}, as well`,
+          why: 'Authors often leave it unsaid: look at the known items before you keep it.',
+          conceptId: c.id,
+          lines: lines.map((l, i) => (i === number - 1 ? { ...l, text } : l)),
+        },
+      ]
+    }),
+  )
+
+/** Headings as main focus only, where the source has that. */
+export const mainFocus: StepMaker = ({ lines, concepts, profile }) =>
+  profile.headings?.main
+    ? headingSteps(lines, concepts, {
+        code: 'main-focus',
+        change: (h) => (h.main ? h : { ...h, main: true }),
+        label: 'headings of {c} as main focus only',
+        why: 'Records that only touch on it fall away.',
+        direction: 'fewer',
+      })
+    : []
+
+/** Headings alone, without what is below them. */
+export const withoutNarrower: StepMaker = ({ lines, concepts, profile }) =>
+  profile.headings
+    ? headingSteps(lines, concepts, {
+        code: 'without-narrower',
+        change: (h) => (h.below ? { ...h, below: false } : h),
+        label: 'headings of {c} without narrower ones',
+        why: 'Only what is indexed with the very heading is left.',
+        direction: 'fewer',
+      })
+    : []
+
+type HeadingExpr = Extract<Expr, { kind: 'heading' }>
+
+/** The same change on all headings of one concept after the other. */
+export function headingSteps(
+  lines: StepContext['lines'],
+  concepts: StepContext['concepts'],
+  about: {
+    code: string
+    change: (h: HeadingExpr) => HeadingExpr
+    label: string
+    why: string
+    direction: Step['direction']
+  },
+): Step[] {
+  const change = (e: Expr): Expr => (e.kind === 'heading' ? about.change(e) : mapChildren(e, change))
+  return concepts.flatMap((c): Step[] => {
+    const after = withText(lines, (line, tree) => (line.conceptId === c.id ? change(tree) : undefined))
+    if (!after) return []
+    return [
+      {
+        code: about.code,
+        direction: about.direction,
+        label: about.label.replace('{c}', `${c.letter}, ${c.name},`),
+        why: about.why,
+        conceptId: c.id,
+        lines: after,
+      },
+    ]
+  })
+}
+
+/** A planned limit that does not hold for the last line yet. */
+export const plannedLimit: StepMaker = ({ lines, limits, profile }) => {
+  const last = finalNumber(lines)
+  if (!last) return []
+  const force = limitsInForce(lines)[last - 1]!
+  return limits.flatMap((limit): Step[] =>
+    force.some((l) => l.kind === limit.kind) || !limitAs(limit, profile)
+      ? []
+      : [
+          {
+            code: 'planned-limit',
+            direction: 'fewer',
+            label: `apply the planned limit: ${limitWords(limit)}`,
+            why: 'It is in the plan and does not hold for the last line.',
+            lines: appended(lines, `#${last}`, [limit]),
+          },
+        ],
+  )
+}
+
+/** The later half of the years that are asked for. */
+export const laterYears: StepMaker = ({ lines, profile }) => {
+  const last = finalNumber(lines)
+  if (!last || !profile.limits.years) return []
+  const force = limitsInForce(lines)[last - 1]!
+  const years = force.find((l): l is Extract<LimitValue, { kind: 'years' }> => l.kind === 'years')
+  if (years?.from === undefined || years.to === undefined || years.to - years.from < 3) return []
+  const from = Math.ceil((years.from + years.to) / 2)
+  return [
+    {
+      code: 'later-years',
+      direction: 'fewer',
+      label: `only the years ${limitWords({ kind: 'years', from, to: years.to })}`,
+      why: 'The later half of the years asked for; needs a reason in the methods section.',
+      lines: appended(lines, `#${last}`, [{ kind: 'years', from, to: years.to }]),
+    },
+  ]
+}

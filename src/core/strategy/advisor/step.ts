@@ -1,0 +1,93 @@
+import type { Profile } from '../../profile'
+import { parse, print, withoutPlaces, type Expr, type LimitValue } from '../../query'
+import type { PlanTerm } from '../draft'
+import { finalNumber, type LineLike } from '../keys'
+
+export interface StepLine extends LineLike {
+  conceptId?: string | undefined
+}
+
+export interface StepConcept {
+  id: string
+  letter: string
+  name: string
+  essential: boolean
+}
+
+/** A word or heading that good records have and the plan has not. */
+export interface Offered {
+  conceptId: string
+  kind: 'text' | 'heading'
+  /** Plain notation, or the heading's label. */
+  text: string
+}
+
+/** What the makers of steps look at. */
+export interface StepContext {
+  concepts: readonly StepConcept[]
+  lines: readonly StepLine[]
+  profile: Profile
+  /** Planned limits. */
+  limits: readonly LimitValue[]
+  /** Planned terms in use that can be asked here. */
+  terms: readonly PlanTerm[]
+  offers: readonly Offered[]
+}
+
+/** One thing that could be done, with the strategy as it would stand then. New lines have ids that begin with "new-". */
+export interface Step {
+  code: string
+  direction: 'fewer' | 'more'
+  label: string
+  why: string
+  conceptId?: string | undefined
+  lines: StepLine[]
+}
+
+export type StepMaker = (context: StepContext) => Step[]
+
+export const treeOf = (line: StepLine): Expr | undefined =>
+  line.described === undefined ? parse(line.text).tree : undefined
+
+/** The strategy with one line's text changed; undefined where nothing changes. */
+export function withText(
+  lines: readonly StepLine[],
+  change: (line: StepLine, tree: Expr) => Expr | undefined,
+): StepLine[] | undefined {
+  let changed = false
+  const after = lines.map((line) => {
+    const tree = treeOf(line)
+    const next = tree && change(line, withoutPlaces(tree))
+    if (!next) return line
+    const text = print(next)
+    if (text === print(tree)) return line
+    changed = true
+    return { ...line, text }
+  })
+  return changed ? after : undefined
+}
+
+/** The lines that join concepts with AND, by number: those whose parts are lines of more than one concept. */
+export function joiningLines(lines: readonly StepLine[]): { number: number; tree: Expr; parts: number[] }[] {
+  return lines.flatMap((line, i) => {
+    const tree = treeOf(line)
+    if (!tree) return []
+    const parts =
+      tree.kind === 'lines' && tree.mode === 'all'
+        ? tree.ranges.flatMap((r) => Array.from({ length: r.to - r.from + 1 }, (_, k) => r.from + k))
+        : tree.kind === 'and' && tree.parts.every((p) => p.kind === 'line')
+          ? tree.parts.map((p) => (p.kind === 'line' ? p.number : 0))
+          : []
+    return parts.length > 1 ? [{ number: i + 1, tree, parts }] : []
+  })
+}
+
+/** A new line behind the last one that has a text. */
+export function appended(
+  lines: readonly StepLine[],
+  text: string,
+  limits: readonly LimitValue[],
+): StepLine[] {
+  const at = finalNumber(lines)
+  return [...lines.slice(0, at), { id: `new-${at + 1}`, text, limits }, ...lines.slice(at)]
+}
