@@ -6,3 +6,21 @@ export { printFor, type Printed } from './print'
 export { write } from './write'
 export { readFrom, type ReadTheirs } from './read'
 export { readWithLimits, withLimits, writeLimit, type LimitSaid, type ReadWithLimits } from './limit-text'
+export {
+  BINDINGS,
+  describedProfile,
+  DESCRIBED_FIELDS,
+  draftOf,
+  idOf,
+  type BindingName,
+  type ProfileDraft,
+} from './describe'
+export {
+  FIELD_PATTERNS,
+  freshDraft,
+  LINE_PATTERNS,
+  withFieldPattern,
+  withLinePattern,
+  type FieldPattern,
+  type LinePattern,
+} from './patterns'

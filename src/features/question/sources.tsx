@@ -1,5 +1,6 @@
 'use client'
 import { App, Button, Dropdown } from 'antd'
+import { useState } from 'react'
 import { readProfile } from '@/core/profile'
 import { SourceKind, type Review, type Source } from '@/core/review'
 import { STANDINS } from '@/standins'
@@ -8,6 +9,7 @@ import type { SourceInfo } from '@/store/source-info'
 import { useStaged } from '@/store/use-staged'
 import { useFilePick } from '@/ui/file-pick'
 import { TextLine } from '@/ui/text-line'
+import { ProfileEditor } from './profile-editor'
 
 type OtherKind = Exclude<Source['kind'], 'database'>
 
@@ -26,6 +28,13 @@ const add = (source: Omit<Source, 'id' | 'why'>): Promise<void> =>
 /** Where to look, and why there: databases, and other ways to find works. */
 export function SourcesPlan({ review, sources }: { review: Review; sources: readonly SourceInfo[] }) {
   const { modal } = App.useApp()
+  const [described, setDescribed] = useState<string>()
+  const editing = sources.find((s) => s.source.id === described)
+  const describeNew = (): void => {
+    const id = newId()
+    void act('source.set', { id, kind: 'database', name: 'Database', why: '' })
+    setDescribed(id)
+  }
   const free = STANDINS.filter((s) => !review.sources.some((known) => known.profileId === s.id))
 
   const readFile = async (chosen: File): Promise<void> => {
@@ -72,7 +81,7 @@ export function SourcesPlan({ review, sources }: { review: Review; sources: read
     <section aria-labelledby="sources-head" data-anchor="sources">
       <h2 id="sources-head">Where to look</h2>
       {sources.map((s) => (
-        <SourceRow key={s.source.id} info={s} />
+        <SourceRow key={s.source.id} info={s} describe={() => setDescribed(s.source.id)} />
       ))}
       {!review.sources.length && (
         <p className="empty">
@@ -97,11 +106,11 @@ export function SourcesPlan({ review, sources }: { review: Review; sources: read
               ...(free.length > 1 ? [{ key: 'all', label: `All ${free.length} of these` }] : []),
               { type: 'divider' as const },
               { key: 'file', label: 'A database of your own, from its description …' },
-              { key: 'bare', label: 'A database of your own, not described yet' },
+              { key: 'bare', label: 'A database of your own, described here …' },
             ],
             onClick: ({ key }) => {
               if (key === 'file') file.open()
-              else if (key === 'bare') void add({ kind: 'database', name: 'Database' })
+              else if (key === 'bare') describeNew()
               else
                 for (const s of free)
                   if (key === s.id || key === 'all')
@@ -126,12 +135,26 @@ export function SourcesPlan({ review, sources }: { review: Review; sources: read
           <Button size="small">Add another way</Button>
         </Dropdown>
         {file.input}
+        {editing && (
+          <ProfileEditor
+            review={review}
+            source={editing.source}
+            profile={editing.profile}
+            close={() => setDescribed(undefined)}
+          />
+        )}
       </div>
     </section>
   )
 }
 
-function SourceRow({ info: { source, standin } }: { info: SourceInfo }) {
+function SourceRow({
+  info: { source, standin, profile },
+  describe,
+}: {
+  info: SourceInfo
+  describe: () => void
+}) {
   const text = (key: 'name' | 'why' | 'platform' | 'coverage') => ({
     field: `source-${key}-${source.id}`,
     kept: source[key] ?? '',
@@ -176,6 +199,9 @@ function SourceRow({ info: { source, standin } }: { info: SourceInfo }) {
             label={`Coverage of ${source.name}`}
             placeholder="covering what, from when to when?"
           />
+          <button className="plain link sub" onClick={describe}>
+            {profile ? 'how it speaks' : 'describe how it speaks'}
+          </button>
         </div>
       )}
     </div>

@@ -96,10 +96,7 @@ export function useJudgement(
   const judged = useJudged(review, info)
   const { searched, profile, vocabulary, source } = info
   const { concepts, terms, limits } = review
-  const plan = useMemo(
-    () => planOf({ concepts, terms, limits }),
-    [concepts, terms, limits],
-  )
+  const plan = useMemo(() => planOf({ concepts, terms, limits }), [concepts, terms, limits])
   // Only hits that were logged of the lines as they stand say anything; elsewhere the worker counts itself.
   const runs = useMemo(
     () => (searched ? undefined : currentRuns(review, source.id)),

@@ -1,0 +1,71 @@
+import { describe, expect, it } from 'vitest'
+import { PROFILES } from '../../standins/profiles'
+import { parse, print, byGroup, withoutPlaces } from '../query'
+import {
+  describedProfile,
+  draftOf,
+  FIELD_PATTERNS,
+  freshDraft,
+  LINE_PATTERNS,
+  printFor,
+  readFrom,
+  readProfile,
+  withFieldPattern,
+  withLinePattern,
+  type FieldPattern,
+  type LinePattern,
+} from '.'
+
+describe('describing a database in a form', () => {
+  it.each(Object.keys(PROFILES))('loses nothing of the profile of %s', (id) => {
+    const profile = PROFILES[id]!
+    const back = readProfile(JSON.parse(JSON.stringify(describedProfile(draftOf(profile)))))
+    expect(back).toMatchObject({ ok: true })
+    expect(back.ok && back.value).toEqual(profile)
+  })
+
+  it('begins with what can be used as soon as it has a name', () => {
+    const named = readProfile(describedProfile(freshDraft('Lantern Index')))
+    expect(named.ok && named.value).toMatchObject({ id: 'lantern-index', name: 'Lantern Index' })
+    const nameless = readProfile(describedProfile(freshDraft()))
+    expect(nameless.ok).toBe(false)
+    expect(nameless.problems[0]!.at).toBe('name')
+  })
+
+  const QUERIES = [
+    'title: noise',
+    'text: (noise OR reverberat*) AND title: "sound field"',
+    'author: ahola NOT #2',
+    '#1 AND #2',
+  ]
+  const PATTERNS = Object.keys(FIELD_PATTERNS).flatMap((f) =>
+    Object.keys(LINE_PATTERNS).map((l) => [f as FieldPattern, l as LinePattern] as const),
+  )
+  it.each(PATTERNS)('reads back what it writes: field codes %s, line numbers %s', (field, line) => {
+    const draft = withLinePattern(withFieldPattern(freshDraft('Lantern Index'), field), line)
+    const read = readProfile(describedProfile(draft))
+    if (!read.ok) throw new Error(read.problems.map((p) => p.message).join('\n'))
+    for (const query of line === 'not at all' ? QUERIES.slice(0, 2) : QUERIES) {
+      const { text, said, losses } = printFor(parse(query).tree!, read.value)
+      expect(losses).toEqual([])
+      const back = readFrom(text, read.value)
+      expect(back.problems).toEqual([])
+      expect(print(byGroup(withoutPlaces(back.tree!))), text).toBe(print(byGroup(withoutPlaces(said))))
+    }
+  })
+
+  it('leaves out what is emptied, and names the place of what cannot be used', () => {
+    const draft = draftOf(PROFILES.mindmere!)
+    const emptied = readProfile(
+      describedProfile({ ...draft, heading: '', nearEither: '', nearOrdered: '', line: '', not: '' }),
+    )
+    if (!emptied.ok) throw new Error(emptied.problems.map((p) => p.message).join('\n'))
+    expect(emptied.value.headings).toBeUndefined()
+    expect(emptied.value.nearness).toBeUndefined()
+    expect(emptied.value.lines).toBeUndefined()
+    expect(emptied.value.operators.not).toBeUndefined()
+    expect(emptied.value.operators.binding.flat()).not.toContain('not')
+    const wrong = readProfile(describedProfile({ ...draft, fields: { title: 'title' }, heading: 'h' }))
+    expect(wrong.problems.map((p) => p.at)).toEqual(['fields.0.form', 'headings.plain'])
+  })
+})

@@ -1,0 +1,95 @@
+'use client'
+import { App, Button, Modal } from 'antd'
+import { useMemo, useState } from 'react'
+import {
+  describedProfile,
+  draftOf,
+  freshDraft,
+  readProfile,
+  type Profile,
+  type ProfileDraft,
+} from '@/core/profile'
+import type { Review, Source } from '@/core/review'
+import { actAll } from '@/store/session'
+import { fileName, saveFile } from '@/ui/save-file'
+import { ProfileFields } from './profile-fields'
+import { ProfileTryOut } from './profile-try-out'
+
+/** Describes how a database speaks: the parts at the left, what comes of them at the right, tried out while one types. */
+export function ProfileEditor({
+  review,
+  source,
+  profile,
+  close,
+}: {
+  review: Review
+  source: Source
+  profile: Profile | undefined
+  close: () => void
+}) {
+  const { message } = App.useApp()
+  const [draft, setDraft] = useState<ProfileDraft>(() =>
+    profile ? draftOf(profile) : freshDraft(source.name === 'Database' ? '' : source.name),
+  )
+  const read = useMemo(() => readProfile(JSON.parse(JSON.stringify(describedProfile(draft)))), [draft])
+  const problems = useMemo(
+    () => new Map(read.ok ? [] : read.problems.map((p) => [String(p.at), p.message])),
+    [read],
+  )
+  const ready = read.ok ? read.value : undefined
+  const keep = (): void => {
+    if (!ready) return
+    const taken = review.profiles.some((p) => p.id === ready.id) && profile?.id !== ready.id
+    const id = taken ? `${ready.id}-${review.profiles.length + 1}` : ready.id
+    const own = { ...ready, id }
+    void actAll([
+      { kind: 'profile.set', payload: own },
+      {
+        kind: 'source.set',
+        payload: {
+          ...source,
+          name: own.name,
+          profileId: id,
+          ...(own.platform ? { platform: own.platform } : {}),
+          ...(own.coverage ? { coverage: own.coverage } : {}),
+        },
+      },
+    ])
+    void message.success(`${own.name} is described. Its sheet stands under Searches.`)
+    close()
+  }
+  return (
+    <Modal
+      open
+      width={1180}
+      style={{ top: 24 }}
+      title={profile ? `How ${profile.name} speaks` : 'How a database of your own speaks'}
+      onCancel={close}
+      footer={[
+        <Button
+          key="share"
+          disabled={!ready}
+          onClick={() =>
+            ready &&
+            saveFile(fileName(ready.name, 'json'), `${JSON.stringify(ready, null, 2)}\n`, 'application/json')
+          }
+        >
+          Save as a file to share
+        </Button>,
+        <Button key="leave" onClick={close}>
+          Leave it
+        </Button>,
+        <Button key="keep" type="primary" disabled={!ready} onClick={keep}>
+          {ready || problems.size === 0
+            ? 'Keep the description'
+            : `${problems.size} ${problems.size === 1 ? 'part' : 'parts'} to put right`}
+        </Button>,
+      ]}
+    >
+      <div className="describe">
+        <ProfileFields draft={draft} set={setDraft} problems={problems} />
+        <ProfileTryOut review={review} profile={ready} problems={problems} />
+      </div>
+    </Modal>
+  )
+}

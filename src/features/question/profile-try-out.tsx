@@ -1,0 +1,138 @@
+'use client'
+import { Input } from 'antd'
+import { useMemo, useState } from 'react'
+import { hasErrors } from '@/core/base'
+import { printFor, readFrom, readWithLimits, withLimits, type Profile } from '@/core/profile'
+import { byGroup, limitWords, parse, print, withoutPlaces } from '@/core/query'
+import type { Review } from '@/core/review'
+
+const SAMPLE = 'text: (noise OR reverberat* OR "sound field") AND title: reading'
+
+/** A query in plain notation as this database would be asked, and read back; and a query of the database, read. */
+export function ProfileTryOut({
+  review,
+  profile,
+  problems,
+}: {
+  review: Review
+  profile: Profile | undefined
+  problems: ReadonlyMap<string, string>
+}) {
+  const own = useMemo(
+    () =>
+      Object.values(review.strategies)
+        .flat()
+        .find((l) => l.text && !l.text.startsWith('#'))?.text ?? SAMPLE,
+    [review.strategies],
+  )
+  const [plain, setPlain] = useState(own.length < 160 ? own : SAMPLE)
+  const [theirs, setTheirs] = useState('')
+  const tried = useMemo(() => tryOut(plain, profile, review), [plain, profile, review])
+  const understood = useMemo(() => {
+    if (!profile || !theirs.trim()) return undefined
+    const { tree, limits, problems: found } = readWithLimits(theirs, profile)
+    return { text: tree ? print(byGroup(withoutPlaces(tree))) : '', limits, problems: found }
+  }, [theirs, profile])
+  return (
+    <aside className="describe-try">
+      <h3>Try it out</h3>
+      <label>
+        <span className="sub">a query in plain notation</span>
+        <Input.TextArea
+          autoSize
+          className="mono"
+          aria-label="A query in plain notation"
+          value={plain}
+          onChange={(e) => setPlain(e.target.value)}
+        />
+      </label>
+      {!profile && (
+        <ul className="problem-list">
+          {[...problems].slice(0, 8).map(([at, message]) => (
+            <li key={at}>
+              <span className="error">
+                {at === 'name'
+                  ? 'Give the database a name.'
+                  : `One part, marked at the left, ${message.replace(/^In [^:]*: /, '')}`}
+              </span>
+            </li>
+          ))}
+        </ul>
+      )}
+      {profile && !tried && <p className="sub">not understood yet</p>}
+      {profile && tried && (
+        <>
+          <p className="sub">as {profile.name} would be asked</p>
+          <p className="mono theirs">{tried.text}</p>
+          {tried.limits && (
+            <>
+              <p className="sub">with the planned limits</p>
+              <p className="mono theirs">{tried.limits}</p>
+            </>
+          )}
+          <p className="sub">read back</p>
+          <p className="mono theirs">{tried.back || 'nothing'}</p>
+          <p className={tried.same ? 'sub' : 'sub warn'}>
+            {tried.same
+              ? 'The same: what is written there means what was meant.'
+              : 'Not the same: something in the description reads otherwise than it writes.'}
+          </p>
+          {tried.losses.length > 0 && (
+            <ul className="losses">
+              {tried.losses.map((l, i) => (
+                <li key={i}>
+                  <b>{l.direction}.</b> <span className="mono">{l.was}</span>: {l.why}.
+                </li>
+              ))}
+            </ul>
+          )}
+        </>
+      )}
+      <label style={{ marginTop: 14 }}>
+        <span className="sub">a query that you typed there</span>
+        <Input.TextArea
+          autoSize={{ minRows: 2 }}
+          className="mono"
+          aria-label="A query of the database"
+          placeholder="paste one from its help page, or from your history"
+          value={theirs}
+          onChange={(e) => setTheirs(e.target.value)}
+        />
+      </label>
+      {understood && (
+        <>
+          <p className="sub">is understood as</p>
+          <p className="mono theirs">
+            {understood.text || 'nothing'}
+            {understood.limits.length > 0 && ` + ${understood.limits.map(limitWords).join(' + ')}`}
+          </p>
+          <ul className="problem-list">
+            {understood.problems.slice(0, 6).map((p, i) => (
+              <li key={i}>
+                <span className={p.severity}>{p.message}</span>
+              </li>
+            ))}
+          </ul>
+        </>
+      )}
+    </aside>
+  )
+}
+
+function tryOut(plain: string, profile: Profile | undefined, review: Review) {
+  if (!profile) return undefined
+  const { tree, problems } = parse(plain)
+  if (!tree || hasErrors(problems)) return undefined
+  const { text, losses, said } = printFor(tree, profile)
+  const back = readFrom(text, profile)
+  const form = (t: typeof tree | undefined): string => (t ? print(byGroup(withoutPlaces(t))) : '')
+  const planned = review.limits.map((l) => l.limit)
+  const limited = withLimits(text, planned, profile).text
+  return {
+    text,
+    losses,
+    back: form(back.tree),
+    same: form(back.tree) === form(said) && !hasErrors(back.problems),
+    limits: limited === text ? '' : limited,
+  }
+}
