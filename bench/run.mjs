@@ -2,7 +2,7 @@
 import { spawnSync } from 'node:child_process'
 import path from 'node:path'
 
-const ALL = ['engine', 'vocabulary', 'grid', 'strategy', 'sheet']
+const ALL = ['engine', 'vocabulary', 'grid', 'strategy', 'judging', 'sheet']
 const asked = process.argv.slice(2)
 for (const name of asked.length ? asked : ALL) {
   if (!ALL.includes(name)) {
@@ -12,7 +12,7 @@ for (const name of asked.length ? asked : ALL) {
   console.log(`\n— ${name}`)
   const file = path.join(
     import.meta.dirname,
-    name === 'engine' || name === 'strategy' ? `${name}.mts` : `${name}.ts`,
+    ['engine', 'strategy'].includes(name) ? `${name}.mts` : `${name}.ts`,
   )
   const { status } = spawnSync(
     'node',

@@ -1,5 +1,5 @@
 import { gunzipSync, strFromU8 } from 'fflate'
-import { recordFinder, Rec, type RecordFinder } from '@/core/records'
+import { facetIndex, recordFinder, Rec, type FacetIndex, type RecordFinder } from '@/core/records'
 import { spellingPairs, type RunCache, type SpellingPairs } from '@/core/strategy'
 import { readSkos, Thesaurus } from '@/core/vocabulary'
 import {
@@ -34,6 +34,15 @@ export class OpenSources {
     let finder = this.finders.get(id)
     if (!finder) this.finders.set(id, (finder = recordFinder(records)))
     return finder
+  }
+
+  private readonly facetsOf = new Map<string, FacetIndex>()
+  /** The facets of all records of a stand-in, laid out when they are first looked at. */
+  async facets(id: string): Promise<FacetIndex> {
+    const { records } = await this.source(id)
+    let index = this.facetsOf.get(id)
+    if (!index) this.facetsOf.set(id, (index = facetIndex(records)))
+    return index
   }
 
   private readonly caches = new Map<string, RunCache>()

@@ -1,11 +1,11 @@
-import { hasErrors, type Problem } from '@/core/base'
+import { firstOf, hasErrors, type Problem } from '@/core/base'
 import { applyLimits, relevance } from '@/core/engine'
 import { limitAs, printFor, type Loss } from '@/core/profile'
-import { parse, type LimitValue } from '@/core/query'
+import { parse, type Expr, type LimitValue } from '@/core/query'
 import {
   compareRecords,
   countFacets,
-  hasFacets,
+  docsWithFacets,
   type ChosenFacets,
   type FacetTable,
   type Rec,
@@ -174,32 +174,28 @@ export class SearchDesk {
   ): Promise<Peek> {
     const source = await this.source(sourceId)
     const docs = runStrategy(source, lines, this.sources.cache(sourceId)).find((l) => l.id === lineId)?.docs
-    if (!docs) return { hits: 0, left: 0, records: [], facets: countFacets([]) }
-    const found = Array.from(docs, (doc) => ({ doc, record: source.records[doc]! }))
-    const left = found.filter(({ record }) => hasFacets(record, chosen))
-    const at = lines.findIndex((l) => l.id === lineId)
-    const trees = lines.map((l) => parse(l.text).tree)
-    const whole = writtenOut(at + 1, (n) => trees[n - 1])
-    const scores = order === 'relevance' && whole ? relevance(source.index, whole) : undefined
-    const by: Record<PeekOrder, (a: Rec, b: Rec) => number> = {
-      newest: (a, b) => (b.year ?? 0) - (a.year ?? 0),
-      title: (a, b) => (a.title < b.title ? -1 : 1),
-      'times cited': (a, b) => (b.timesCited ?? 0) - (a.timesCited ?? 0),
-      relevance: () => 0,
+    const index = await this.sources.facets(sourceId)
+    if (!docs) return { hits: 0, left: 0, records: [], facets: countFacets(index, []) }
+    const left = docsWithFacets(index, docs, chosen)
+    const { records } = source
+    const whole = order === 'relevance' ? wholeOf(lines, lineId) : undefined
+    const scores = whole && relevance(source.index, whole)
+    const by: Record<PeekOrder, (a: number, b: number) => number> = {
+      newest: (a, b) => (records[b]!.year ?? 0) - (records[a]!.year ?? 0),
+      title: (a, b) => (records[a]!.title < records[b]!.title ? -1 : 1),
+      'times cited': (a, b) => (records[b]!.timesCited ?? 0) - (records[a]!.timesCited ?? 0),
+      relevance: (a, b) => (scores ? scores[b]! - scores[a]! : 0),
     }
-    left.sort(
-      (a, b) =>
-        (scores ? scores[b.doc]! - scores[a.doc]! : by[order](a.record, b.record)) ||
-        (a.record.id < b.record.id ? -1 : 1),
+    const first = firstOf(
+      left,
+      PEEK_MOST,
+      (a, b) => by[order](a, b) || (records[a]!.id < records[b]!.id ? -1 : 1),
     )
     return {
       hits: docs.length,
       left: left.length,
-      records: left.slice(0, PEEK_MOST).map(({ record }) => record),
-      facets: countFacets(
-        found.map(({ record }) => record),
-        chosen,
-      ),
+      records: first.map((doc) => records[doc]!),
+      facets: countFacets(index, docs, chosen),
     }
   }
 
@@ -242,4 +238,10 @@ export class SearchDesk {
     )
     return searchAsTyped(source.index, said.text, source.profile, source.options).docs?.length
   }
+}
+
+/** What a line says with all lines it refers to written out. */
+function wholeOf(lines: readonly LineLike[], lineId: string): Expr | undefined {
+  const trees = lines.map((l) => parse(l.text).tree)
+  return writtenOut(lines.findIndex((l) => l.id === lineId) + 1, (n) => trees[n - 1])
 }

@@ -1,3 +1,4 @@
 export * from './problem'
 export * from './text'
 export * from './canonical'
+export * from './first'

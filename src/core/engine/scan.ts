@@ -45,6 +45,8 @@ export interface ScanOptions {
 export class Scanned {
   private readonly words: Placed[] = []
   private readonly headings: Map<string, boolean>
+  /** Places of each different word; made when a word is first looked for. */
+  private byText: Map<string, number[]> | undefined
 
   constructor(
     private readonly document: Document,
@@ -143,20 +145,42 @@ export class Scanned {
     if (e.kind !== 'word' && e.kind !== 'phrase') return []
     const asked = e.kind === 'word' ? [e.text] : e.words
     const means = this.options.means ?? ((w: string) => maskTest(w))
-    const wanted = asked.map((w) => means(w, e.kind === 'phrase'))
+    const [opening = '', ...others] = asked
+    const starts = this.placesOf(means(opening, e.kind === 'phrase'))
+    if (!starts.length) return []
+    const rest = others.map((w) => means(w, e.kind === 'phrase'))
     const found: Stretch[] = []
-    for (let i = 0; i + wanted.length <= this.words.length; i++) {
+    for (const i of starts) {
       const start = this.words[i]!
-      if (!((1 << start.field) & mask)) continue
-      const fits = wanted.every((test, k) => {
-        const w = this.words[i + k]!
+      if (!((1 << start.field) & mask) || i + rest.length >= this.words.length) continue
+      const fits = rest.every((test, k) => {
+        const w = this.words[i + k + 1]!
         return (
-          w.field === start.field && w.value === start.value && w.place === start.place + k && test(w.text)
+          w.field === start.field &&
+          w.value === start.value &&
+          w.place === start.place + k + 1 &&
+          test(w.text)
         )
       })
-      if (fits) found.push({ first: i, last: i + wanted.length - 1 })
+      if (fits) found.push({ first: i, last: i + rest.length })
     }
     return found
+  }
+
+  /** Where words stand that pass a test, in reading order: each different word of the record is tested once. */
+  private placesOf(test: (folded: string) => boolean): number[] {
+    if (!this.byText) {
+      this.byText = new Map()
+      for (const [i, { text }] of this.words.entries()) {
+        const known = this.byText.get(text)
+        if (known) known.push(i)
+        else this.byText.set(text, [i])
+      }
+    }
+    const lists: number[][] = []
+    for (const [text, places] of this.byText) if (test(text)) lists.push(places)
+    const [only] = lists
+    return lists.length === 1 ? only! : lists.flat().sort((a, b) => a - b)
   }
 
   private pairs(e: Expr & { kind: 'near' }, mask: number): [Stretch, Stretch][] {

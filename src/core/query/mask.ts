@@ -33,7 +33,11 @@ export function maskTest(word: string): (folded: string) => boolean {
 
 // Matching by sets of places reached is linear in word × mask, where a regular expression could run away.
 function matcher(parts: MaskPart[]): (folded: string) => boolean {
+  const [first] = parts
+  // Nearly all words fall at their first letters already: that is told before anything is laid out.
+  const begin = first && 'letters' in first ? first.letters : ''
   return (folded) => {
+    if (!folded.startsWith(begin)) return false
     const chars = [...folded]
     let reached = new Set([0])
     for (const part of parts) {

@@ -1,3 +1,4 @@
+import { firstOf } from '../base'
 import type { Rec } from './record'
 
 export const RECORD_FACETS = ['heading', 'keyword', 'year', 'type', 'language', 'place'] as const
@@ -23,12 +24,6 @@ export function facetValues(record: Rec, facet: RecordFacet): string[] {
   }
 }
 
-export const hasFacets = (record: Rec, chosen: ChosenFacets): boolean =>
-  RECORD_FACETS.every((facet) => {
-    const values = chosen[facet]
-    return !values?.length || facetValues(record, facet).some((v) => values.includes(v))
-  })
-
 export interface FacetCount {
   value: string
   /** How many records would be left if it alone were chosen in its facet. */
@@ -40,27 +35,88 @@ export interface FacetTable {
   values: FacetCount[]
 }
 
+/** The facets of all records of a source, laid out once, so that those of any line are counted in one pass. */
+export interface FacetIndex {
+  of: Record<RecordFacet, { names: string[]; starts: Uint32Array; values: Uint32Array }>
+}
+
+export function facetIndex(records: readonly Rec[]): FacetIndex {
+  const lay = (facet: RecordFacet): FacetIndex['of'][RecordFacet] => {
+    const ids = new Map<string, number>()
+    const starts = new Uint32Array(records.length + 1)
+    const values: number[] = []
+    records.forEach((record, doc) => {
+      for (const value of facetValues(record, facet)) {
+        let id = ids.get(value)
+        if (id === undefined) ids.set(value, (id = ids.size))
+        values.push(id)
+      }
+      starts[doc + 1] = values.length
+    })
+    return { names: [...ids.keys()], starts, values: Uint32Array.from(values) }
+  }
+  return {
+    of: Object.fromEntries(RECORD_FACETS.map((f) => [f, lay(f)])) as FacetIndex['of'],
+  }
+}
+
+/** For each of the facets in which something is chosen: which of these records have one of the values chosen there. */
+function passes(
+  index: FacetIndex,
+  docs: ArrayLike<number>,
+  chosen: ChosenFacets,
+): Map<RecordFacet, Uint8Array> {
+  const found = new Map<RecordFacet, Uint8Array>()
+  for (const facet of RECORD_FACETS) {
+    const wanted = chosen[facet]
+    if (!wanted?.length) continue
+    const { names, starts, values } = index.of[facet]
+    const asked = Uint8Array.from(names, (n) => (wanted.includes(n) ? 1 : 0))
+    const has = new Uint8Array(docs.length)
+    for (let i = 0; i < docs.length; i++)
+      for (let v = starts[docs[i]!]!; v < starts[docs[i]! + 1]!; v++) if (asked[values[v]!]) has[i] = 1
+    found.set(facet, has)
+  }
+  return found
+}
+
+/** Those of the records (by number, with their index) that have what is chosen. */
+export function docsWithFacets(index: FacetIndex, docs: ArrayLike<number>, chosen: ChosenFacets): number[] {
+  const tests = [...passes(index, docs, chosen).values()]
+  const left: number[] = []
+  for (let i = 0; i < docs.length; i++) if (tests.every((t) => t[i])) left.push(docs[i]!)
+  return left
+}
+
 /**
- * The values of every facet, the most frequent first; equal counts in the order of their names. What is chosen in the
+ * The values of every facet of some records (by number, with their index), the most frequent first; equal counts in the order of their names. What is chosen in the
  * other facets holds; what is chosen in the facet itself does not, since its values are joined by OR: each count is what
  * that value brings.
  */
 export function countFacets(
-  records: readonly Rec[],
+  index: FacetIndex,
+  docs: ArrayLike<number>,
   chosen: ChosenFacets = {},
   most = 12,
 ): Record<RecordFacet, FacetTable> {
+  const tests = passes(index, docs, chosen)
   const tables = RECORD_FACETS.map((facet): [RecordFacet, FacetTable] => {
-    const { [facet]: _own, ...others } = chosen
-    const left = records.filter((r) => hasFacets(r, others))
-    const counts = new Map<string, number>()
-    for (const record of left)
-      for (const value of facetValues(record, facet)) counts.set(value, (counts.get(value) ?? 0) + 1)
-    const values = [...counts]
-      .map(([value, count]) => ({ value, count }))
-      .sort((a, b) => b.count - a.count || (a.value < b.value ? -1 : 1))
-      .slice(0, most)
-    return [facet, { of: left.length, values }]
+    const others = [...tests].flatMap(([f, test]) => (f === facet ? [] : [test]))
+    const { names, starts, values } = index.of[facet]
+    const counts = new Uint32Array(names.length)
+    let of = 0
+    for (let i = 0; i < docs.length; i++) {
+      if (!others.every((t) => t[i])) continue
+      of++
+      for (let v = starts[docs[i]!]!; v < starts[docs[i]! + 1]!; v++) counts[values[v]!]!++
+    }
+    const found: FacetCount[] = []
+    counts.forEach((count, id) => {
+      if (count) found.push({ value: names[id]!, count })
+    })
+    return [facet, { of, values: firstOf(found, most, byCount) }]
   })
   return Object.fromEntries(tables) as Record<RecordFacet, FacetTable>
 }
+
+const byCount = (a: FacetCount, b: FacetCount): number => b.count - a.count || (a.value < b.value ? -1 : 1)

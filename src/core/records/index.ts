@@ -8,8 +8,10 @@ export { compareRecords, type Compared } from './compare'
 export { findRecord, recordFinder, type RecordFinder } from './find'
 export {
   countFacets,
+  docsWithFacets,
+  facetIndex,
+  type FacetIndex,
   facetValues,
-  hasFacets,
   RECORD_FACETS,
   type ChosenFacets,
   type FacetCount,
