@@ -23,7 +23,10 @@ export function KnownPaste({ review, close }: { review: Review; close: () => voi
   }, [text])
 
   const room = useRef<HTMLDivElement>(null)
-  useEffect(() => room.current?.scrollIntoView({ block: 'center' }), [])
+  useEffect(() => {
+    // Some browsers give a promise back here, which must not become what undoes the effect.
+    void room.current?.scrollIntoView({ block: 'center' })
+  }, [])
 
   const known = (item: Pasted): boolean =>
     review.knownItems.some(

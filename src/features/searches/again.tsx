@@ -48,6 +48,12 @@ export function Again({
   )
 }
 
+/** What a run is best held against: the same question in another release, else another release, else the run before. */
+function earlierOf<O extends Occasion<Line, Run>>(older: readonly O[], { run }: O): O | undefined {
+  const released = older.filter((o) => o.run.release !== run.release)
+  return released.findLast((o) => o.run.key === run.key) ?? released.at(-1) ?? older.at(-1)
+}
+
 const occasionWords = ({ run }: Occasion<Line, Run>): string =>
   `${dateWords(run.at)} · ${run.release} · ${thousands(run.hits)} hits`
 
@@ -73,7 +79,7 @@ function Occasions({
   const [chosen, setChosen] = useState<string>()
   const after = occasions[occasions.length - 1]
   const older = occasions.slice(0, -1)
-  const before = older.find((o) => o.run.id === chosen) ?? older[older.length - 1]
+  const before = older.find((o) => o.run.id === chosen) ?? (after && earlierOf(older, after))
   const found = useAgain(info, before, after)
   const newer = info.release !== LATEST
   return (

@@ -1,9 +1,13 @@
 import type { Problem } from '@/core/base'
 import { lineKeys } from '@/core/strategy'
-import type { Line, Run, Source } from '@/core/review'
+import type { Line, Review, Run, Source } from '@/core/review'
 import { act, actAll, keepRecords, newId, now, useSession } from '@/store/session'
-import { sourceInfo } from '@/store/source-info'
+import { sourceInfo, type SourceInfo } from '@/store/source-info'
 import { callback, searchDesk } from '@/workers'
+
+/** A source as the plan has it now: which release is searched may have changed since the screen was drawn. */
+const infoNow = (review: Review, source: Source): SourceInfo =>
+  sourceInfo(review, review.sources.find((s) => s.id === source.id) ?? source)
 
 /** Which lines to log: those without a current run, all of them, or one with what it needs. */
 export type Which = 'stale' | 'all' | { lineId: string }
@@ -26,7 +30,7 @@ export async function runLines(
   progress: (done: number, of: number) => boolean = () => true,
 ): Promise<RunOutcome> {
   const { review } = useSession.getState().folded
-  const { searched, release } = sourceInfo(review, source)
+  const { searched, release } = infoNow(review, source)
   const whole = review.strategies[source.id] ?? []
   const outcome: RunOutcome = { problems: new Map(), logged: 0, stopped: false }
   if (!searched || !release) return outcome
@@ -69,7 +73,7 @@ export async function runLines(
 /** Brings the records of a line into the review, in place of what that source brought before; gives how many came of how many. */
 export async function bringRecords(source: Source, line: Line): Promise<{ count: number; hits: number }> {
   const { review } = useSession.getState().folded
-  const { searched } = sourceInfo(review, source)
+  const { searched } = infoNow(review, source)
   if (!searched) return { count: 0, hits: 0 }
   const { records, hits } = await searchDesk().records(searched, review.strategies[source.id] ?? [], line.id)
   const digest = await keepRecords(records)

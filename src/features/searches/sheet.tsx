@@ -141,6 +141,8 @@ export function Sheet({
                 onChange={(release) => {
                   const { release: _before, ...rest } = source
                   void act('source.set', release === LATEST ? rest : { ...rest, release })
+                  // The keys belong to the sheet again.
+                  ;(document.activeElement as HTMLElement | null)?.blur()
                 }}
               />{' '}
               · {info.standin?.character}

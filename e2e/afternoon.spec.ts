@@ -1,0 +1,223 @@
+import { readFileSync } from 'node:fs'
+import { expect, test, type Page } from '@playwright/test'
+import { addDatabase, beginReview, openDemo, saved, stage, typeWords } from './help'
+
+const hits = (page: Page, line: number) => page.locator(`[data-line="${line}"] .hits`)
+const count = async (page: Page, line: number): Promise<number> =>
+  Number((await hits(page, line).innerText()).replace(/\D/g, ''))
+const run = async (page: Page): Promise<void> => {
+  await page.getByRole('button', { name: /Run \d+ stale/ }).click()
+  await expect(page.getByRole('button', { name: /All run/ })).toBeVisible()
+}
+
+test('one afternoon: an item missed and found, a NOT mended, a step taken, and the search run again half a year later', async ({
+  page,
+}) => {
+  test.setTimeout(120_000)
+  await beginReview(page)
+  await addDatabase(page, 'Fernhollow')
+  await page.keyboard.press('i')
+  await page.getByLabel('Known items, pasted').fill('10.5555/tsr.2025.0557')
+  await page.getByRole('button', { name: /Take 1 item/ }).click()
+  await stage(page, 'Terms')
+  await typeWords(page, ['noise', 'reading'])
+  await stage(page, 'Searches')
+
+  await test.step('the strategy is run as the database stood in March', async () => {
+    await page.getByLabel('Release that is searched').click()
+    await page.locator('.ant-select-item-option', { hasText: 'March' }).click()
+    await page.keyboard.press('d')
+    await expect(page.locator('[data-line="3"]')).toBeVisible()
+    await run(page)
+    await expect(hits(page, 3)).toHaveText('136')
+  })
+  await test.step('the known item is missed; its record says another word; with it, it is found', async () => {
+    await page.keyboard.press('6')
+    const board = page.getByRole('region', { name: 'Known items against lines' })
+    await expect(board).toContainText('finds 0 of 1 known item')
+    await expect(board).toContainText('Lost at line 1.')
+    await board.getByRole('button', { name: 'phonological', exact: true }).click()
+    await page.keyboard.press('4')
+    await page
+      .getByRole('region', { name: 'Plan and lines' })
+      .getByRole('button', { name: 'put it in' })
+      .click()
+    await run(page)
+    await page.keyboard.press('6')
+    await expect(board).toContainText('finds 1 of 1 known item')
+  })
+  await test.step('a NOT that throws the item away is remarked and taken out again', async () => {
+    await page.locator('[data-line="2"]').dblclick()
+    await page.locator('.cm-content').press('Control+End')
+    await page.keyboard.type(' NOT text: rhymes')
+    await page.keyboard.press('Enter')
+    await page.keyboard.press('5')
+    const advice = page.getByRole('region', { name: 'Advice' })
+    await expect(advice.getByText(/throws away 1 wanted record/)).toBeVisible()
+    await advice.getByRole('button', { name: /^Leave out NOT/ }).click()
+    await expect(advice.getByText(/throws away 1 wanted record/)).toBeHidden()
+    // What it asks now was run before.
+    await expect(page.getByRole('button', { name: /All run/ })).toBeVisible()
+  })
+  await test.step('a step to fewer gives the count that was said beforehand', async () => {
+    await page.keyboard.press('9')
+    const steps = page.getByRole('region', { name: 'Fewer or more' })
+    const step = steps.getByRole('button', { name: /words of B, Reading, in the title only/ })
+    const said = Number((await step.locator('b').innerText()).replace(/\D/g, ''))
+    expect(said).toBeLessThan(await count(page, 3))
+    await step.click()
+    await expect(page.locator('[data-line="2"]')).toContainText('title: reading')
+    await run(page)
+    expect(await count(page, 3)).toBe(said)
+    await page.keyboard.press('z')
+    await expect(page.locator('[data-line="2"]')).toContainText('text: reading')
+  })
+  await test.step('half a year later the newer release has new records and misses others', async () => {
+    await page.keyboard.press('0')
+    const again = page.getByRole('region', { name: 'Run again' })
+    const before = await count(page, 3)
+    await again.getByRole('button', { name: /Run all again in the release of September/ }).click()
+    await expect(again.getByText(/New: added to the database since/)).toBeVisible()
+    await expect(again.getByText(/Gone: withdrawn from the database/)).toBeVisible()
+    const figure = (await again.getByRole('img', { name: /in both/ }).getAttribute('aria-label')) ?? ''
+    const [fresh = 0, gone = 0, both = 0] = (figure.match(/\d+/g) ?? []).map(Number)
+    expect(both + gone).toBe(before)
+    expect(both + fresh).toBe(await count(page, 3))
+    expect(fresh).toBeGreaterThan(0)
+    expect(gone).toBeGreaterThan(0)
+  })
+  await test.step('a reminder goes into a calendar file', async () => {
+    const again = page.getByRole('region', { name: 'Run again' })
+    await again.getByLabel('How often to run it again').click()
+    await page.locator('.ant-select-item-option', { hasText: 'half year' }).click()
+    await expect(again.getByText(/^Next on/)).toBeVisible()
+    const download = page.waitForEvent('download')
+    await again.getByRole('button', { name: /Save the reminder for a calendar/ }).click()
+    const file = await download
+    expect(file.suggestedFilename()).toMatch(/\.ics$/)
+    const text = readFileSync(await file.path(), 'utf8')
+    expect(text).toContain('BEGIN:VEVENT\r\n')
+    expect(text).toContain('RRULE:FREQ=MONTHLY;INTERVAL=6')
+  })
+  await saved(page)
+})
+
+const HISTORY = `Line\tStatement\tHits\tRun on
+6\tline 5 and lang:(English or German)\t61\t2026-03-12 14:31
+5\tline 4 and year:2016-2026\t97\t2026-03-12 14:21
+4\tline 1 and line 3\t318\t2026-03-12 14:19
+3\ttopic:(listening or “reading comprehension”)\t9 120\t2026-03-12 14:16
+2\ttopic:(listening or\tabout 9000\t2026-03-12 14:15
+1\ttopic:(noise or reverberat+)\t4 812\t2026-03-12 14:02
+Page 1 of 1`
+
+test('a database outside: described in a form, its history taken over, a run logged, its exports held against each other', async ({
+  page,
+}) => {
+  test.setTimeout(90_000)
+  await beginReview(page)
+  await test.step('it is described and tried out', async () => {
+    await page.getByRole('button', { name: /^Add a database/ }).click()
+    await page.getByRole('menuitem', { name: /described here/ }).click()
+    const form = page.getByRole('dialog')
+    await form.getByLabel('name', { exact: true }).fill('Lantern Index')
+    await form.getByLabel('any ending').fill('+')
+    await form.getByLabel('title, abstract and keywords').fill('topic:')
+    await expect(form.getByRole('button', { name: '1 part to put right' })).toBeDisabled()
+    await form.getByLabel('title, abstract and keywords').fill('topic:({expr})')
+    await form.getByLabel('a line by its number').fill('line {n}')
+    await form.getByLabel('years: form').fill('year:{from}-{to}')
+    await form.getByLabel('language: form').fill('lang:({values})')
+    await form.getByLabel('most records exported').fill('2')
+    await form.getByLabel('A query in plain notation').fill('text: (noise OR reverberat*) AND #3')
+    await expect(form.getByText('topic:(noise or reverberat+) and line 3')).toBeVisible()
+    await expect(form.getByText('The same: what is written there means what was meant.')).toBeVisible()
+    await form.getByLabel('A query of the database').fill('line 3 and year:2016-2026')
+    await expect(form.getByText('#3 + 2016–2026')).toBeVisible()
+    const download = page.waitForEvent('download')
+    await form.getByRole('button', { name: 'Save as a file to share' }).click()
+    const shared = JSON.parse(readFileSync(await (await download).path(), 'utf8')) as { id: string }
+    expect(shared.id).toBe('lantern-index')
+    await form.getByRole('button', { name: 'Keep the description' }).click()
+    await expect(form).toBeHidden()
+  })
+  await stage(page, 'Searches')
+  await test.step('its history is recognised, corrected, folded and taken over', async () => {
+    await page.keyboard.press('h')
+    const dialog = page.getByRole('dialog')
+    await dialog.getByLabel('The history as it was copied').fill(HISTORY)
+    await expect(
+      dialog.getByText(/6 searches recognised in columns parted by tabs, the newest first/),
+    ).toBeVisible()
+    await expect(dialog.getByText(/1 search has no exact count/)).toBeVisible()
+    await expect(dialog.getByText('kept as it stands, not read')).toBeVisible()
+    await dialog.getByLabel('Search 2 as it stands there').fill('topic:(listening)')
+    await dialog.getByLabel('Hits of search 2').fill('9000')
+    await expect(dialog.getByText('kept as it stands, not read')).toBeHidden()
+    await dialog.getByRole('checkbox', { name: 'Fold the 2 lines that only limit another into it' }).check()
+    await dialog.getByRole('button', { name: 'Take over 4 lines' }).click()
+    await expect(dialog).toBeHidden()
+    await expect(page.locator('[data-line="4"]')).toContainText(
+      '#1 AND #3 + years 2016–2026 + English or German',
+    )
+    await expect(hits(page, 4)).toHaveText('61')
+    await expect(hits(page, 2)).toHaveText('9,000')
+  })
+  await test.step('remarks are made from the lines alone', async () => {
+    await page.keyboard.press('5')
+    await expect(page.getByText('No line uses line 2.')).toBeVisible()
+  })
+  await test.step('a search without text is logged in words, with a note kept beside it', async () => {
+    await page.keyboard.press('w')
+    await page.keyboard.type('browsed the last six issues of Rooms and Pupils')
+    await page.keyboard.press('Enter')
+    await page.keyboard.press('1')
+    await page.getByLabel('Hits of line 5, as shown there').fill('3')
+    await page.getByLabel('Platform it was run on').fill('the reading room')
+    await page.getByRole('button', { name: 'Log the run' }).click()
+    await expect(hits(page, 5)).toHaveText('3')
+    await page.getByLabel('Evidence for line 5').setInputFiles({
+      name: 'shelf.txt',
+      mimeType: 'text/plain',
+      buffer: Buffer.from('seen on the shelf'),
+    })
+    await expect(page.getByRole('button', { name: 'shelf.txt', exact: true })).toBeVisible()
+    await expect(page.getByRole('complementary', { name: 'What this writes' })).toContainText(
+      'Without a query we browsed the last six issues of Rooms and Pupils; this gave 3.',
+    )
+  })
+  await test.step('an export is short of the hits; the next one shows what is new and what is gone', async () => {
+    await page.locator('[data-line="4"]').click()
+    const bring = (titles: string[]) =>
+      page.getByLabel('Export file').setInputFiles({
+        name: 'export.ris',
+        mimeType: 'text/plain',
+        buffer: Buffer.from(titles.map((t) => `TY  - JOUR\nTI  - ${t}\nPY  - 2020\nER  - \n`).join('')),
+      })
+    await bring(['Noise and reading', 'Rooms and listening'])
+    await expect(
+      page.getByText(/holds 2 records, 59 fewer than the 61 hits logged: Lantern Index hands out at most 2/),
+    ).toBeVisible()
+    await bring(['Noise and reading', 'Hum and listening', 'Babble and listening'])
+    await page.keyboard.press('0')
+    const again = page.getByRole('region', { name: 'Run again' })
+    await expect(again.getByRole('img', { name: /in both/ })).toHaveAttribute('aria-label', '2 new, 1 gone, 1 in both')
+    await expect(again.getByText('Rooms and listening')).toBeVisible()
+  })
+  await saved(page)
+  await page.reload()
+  await expect(page.locator('[data-line="5"]')).toContainText('browsed the last six issues')
+})
+
+test('the demo review was searched twice: what came since is listed', async ({ page }) => {
+  await openDemo(page, 'searches')
+  await page.keyboard.press('0')
+  const again = page.getByRole('region', { name: 'Run again' })
+  await expect(again.getByText(/April 2026 · 2026-03 · \d+ hits/)).toBeVisible()
+  await expect(again.getByText('New: added to the database since')).toBeVisible()
+  const [fresh = 0, gone = 0, both = 0] = ((await again.getByRole('img', { name: /in both/ }).getAttribute('aria-label')) ?? '')
+    .match(/\d+/g)!
+    .map(Number)
+  expect(fresh + both).toBe(await count(page, 13))
+  expect(gone + both).toBe(172)
+})
