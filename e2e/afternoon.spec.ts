@@ -198,10 +198,19 @@ test('a database outside: described in a form, its history taken over, a run log
     await expect(
       page.getByText(/holds 2 records, 59 fewer than the 61 hits logged: Lantern Index hands out at most 2/),
     ).toBeVisible()
+    await page.getByLabel('Another part of the export').setInputFiles({
+      name: 'part.ris',
+      mimeType: 'text/plain',
+      buffer: Buffer.from('TY  - JOUR\nTI  - Din and listening\nPY  - 2019\nER  - \n'),
+    })
+    await expect(page.getByText(/The 2 parts together hold 3 records, 58 fewer than the 61/)).toBeVisible()
     await bring(['Noise and reading', 'Hum and listening', 'Babble and listening'])
     await page.keyboard.press('0')
     const again = page.getByRole('region', { name: 'Run again' })
-    await expect(again.getByRole('img', { name: /in both/ })).toHaveAttribute('aria-label', '2 new, 1 gone, 1 in both')
+    await expect(again.getByRole('img', { name: /in both/ })).toHaveAttribute(
+      'aria-label',
+      '2 new, 2 gone, 1 in both',
+    )
     await expect(again.getByText('Rooms and listening')).toBeVisible()
   })
   await saved(page)
@@ -215,7 +224,9 @@ test('the demo review was searched twice: what came since is listed', async ({ p
   const again = page.getByRole('region', { name: 'Run again' })
   await expect(again.getByText(/April 2026 · 2026-03 · \d+ hits/)).toBeVisible()
   await expect(again.getByText('New: added to the database since')).toBeVisible()
-  const [fresh = 0, gone = 0, both = 0] = ((await again.getByRole('img', { name: /in both/ }).getAttribute('aria-label')) ?? '')
+  const [fresh = 0, gone = 0, both = 0] = (
+    (await again.getByRole('img', { name: /in both/ }).getAttribute('aria-label')) ?? ''
+  )
     .match(/\d+/g)!
     .map(Number)
   expect(fresh + both).toBe(await count(page, 13))

@@ -9,8 +9,8 @@ export default function ScreenFailed({ error, reset }: { error: Error; reset: ()
     <main className="shelf">
       <h1>This screen failed</h1>
       <p>
-        Everything up to the last change is saved in this browser. Show the screen again, or go back to the shelf
-        and open the review from there.
+        Everything up to the last change is saved in this browser. Show the screen again, or go back to the
+        shelf and open the review from there.
       </p>
       <p className="shelf-actions">
         <Button type="primary" onClick={reset}>

@@ -128,6 +128,7 @@ const APPLY: Apply = {
   'remark.raise': (r, p) => drop(r.leftRemarks, p.id),
   'run.log': (r, p) => void r.runs.push(p),
   'records.import': (r, p) => put(r.imports, p),
+  'import.remove': (r, p) => drop(r.imports, p.id),
   'attachment.add': (r, p) => put(r.attachments, p),
   'attachment.remove': (r, p) => drop(r.attachments, p.id),
   'ruling.set': (r, p) => {

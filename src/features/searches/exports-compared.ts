@@ -1,29 +1,65 @@
 import { useEffect, useState } from 'react'
-import { compareRecords, type Compared } from '@/core/records'
-import { commandOf, type Entry, type Import } from '@/core/review'
+import { compareRecords, type Compared, type Rec } from '@/core/records'
+import { commandOf, type Entry } from '@/core/review'
 import { recordsAt } from '@/store/session'
 
-/** The files that were ever brought in from a source, the oldest first; the same file twice counts once. */
-export function exportsOf(entries: readonly Entry[], sourceId: string): Import[] {
-  const found: Import[] = []
+/** What a source had in the review at one time: one file, or several parts of one export. */
+export interface Exported {
+  at: string
+  count: number
+  digests: string[]
+}
+
+/**
+ * What was ever brought in from a source, the oldest first. A file that comes in the place of another begins anew; one
+ * that comes beside it is a part of the same export. The same records twice count once.
+ */
+export function exportsOf(entries: readonly Entry[], sourceId: string): Exported[] {
+  const found: (Exported & { ids: Set<string> })[] = []
+  const undone = undoneOf(entries)
   for (const entry of entries) {
-    if (entry.kind !== 'records.import') continue
+    if (entry.kind !== 'records.import' || undone.has(entry.seq)) continue
     const read = commandOf(entry)
     if (!read.ok || read.value.kind !== 'records.import' || read.value.payload.sourceId !== sourceId) continue
-    if (found[found.length - 1]?.digest !== read.value.payload.digest) found.push(read.value.payload)
+    const { id, digest, count, at } = read.value.payload
+    const last = found[found.length - 1]
+    if (last?.digests.includes(digest)) continue
+    if (last && !last.ids.has(id)) {
+      last.ids.add(id)
+      last.digests.push(digest)
+      last.count += count
+      last.at = at
+    } else found.push({ at, count, digests: [digest], ids: new Set([id]) })
   }
   return found
 }
 
-/** The last two files against each other; undefined while they are read, or where there are not two. */
-export function useExportsCompared(files: readonly Import[]): Compared | undefined {
+/** The entries that were undone and not done again. */
+function undoneOf(entries: readonly Entry[]): Set<number> {
+  const undone = new Set<number>()
+  for (const { kind, payload } of entries) {
+    const { seq } = payload as { seq?: number }
+    if (seq === undefined) continue
+    if (kind === 'undo') undone.add(seq)
+    if (kind === 'redo') undone.delete(seq)
+  }
+  return undone
+}
+
+async function recordsOf(digests: readonly string[]): Promise<Rec[] | undefined> {
+  const parts = await Promise.all(digests.map(recordsAt))
+  return parts.every((p) => p !== undefined) ? parts.flat() : undefined
+}
+
+/** The last two exports against each other; undefined while they are read, or where there are not two. */
+export function useExportsCompared(exported: readonly Exported[]): Compared | undefined {
   const [found, setFound] = useState<{ of: string; compared: Compared }>()
-  const [before, after] = files.slice(-2).map((f) => f.digest)
-  const of = `${before} ${after}`
+  const [before, after] = exported.slice(-2).map((e) => e.digests.join(' '))
+  const of = `${before} / ${after}`
   useEffect(() => {
     let current = true
     if (!before || !after) return
-    void Promise.all([recordsAt(before), recordsAt(after)]).then(([earlier, later]) => {
+    void Promise.all([recordsOf(before.split(' ')), recordsOf(after.split(' '))]).then(([earlier, later]) => {
       // Numbers come from the place in the file: they say nothing across two files.
       if (current && earlier && later)
         setFound({ of, compared: compareRecords(earlier, later, { byNumber: false }) })

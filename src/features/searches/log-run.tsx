@@ -1,14 +1,14 @@
 'use client'
 import { App, Button, DatePicker, Input, InputNumber } from 'antd'
 import dayjs, { type Dayjs } from 'dayjs'
-import { useState } from 'react'
-import { thousands } from '@/core/base'
+import { useMemo, useState } from 'react'
+import { plural, thousands } from '@/core/base'
 import type { Line } from '@/core/review'
 import { lineKeys } from '@/core/strategy'
 import { act, newId, useSession } from '@/store/session'
 import type { SourceInfo } from '@/store/source-info'
 import { useFilePick } from '@/ui/file-pick'
-import { bringExport } from './bring-export'
+import { bringExport, type Place } from './bring-records'
 import { Evidence } from './evidence'
 
 /** What came back of a line that was run by a person: hits, when, through what, covering what, by whom; and the export file. */
@@ -35,11 +35,12 @@ export function LogRun({
   const [platform, setPlatform] = useState(source.platform ?? '')
   const [coverage, setCoverage] = useState(source.coverage ?? '')
   const [by, setBy] = useState(reader)
-  const file = useFilePick(
-    'Export file',
-    '.ris,.txt',
-    (chosen) => void bringExport(chosen, info, line.id).then(({ kind, words }) => message[kind](words, 10)),
-  )
+  const parts = useSession((s) => s.folded.review.imports)
+  const own = useMemo(() => parts.filter((i) => i.sourceId === source.id), [parts, source.id])
+  const bring = (place: Place) => (chosen: File) =>
+    void bringExport(chosen, info, line.id, place).then(({ kind, words }) => message[kind](words, 10))
+  const file = useFilePick('Export file', '.ris,.txt', bring('in place'))
+  const part = useFilePick('Another part of the export', '.ris,.txt', bring('beside'))
   const log = async (): Promise<void> => {
     if (hits === null || !sent) return
     await act('run.log', {
@@ -136,9 +137,15 @@ export function LogRun({
           Log the run
         </Button>
         <Button size="small" onClick={file.open}>
-          Bring the export file in
+          {own.length ? 'Bring a newer export in its place' : 'Bring the export file in'}
         </Button>
         {file.input}
+        {own.length > 0 && (
+          <Button size="small" onClick={part.open}>
+            Add another part
+          </Button>
+        )}
+        {part.input}
         <span className="sub">
           {run ? `last logged: ${thousands(run.hits)} hits, ${run.at.slice(0, 10)}, ${run.by}. ` : ''}
           {profile?.lines?.kept === 'never' || !profile?.lines
@@ -148,6 +155,16 @@ export function LogRun({
               : ''}
         </span>
       </div>
+      {own.map((i) => (
+        <p key={i.id} className="sub">
+          {i.file ? i.file.name : 'records'}: {plural(i.count, 'record')}, brought in {i.at.slice(0, 10)}
+          {i.file && (
+            <span title={`SHA-256 ${i.file.digest}: the file is kept unchanged`}>
+              , {i.file.digest.slice(0, 8)}
+            </span>
+          )}
+        </p>
+      ))}
       <Evidence sourceId={source.id} line={line} number={number} />
     </div>
   )

@@ -1,7 +1,7 @@
 import type { Problem } from '@/core/base'
 import { lineKeys } from '@/core/strategy'
-import type { Line, Review, Run, Source } from '@/core/review'
-import { act, actAll, keepRecords, newId, now, useSession } from '@/store/session'
+import type { Review, Run, Source } from '@/core/review'
+import { actAll, newId, now, useSession } from '@/store/session'
 import { sourceInfo, type SourceInfo } from '@/store/source-info'
 import { callback, searchDesk } from '@/workers'
 
@@ -68,24 +68,4 @@ export async function runLines(
   outcome.logged = runs.length
   if (runs.length) await actAll(runs.map((payload) => ({ kind: 'run.log', payload })))
   return outcome
-}
-
-/** Brings the records of a line into the review, in place of what that source brought before; gives how many came of how many. */
-export async function bringRecords(source: Source, line: Line): Promise<{ count: number; hits: number }> {
-  const { review } = useSession.getState().folded
-  const { searched } = infoNow(review, source)
-  if (!searched) return { count: 0, hits: 0 }
-  const { records, hits } = await searchDesk().records(searched, review.strategies[source.id] ?? [], line.id)
-  const digest = await keepRecords(records)
-  const run = review.runs.findLast((r) => r.lineId === line.id)
-  const known = review.imports.find((i) => i.sourceId === source.id)
-  await act('records.import', {
-    id: known?.id ?? newId(),
-    sourceId: source.id,
-    ...(run ? { runId: run.id } : {}),
-    digest,
-    count: records.length,
-    at: now(),
-  })
-  return { count: records.length, hits }
 }

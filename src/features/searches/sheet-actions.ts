@@ -12,7 +12,8 @@ import { useFactContext } from '@/store/use-account'
 import { addLine } from './add-line'
 import { nextLimit } from './ledger'
 import { draftFor } from './redraft-dialog'
-import { bringRecords, runLines, type RunOutcome, type Which } from './run'
+import { bringRecords, partsOf, type Place } from './bring-records'
+import { runLines, type RunOutcome, type Which } from './run'
 import type { SheetView } from './sheet-lines'
 
 export interface Busy {
@@ -86,6 +87,21 @@ export function useSheetActions({ review, info, lines, view, chosen, marked, bus
         set.outcome(outcome)
         if (outcome.stopped)
           message.info(`Stopped; ${plural(outcome.logged, 'line was', 'lines were')} run before.`)
+      })
+    const brings = (): boolean => some() && info.standin !== undefined && view.runs.has(chosen!.id)
+    const bring = (place: Place): (() => void) =>
+      work('Bringing records in …', async () => {
+        const { count, hits } = await bringRecords(source, chosen!, place)
+        const all = partsOf(source.id).reduce((n, i) => n + i.count, 0)
+        if (count === hits)
+          message.success(
+            `${thousands(count)} records are in the review${all > count ? `, ${thousands(all)} of this source in all` : ''}.`,
+          )
+        else
+          message.warning(
+            `${info.short} hands out at most ${thousands(count)}: these records are in the review, ${thousands(hits - count)} of the hits are not. Split the line by years and bring the parts in beside each other with Shift+B.`,
+            8,
+          )
       })
     const move = (step: -1 | 1) => (): void => {
       const moved = moveLine(lines, at, at + step)
@@ -271,16 +287,15 @@ export function useSheetActions({ review, info, lines, view, chosen, marked, bus
         label: 'Bring records in',
         key: 'B',
         strip: true,
-        when: () => some() && info.standin !== undefined && view.runs.has(chosen!.id),
-        run: work('Bringing records in …', async () => {
-          const { count, hits } = await bringRecords(source, chosen!)
-          if (count === hits) message.success(`${thousands(count)} records are in the review.`)
-          else
-            message.warning(
-              `${info.short} hands out at most ${thousands(count)}: these records are in the review, ${thousands(hits - count)} of the hits are not. Split the line by years to get them all.`,
-              8,
-            )
-        }),
+        when: brings,
+        run: bring('in place'),
+      },
+      {
+        id: 'bring-beside',
+        label: 'Bring records in beside those there are',
+        key: 'Shift+B',
+        when: () => brings() && partsOf(source.id).length > 0,
+        run: bring('beside'),
       },
     ]
   }, [review, info, lines, view, chosen, marked, busy, set, message, modal, context])

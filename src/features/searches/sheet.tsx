@@ -438,7 +438,7 @@ function LineBar({
     payload: { sourceId: info.source.id, id: line.id, note: text },
   }))
   const run = review.runs.findLast((r) => r.lineId === line.id)
-  const brought = review.imports.find((i) => i.sourceId === info.source.id)
+  const brought = review.imports.filter((i) => i.sourceId === info.source.id).reduce((n, i) => n + i.count, 0)
   const caps = info.profile?.caps
   const most = caps?.exported ?? caps?.shown
   return (
@@ -458,7 +458,7 @@ function LineBar({
           onClick={bring}
           title={
             brought
-              ? `${thousands(brought.count)} records of this source are in the review; bringing others in takes their place.`
+              ? `${thousands(brought)} records of this source are in the review; bringing others in takes their place (Shift+B: beside them).`
               : 'They go to Records, and from there to Selection.'
           }
         >

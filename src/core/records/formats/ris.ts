@@ -21,17 +21,18 @@ export interface RisRead {
 }
 
 /**
- * Reads RIS: one tag a line, `ER` ends a record. A record without `ID` is numbered by its position from 1. A line
- * without a tag continues the one before. Tags that mean nothing here go into `extra`. Never throws; what is damaged
+ * Reads RIS: one tag a line, `ER` ends a record. A record without `ID` is numbered by its position from 1, behind the
+ * name of its file if one is given, so that records of two files are not taken for the same. A line without a tag continues the one before. Tags that mean nothing here go into `extra`. Never throws; what is damaged
  * (text before the first record, a record that is not ended, a year that is none) is named with its line.
  */
-export function readRis(text: string): RisRead {
+export function readRis(text: string, file?: string): RisRead {
   const records: Rec[] = []
   const problems: Problem[] = []
   let tags: [tag: string, value: string, line: number][] = []
   const rows = text.replace(/^\uFEFF/, '').split(/\r\n|\r|\n/)
+  const numbered = (position: number): string => (file === undefined ? `${position}` : `${file}-${position}`)
   const finish = (): void => {
-    if (tags.length) records.push(toRecord(tags, records.length + 1, problems))
+    if (tags.length) records.push(toRecord(tags, numbered(records.length + 1), problems))
     tags = []
   }
   rows.forEach((row, i) => {
@@ -87,8 +88,8 @@ export function readRis(text: string): RisRead {
   return { records, problems }
 }
 
-function toRecord(tags: [string, string, number][], position: number, problems: Problem[]): Rec {
-  const record = emptyRecord(String(position))
+function toRecord(tags: [string, string, number][], id: string, problems: Problem[]): Rec {
+  const record = emptyRecord(id)
   let pages: { from?: string; to?: string } = {}
   for (const [tag, value, line] of tags) {
     if (!value && tag !== 'TY') continue

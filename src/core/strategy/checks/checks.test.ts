@@ -166,6 +166,11 @@ const CASES: [code: string, trips: Given, quiet: Given][] = [
     { lines: [{ text: 'room*' }], profile: MINE },
   ],
   ['broken-line', { lines: [{ text: 'noise AND (' }] }, { lines: [{ text: 'noise' }] }],
+  [
+    'wrong-reference',
+    { lines: [{ text: '#2' }, { text: 'noise' }] },
+    { lines: [{ text: 'noise' }, { text: '#1' }] },
+  ],
   ['dead-line', { lines: [{ text: 'zebra' }] }, { lines: [{ text: 'noise' }] }],
   [
     'unused-line',

@@ -18,6 +18,24 @@ export const brokenLine: Rule = (c) =>
       why: 'What is wrong with it stands below the sheet; lines that need it cannot be run either.',
     }))
 
+/** A reference to a line that is not above: it can mean nothing. */
+export const wrongReference: Rule = (c) =>
+  c.lines.flatMap((l): Remark[] => {
+    const wrong = l.tree ? referredLines(l.tree).filter((n) => n < 1 || n >= l.number) : []
+    return wrong.length
+      ? [
+          {
+            code: 'wrong-reference',
+            element: ELEMENT,
+            lineId: l.id,
+            about: wrong.join(),
+            message: `Line ${l.number} refers to ${listed(wrong.map((n) => `#${n}`))}, which ${wrong.length === 1 ? 'does' : 'do'} not stand above it.`,
+            why: 'A line can only be built on lines that were run before; a number may be mistyped.',
+          },
+        ]
+      : []
+  })
+
 /** A line that finds nothing. */
 export const deadLine: Rule = (c) =>
   c.lines

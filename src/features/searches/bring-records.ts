@@ -1,0 +1,95 @@
+import { plural, thousands } from '@/core/base'
+import { readRis, type Rec } from '@/core/records'
+import type { Command, Import, Line, Source } from '@/core/review'
+import { actAll, keepBytes, keepRecords, newId, now, useSession } from '@/store/session'
+import { sourceInfo, type SourceInfo } from '@/store/source-info'
+import { searchDesk } from '@/workers'
+
+/** What records are brought to: in place of what the source brought before, or beside it, as another part. */
+export type Place = 'in place' | 'beside'
+
+/** What a source has in the review, part by part. */
+export const partsOf = (sourceId: string): Import[] =>
+  useSession.getState().folded.review.imports.filter((i) => i.sourceId === sourceId)
+
+async function put(
+  source: Source,
+  records: readonly Rec[],
+  place: Place,
+  about: Pick<Import, 'runId' | 'file'>,
+): Promise<void> {
+  const digest = await keepRecords(records)
+  const [first, ...others] = partsOf(source.id)
+  const id = place === 'in place' && first ? first.id : newId()
+  const taken: Command[] =
+    place === 'beside' ? [] : others.map((i) => ({ kind: 'import.remove', payload: { id: i.id } }))
+  await actAll([
+    ...taken,
+    {
+      kind: 'records.import',
+      payload: { id, sourceId: source.id, digest, count: records.length, at: now(), ...about },
+    },
+  ])
+}
+
+const runOf = (lineId: string) =>
+  useSession.getState().folded.review.runs.findLast((r) => r.lineId === lineId)
+
+/** Brings the records of a line of a stand-in into the review; gives how many came of how many. */
+export async function bringRecords(
+  source: Source,
+  line: Line,
+  place: Place,
+): Promise<{ count: number; hits: number }> {
+  const { review } = useSession.getState().folded
+  const { searched } = sourceInfo(review, source)
+  if (!searched) return { count: 0, hits: 0 }
+  const { records, hits } = await searchDesk().records(searched, review.strategies[source.id] ?? [], line.id)
+  const run = runOf(line.id)
+  await put(source, records, place, run ? { runId: run.id } : {})
+  return { count: records.length, hits }
+}
+
+export interface Brought {
+  kind: 'success' | 'warning' | 'error'
+  words: string
+}
+
+/**
+ * Brings the export file of a line into the review and holds it, with the parts that were brought before where it comes
+ * beside them, against the hits that were logged and what the database hands out at most. The file itself is kept.
+ */
+export async function bringExport(
+  file: File,
+  info: SourceInfo,
+  lineId: string,
+  place: Place,
+): Promise<Brought> {
+  const { source, profile } = info
+  const bytes = new Uint8Array(await file.arrayBuffer())
+  const digest = await keepBytes(bytes)
+  const { records, problems } = readRis(new TextDecoder().decode(bytes), digest.slice(0, 8))
+  if (!records.length)
+    return { kind: 'error', words: `${file.name}: ${problems[0]?.message ?? 'no record was found.'}` }
+  const run = runOf(lineId)
+  await put(source, records, place, { ...(run ? { runId: run.id } : {}), file: { name: file.name, digest } })
+  const parts = partsOf(source.id)
+  const count = parts.reduce((n, i) => n + i.count, 0)
+  const held =
+    parts.length > 1
+      ? `The ${parts.length} parts together hold ${plural(count, 'record')}`
+      : `${file.name} holds ${plural(count, 'record')}`
+  const short = run ? run.hits - count : 0
+  const most = profile?.caps.exported ?? profile?.caps.shown
+  if (short > 0)
+    return {
+      kind: 'warning',
+      words: `${held}, ${thousands(short)} fewer than the ${thousands(run!.hits)} hits logged${most !== undefined && run!.hits > most ? `: ${info.short} hands out at most ${thousands(most)}` : ''}. They are in the review; export the others there in parts, by years say, and add them.`,
+    }
+  if (short < 0)
+    return {
+      kind: 'warning',
+      words: `${held}, ${thousands(-short)} more than the hits logged: is one the export of another line?`,
+    }
+  return { kind: 'success', words: `${held}${run ? ', as many as the hits logged' : ''}.` }
+}
