@@ -13,6 +13,7 @@ import {
   inlinesOf,
   joiningLine,
   resolveFact,
+  searchedWords,
   toMarkdown,
   type FactContext,
 } from '.'
@@ -62,6 +63,15 @@ describe('the account of the demo review', () => {
     expect(textOf(context)).toContain(`which gave ${joined.hits} records`)
     for (const run of review.runs.filter((r) => r.limits.length && r.release === LATEST))
       expect(textOf(context)).toContain(`left ${run.hits}`)
+  })
+
+  it('says when a source was searched, and when again', () => {
+    expect(searchedWords([])).toBe('')
+    expect(searchedWords(['2026-04-15', '2026-04-15'])).toBe('on 15 April 2026')
+    expect(searchedWords(['2026-11-19', '2026-04-16', '2026-04-15', '2026-11-17'])).toBe(
+      'from 15 April 2026 to 16 April 2026 and again from 17 November 2026 to 19 November 2026',
+    )
+    expect(textOf(context)).toContain('was searched on 15 April 2026 and again on 17 November 2026')
   })
 
   it('knows every fact that it names, and where it comes from', () => {

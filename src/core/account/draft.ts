@@ -126,7 +126,7 @@ function sources({ review, source }: FactContext, say: Say): string[] {
     if (s.why) sentences.push(`${named(s)} was chosen because ${s.why.replace(/\.$/, '')}.`)
   for (const s of databases)
     if (review.runs.some((r) => r.sourceId === s.id))
-      sentences.push(`${named(s)} ({source.release:${s.id}}) was searched on {source.searched:${s.id}}.`)
+      sentences.push(`${named(s)} ({source.release:${s.id}}) was searched {source.searched:${s.id}}.`)
   return [sentences.join(' '), others.join(' ')]
 }
 

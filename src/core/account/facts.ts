@@ -86,6 +86,25 @@ function periodWords(limit: LimitValue): string {
   return limit.to === undefined ? `from ${limit.from} on` : `from ${limit.from} to ${limit.to}`
 }
 
+/** A pause in days after which a search counts as run again. */
+const PAUSE = 14
+
+/** The days of searching as a sentence has them: "on 15 April 2026 and again from 17 to …". Empty for no days. */
+export function searchedWords(days: readonly string[]): string {
+  const spells: { first: string; last: string }[] = []
+  for (const day of [...new Set(days)].sort()) {
+    const spell = spells[spells.length - 1]
+    const gap = spell ? (Date.parse(day) - Date.parse(spell.last)) / 86_400_000 : Infinity
+    if (spell && gap <= PAUSE) spell.last = day
+    else spells.push({ first: day, last: day })
+  }
+  return spells
+    .map(({ first, last }) =>
+      first === last ? `on ${dateWords(first)}` : `from ${dateWords(first)} to ${dateWords(last)}`,
+    )
+    .join(' and again ')
+}
+
 const databases = (c: FactContext): Review['sources'] => c.review.sources.filter((s) => s.kind === 'database')
 const counts = (c: FactContext): PassCounts =>
   passCounts(
@@ -215,19 +234,10 @@ const READERS: Record<string, Reader> = {
     }
   },
   'source.searched': (c, id) => {
-    const days = [
-      ...new Set(c.review.runs.filter((r) => r.sourceId === id).map((r) => r.at.slice(0, 10))),
-    ].sort()
-    const [first] = days
-    const last = days[days.length - 1]
-    const words = !first
-      ? MISSING
-      : first === last
-        ? dateWords(first)
-        : `${dateWords(first)} to ${dateWords(last!)}`
+    const words = searchedWords(c.review.runs.filter((r) => r.sourceId === id).map((r) => r.at.slice(0, 10)))
     return {
-      text: words,
-      missing: !first,
+      text: words || MISSING,
+      missing: !words,
       stage: 'searches',
       anchor: `source:${id}`,
       from: `the runs in ${nameOf(c, id)}`,

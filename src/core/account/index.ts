@@ -5,6 +5,7 @@ export {
   FACT_NAMES,
   joiningLine,
   resolveFact,
+  searchedWords,
   type Fact,
   type FactContext,
   type SourceFacts,

@@ -18,11 +18,13 @@ export function ByHand({
   number,
   lines,
   info,
+  logged,
 }: {
   line: Line
   number: number
   lines: readonly Line[]
   info: SourceInfo
+  logged: () => void
 }) {
   const profile = info.profile!
   const said = useMemo(() => {
@@ -45,7 +47,7 @@ export function ByHand({
           <b>Not to be had there:</b> a limit by {listed(said.missing, 'or')}.
         </p>
       )}
-      <LogRun line={line} number={number} lines={lines} info={info} sent={said.text} />
+      <LogRun line={line} number={number} lines={lines} info={info} sent={said.text} logged={logged} />
     </>
   )
 }
@@ -56,17 +58,26 @@ export function Described({
   number,
   lines,
   info,
+  logged,
 }: {
   line: Line
   number: number
   lines: readonly Line[]
   info: SourceInfo
+  logged: () => void
 }) {
   return (
     <>
       <p className="sub">Line {number} has no text to be sent. What was done:</p>
       <p className="serif">{line.described || 'Say it in a few words: press Enter on the line.'}</p>
-      <LogRun line={line} number={number} lines={lines} info={info} sent={line.described ?? ''} />
+      <LogRun
+        line={line}
+        number={number}
+        lines={lines}
+        info={info}
+        sent={line.described ?? ''}
+        logged={logged}
+      />
     </>
   )
 }

@@ -1,10 +1,11 @@
 'use client'
-import { App, Button, DatePicker, Input, InputNumber } from 'antd'
+import { App, Button, DatePicker, Input, InputNumber, type GetRef } from 'antd'
 import dayjs, { type Dayjs } from 'dayjs'
-import { useMemo, useState } from 'react'
+import { useMemo, useRef, useState } from 'react'
 import { plural, thousands } from '@/core/base'
 import type { Line } from '@/core/review'
 import { lineKeys } from '@/core/strategy'
+import { useActions, type Action } from '@/store/actions'
 import { act, newId, useSession } from '@/store/session'
 import type { SourceInfo } from '@/store/source-info'
 import { useFilePick } from '@/ui/file-pick'
@@ -18,6 +19,7 @@ export function LogRun({
   lines,
   info,
   sent,
+  logged,
 }: {
   line: Line
   number: number
@@ -25,6 +27,8 @@ export function LogRun({
   info: SourceInfo
   /** What was sent, or in words what was done; empty where the line cannot be read. */
   sent: string
+  /** Told when a run was logged. */
+  logged: () => void
 }) {
   const { message } = App.useApp()
   const { source, profile } = info
@@ -67,15 +71,35 @@ export function LogRun({
         coverage: source.coverage || coverage.trim(),
       })
     setHits(null)
+    logged()
   }
+  const field = useRef<GetRef<typeof InputNumber>>(null)
+  useActions(
+    'log-run',
+    useMemo<Action[]>(
+      () => [
+        {
+          id: 'log-hits',
+          label: 'Type in the hits that came back',
+          key: 'E',
+          strip: true,
+          run: () => field.current?.focus(),
+        },
+      ],
+      [],
+    ),
+  )
   const enter = () => void log()
   return (
     <div className="log-run">
       <h2>{line.described === undefined ? 'Run it there, then log what came back' : 'Log what came back'}</h2>
       <div className="log-fields">
         <label>
-          <span className="sub">hits</span>
+          <span className="sub">
+            hits<kbd>E</kbd>
+          </span>
           <InputNumber
+            ref={field}
             size="small"
             min={0}
             precision={0}

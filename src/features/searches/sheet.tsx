@@ -1,7 +1,7 @@
 'use client'
 import { Button, Select } from 'antd'
 import { useCallback, useEffect, useMemo, useState, type MouseEvent } from 'react'
-import { thousands, type Problem } from '@/core/base'
+import { plural, thousands, type Problem } from '@/core/base'
 import type { Line, Review } from '@/core/review'
 import { finalNumber, withNeeded } from '@/core/strategy'
 import { LATEST, RELEASES, releaseWords } from '@/standins'
@@ -47,6 +47,7 @@ const PANES = [
   { id: 'again', key: '0', label: 'Again' },
 ] as const
 type Pane = (typeof PANES)[number]['id']
+const READING: ReadonlySet<Pane> = new Set<Pane>(['advice', 'known', 'yield', 'peek', 'steps', 'again'])
 const JUDGING: ReadonlySet<Pane> = new Set<Pane>(['advice', 'known', 'yield'])
 const NO_PROBLEMS: readonly Problem[] = []
 
@@ -71,7 +72,10 @@ export function Sheet({
   const [problems, setProblems] = useState<ReadonlyMap<string, readonly Problem[]>>(new Map())
   const [pane, setPane] = useState<Pane>('translation')
   const [dialog, setDialog] = useState<'redraft' | 'carry' | 'history'>()
-  const { part, handle } = useSplit('searches', 55)
+  // Where one reads below, the sheet takes less of the room; each way remembers what it was dragged to.
+  const writing = useSplit('searches', 55)
+  const reading = useSplit('searches-reading', 33)
+  const { part, handle } = READING.has(pane) ? reading : writing
   const view = useMemo(() => sheetView(review, info), [review, info])
   const stale = lines.filter((l) => !view.runs.has(l.id)).length
   const chosen = lines.find((l) => l.id === chosenId) ?? lines[lines.length - 1]
@@ -103,6 +107,12 @@ export function Sheet({
     [own],
   )
   useActions('searches', actions)
+  /** After a line was logged the next one that is still to be run is chosen. */
+  const logged = (): void => {
+    const at = lines.findIndex((l) => l.id === chosen?.id)
+    const next = [...lines.slice(at + 1), ...lines.slice(0, at)].find((l) => !view.runs.has(l.id))
+    if (next) setChosenId(next.id)
+  }
   const action = (id: string): Action => actions.find((a) => a.id === id)!
   const choose = useCallback((id: string, event: MouseEvent): void => {
     setChosenId(id)
@@ -117,7 +127,7 @@ export function Sheet({
   const latest = useMemo(() => new Map(review.runs.map((r) => [r.lineId, r])), [review.runs])
   useEffect(() => {
     document.querySelector('.sheet-row.on')?.scrollIntoView({ block: 'nearest' })
-  }, [chosen?.id])
+  }, [chosen?.id, part])
   const missing = standingsOf(review, info).filter((s) =>
     ['lost', 'other', 'forgotten'].includes(s.standing.state),
   ).length
@@ -162,10 +172,18 @@ export function Sheet({
           </Button>
           {busy ? (
             <Button onClick={busy.stop}>{busy.words} Stop</Button>
+          ) : !info.standin ? (
+            <span className="sub" style={{ alignSelf: 'center' }}>
+              {!lines.length
+                ? ''
+                : stale
+                  ? `${stale} of ${plural(lines.length, 'line')} still to be run there`
+                  : 'every line logged'}
+            </span>
           ) : (
             <Button
               type={stale ? 'primary' : 'default'}
-              disabled={!lines.length || !info.standin}
+              disabled={!lines.length}
               onClick={action(stale ? 'run' : 'run-all').run}
             >
               {stale ? `Run ${stale} stale` : 'All run'}
@@ -296,6 +314,7 @@ export function Sheet({
                 number={lines.indexOf(chosen) + 1}
                 lines={lines}
                 info={info}
+                logged={logged}
               />
             )}
             {pane === 'translation' && chosen && chosen.described === undefined && info.standin && (
@@ -317,6 +336,7 @@ export function Sheet({
                   number={lines.indexOf(chosen) + 1}
                   lines={lines}
                   info={info}
+                  logged={logged}
                 />
               )}
             {pane === 'limits' && (

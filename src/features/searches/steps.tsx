@@ -59,6 +59,7 @@ function Side({
 }) {
   const { message } = App.useApp()
   const shown = steps.slice(0, SHOWN)
+  const most = Math.max(now.hits, ...shown.map((s) => s.hits))
   const take = (step: CountedStep): void => {
     void actAll([
       {
@@ -90,7 +91,7 @@ function Side({
           </span>
           <span className="number">
             <b>{thousands(s.hits)}</b>
-            <span className="step-bar" style={{ width: barOf(s.hits, now.hits) }} />
+            <span className="step-bar" style={{ width: barOf(s.hits, most) }} />
           </span>
           {wanted > 0 && (
             <span className={`number${s.wanted < now.wanted ? ' warn' : ''}`}>
@@ -106,12 +107,8 @@ function Side({
   )
 }
 
-/** Hits beside those of the strategy as it stands, on a log scale: half the width is as many as now. */
-function barOf(hits: number, now: number): string {
-  if (!hits) return '0'
-  const decades = Math.log10(hits / Math.max(1, now))
-  return `${Math.min(100, Math.max(4, 50 + decades * 25))}%`
-}
+/** Hits beside the most of the list, or those of the strategy as it stands if that has more. */
+const barOf = (hits: number, most: number): string => `${(hits / Math.max(1, most)) * 100}%`
 
 /** A line of a step as a line of the review: what there was stays what it is; what is new gets an id of its own. */
 function asLine(
