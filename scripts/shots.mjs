@@ -1,9 +1,20 @@
 // npm run shots: rewrites docs/screenshots from the demo review. ONLY=question,terms limits it; OUT= another folder;
 // THEME=dark the other theme.
 import { spawn } from 'node:child_process'
-import { mkdirSync } from 'node:fs'
+import { mkdirSync, readFileSync } from 'node:fs'
 import { chromium } from '@playwright/test'
 import { buildApp, findChromium, install, root } from './lib.mjs'
+
+// A history as a page of the first database might give it: the newest first, spaces in its numbers, a line that broke off.
+const HISTORY = `Line\tStatement\tHits\tRun on
+7\tL6 and lang{English or German}\t118\t2026-03-12 14:31
+6\tL5 and yr{2017..2026}\t121\t2026-03-12 14:21
+5\tL2 and L4\t268\t2026-03-12 14:19
+4\ttak{listening or ‘reading comprehension’}\t1 120\t2026-03-12 14:16
+3\ttak{listening or\t0\t2026-03-12 14:15
+2\ttak{noise or reverberat% or acoustic%}\t812\t2026-03-12 14:02
+1\th{Classroom sound ..}\t204\t2026-03-12 14:00
+Page 1 of 1`
 
 install()
 buildApp()
@@ -46,15 +57,6 @@ try {
   await page.waitForURL(/question/)
   await page.waitForSelector('.question-text')
   await shot('question', () => stage('question'))
-  await shot('known-items', async () => {
-    await stage('question')
-    await page.locator('#known-head').scrollIntoViewIfNeeded()
-    await page
-      .getByText(/held by/)
-      .first()
-      .waitFor()
-    await page.locator('#stage').evaluate((room) => room.scrollTo(0, room.scrollHeight))
-  })
   const cell = (n) =>
     page
       .locator('td')
@@ -93,6 +95,8 @@ try {
     ['advice', '5', '.remark'],
     ['board', '6', '.board table'],
     ['peek', '8', '.peek-record'],
+    ['steps', '9', '.step-row'],
+    ['again', '0', '.difference'],
   ])
     await shot(name, async () => {
       await stage('searches')
@@ -104,35 +108,34 @@ try {
     await page.keyboard.press('a')
     await page.waitForSelector('.all-sources')
   })
-  await shot('line-editor', async () => {
+  await shot('history', async () => {
     await stage('searches')
-    await page.locator('[data-line="4"]').dblclick()
-    await page.waitForSelector('.cm-content')
-    await page.keyboard.press('End')
-    await page.keyboard.type(' OR (rattle AND')
+    await page.keyboard.press('h')
+    await page.getByLabel('The history as it was copied').fill(HISTORY)
+    await page.waitForSelector('.history-row')
   })
-  if (await page.locator('.cm-content').count()) {
-    await page.locator('.cm-content').click()
-    await page.keyboard.press('Escape')
-    await page.keyboard.press('Escape')
-    await page.waitForTimeout(300)
-  }
+  await shot('describe', async () => {
+    await stage('question')
+    await page.getByLabel('Description of a database').setInputFiles({
+      name: 'lantern.json',
+      mimeType: 'application/json',
+      buffer: Buffer.from(/```json\n([\s\S]*?)```/.exec(readFileSync(`${root}/docs/profiles.md`, 'utf8'))[1]),
+    })
+    await page.getByRole('button', { name: 'how it speaks' }).click()
+    await page.waitForSelector('.describe-try .theirs')
+  })
   await shot('records', () => stage('records'))
   await shot('selection', () => stage('selection'))
   await shot('methods', () => stage('methods'))
-  await shot('palette', async () => {
-    await stage('searches')
-    await page.keyboard.press('k')
-    await page.waitForSelector('.palette input')
-  })
   await shot('shelf', async () => {
     await page.goto(base)
     await page.waitForSelector('.shelf-row')
   })
-  await shot('new-review', async () => {
-    await page.goto(base)
-    await page.getByRole('button', { name: 'Begin a review' }).click()
-    await page.waitForSelector('.question-edit')
+  await shot('searches-dark', async () => {
+    await page.emulateMedia({ colorScheme: 'dark' })
+    await stage('searches')
+    await page.locator('[data-line="4"]').click()
+    await page.waitForSelector('.translation')
   })
 } finally {
   await browser.close()

@@ -4,7 +4,7 @@ import dayjs from 'dayjs'
 import { useEffect, useMemo, useState } from 'react'
 import { dateWords } from '@/core/account'
 import { plural, thousands } from '@/core/base'
-import { whereFrom, whoAndWhen, type Rec } from '@/core/records'
+import type { Rec } from '@/core/records'
 import {
   nextReminder,
   reminderCalendar,
@@ -20,7 +20,9 @@ import { act, now, useSession } from '@/store/session'
 import type { SourceInfo } from '@/store/source-info'
 import { fileName, saveFile } from '@/ui/save-file'
 import { searchDesk, type Again as Found } from '@/workers'
+import { useMarker } from '../shared/use-marks'
 import { exportsOf, useExportsCompared } from './exports-compared'
+import { PeekRecord } from './peek-record'
 
 /** What came and what went since the strategy was run before; when to run it again. */
 export function Again({
@@ -40,7 +42,7 @@ export function Again({
         {info.standin ? (
           <Occasions review={review} info={info} lines={lines} runAgain={runAgain} />
         ) : (
-          <Exports info={info} />
+          <Exports review={review} info={info} />
         )}
       </div>
       <Reminder review={review} info={info} />
@@ -123,6 +125,7 @@ function Occasions({
           </p>
           {found ? (
             <Difference
+              review={review}
               gone={found.withdrawn.length + found.lostNow.length}
               both={found.both}
               fresh={found.added.length + found.foundNow.length}
@@ -169,7 +172,7 @@ function useAgain(
 }
 
 /** For a database outside: the export files that were brought in at two times. */
-function Exports({ info }: { info: SourceInfo }) {
+function Exports({ review, info }: { review: Review; info: SourceInfo }) {
   const entries = useSession((s) => s.entries)
   const files = useMemo(() => exportsOf(entries, info.source.id), [entries, info.source.id])
   const found = useExportsCompared(files)
@@ -190,6 +193,7 @@ function Exports({ info }: { info: SourceInfo }) {
           </p>
           {found ? (
             <Difference
+              review={review}
               gone={found.gone.length}
               both={found.both}
               fresh={found.fresh.length}
@@ -211,16 +215,19 @@ const SHOWN = 60
 
 /** The difference as a bar to be looked at, and as lists to be read. */
 function Difference({
+  review,
   gone,
   both,
   fresh,
   parts,
 }: {
+  review: Review
   gone: number
   both: number
   fresh: number
   parts: { title: string; records: readonly Rec[] }[]
 }) {
+  const marker = useMarker(review)
   const all = Math.max(1, gone + both + fresh)
   const width = (n: number): string => `${n ? Math.max(3, (n / all) * 100) : 0}%`
   return (
@@ -241,12 +248,7 @@ function Difference({
               {p.title} <span className="number">{thousands(p.records.length)}</span>
             </h3>
             {p.records.slice(0, SHOWN).map((r) => (
-              <article key={r.id} className="peek-record">
-                <p className="serif">{r.title}</p>
-                <p className="sub">
-                  {whoAndWhen(r)} · {whereFrom(r)}
-                </p>
-              </article>
+              <PeekRecord key={r.id} record={r} marks={marker(r)} />
             ))}
             {p.records.length > SHOWN && (
               <p className="sub">and {thousands(p.records.length - SHOWN)} more: the newest are shown.</p>

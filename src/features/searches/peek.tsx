@@ -1,24 +1,16 @@
 'use client'
 import { Select } from 'antd'
-import { useEffect, useMemo, useState } from 'react'
+import { useEffect, useState } from 'react'
 import { thousands } from '@/core/base'
-import { wordsInContext } from '@/core/engine'
 import { languageName, type LimitValue } from '@/core/query'
-import {
-  RECORD_FACETS,
-  whereFrom,
-  whoAndWhen,
-  type ChosenFacets,
-  type Rec,
-  type RecordFacet,
-} from '@/core/records'
+import { RECORD_FACETS, type ChosenFacets, type RecordFacet } from '@/core/records'
 import type { Letter, Line, Review } from '@/core/review'
-import { act, newId } from '@/store/session'
 import type { SourceInfo } from '@/store/source-info'
-import { Marked } from '@/ui/marked'
 import { searchDesk, type Peek as Found, type PeekOrder } from '@/workers'
 import { putTerms } from '../shared/term-commands'
-import { useMarker, type MarkedRecord } from '../shared/use-marks'
+import { useMarker } from '../shared/use-marks'
+import { addLine } from './add-line'
+import { PeekRecord } from './peek-record'
 
 const ORDERS: PeekOrder[] = ['newest', 'relevance', 'times cited', 'title']
 const NAMES: Record<RecordFacet, string> = {
@@ -159,11 +151,7 @@ function Use({
     ...(chosen.type?.length ? [{ kind: 'document type' as const, values: [...chosen.type] }] : []),
   ]
   const add = (text: string, own: LimitValue[]): void => {
-    void act('line.add', {
-      sourceId: source.id,
-      line: { id: newId(), text, limits: own, note: '', drafted: false },
-      at: lines.length,
-    })
+    addLine(source.id, lines, text, { limits: own })
     done()
   }
   const joined = words.length > 1 ? `(${words.join(' OR ')})` : words[0]
@@ -223,43 +211,6 @@ function Use({
         choose none
       </button>
     </div>
-  )
-}
-
-/** One record: its title with marks, who and where, and the first matched words of its abstract in context. */
-function PeekRecord({ record, marks }: { record: Rec; marks: MarkedRecord }) {
-  const abstract = record.abstract ?? ''
-  const own = marks.of('abstract')
-  const context = useMemo(
-    () =>
-      wordsInContext(
-        own.slice(0, 3).map((m) => ({ field: 'abstract' as const, value: 0, at: [m.start, m.end] as const })),
-        () => abstract,
-        46,
-      ),
-    [own, abstract],
-  )
-  return (
-    <article className="peek-record">
-      <p className="serif">
-        <Marked text={record.title} marks={marks.of('title')} />
-      </p>
-      <p className="sub">
-        {whoAndWhen(record)} · {whereFrom(record)}
-        {record.timesCited !== undefined && ` · cited ${thousands(record.timesCited)} times`}
-      </p>
-      {context.length > 0 && (
-        <p className="sub">
-          {context.map((c, i) => (
-            <span key={i}>
-              {i > 0 && ' '}… {c.before}
-              <mark className={own[i]?.letter}>{c.match}</mark>
-              {c.behind} …
-            </span>
-          ))}
-        </p>
-      )}
-    </article>
   )
 }
 
