@@ -123,38 +123,25 @@ export function LogRun({
             onChange={(value) => setAt(value)}
           />
         </label>
-        <label>
-          <span className="sub">through</span>
-          <Input
-            size="small"
-            aria-label="Platform it was run on"
-            placeholder="platform"
-            value={platform}
-            onChange={(e) => setPlatform(e.target.value)}
-            onPressEnter={enter}
-          />
-        </label>
-        <label>
-          <span className="sub">covering</span>
-          <Input
-            size="small"
-            aria-label="What it covered then"
-            placeholder="what, from when to when"
-            value={coverage}
-            onChange={(e) => setCoverage(e.target.value)}
-            onPressEnter={enter}
-          />
-        </label>
-        <label>
-          <span className="sub">by</span>
-          <Input
-            size="small"
-            aria-label="Who ran it"
-            value={by}
-            onChange={(e) => setBy(e.target.value)}
-            onPressEnter={enter}
-          />
-        </label>
+        {(
+          [
+            ['through', 'Platform it was run on', 'platform', platform, setPlatform],
+            ['covering', 'What it covered then', 'what, from when to when', coverage, setCoverage],
+            ['by', 'Who ran it', '', by, setBy],
+          ] as const
+        ).map(([word, label, hint, value, set]) => (
+          <label key={word}>
+            <span className="sub">{word}</span>
+            <Input
+              size="small"
+              aria-label={label}
+              placeholder={hint}
+              value={value}
+              onChange={(e) => set(e.target.value)}
+              onPressEnter={enter}
+            />
+          </label>
+        ))}
       </div>
       <div className="log-deeds">
         <Button size="small" type="primary" disabled={hits === null || !sent} onClick={enter}>

@@ -1,54 +1,29 @@
 'use client'
 import { Button, Select } from 'antd'
 import { useCallback, useEffect, useMemo, useState, type MouseEvent } from 'react'
-import { plural, thousands, type Problem } from '@/core/base'
-import type { Line, Review } from '@/core/review'
-import { finalNumber, withNeeded } from '@/core/strategy'
+import { plural, type Problem } from '@/core/base'
+import type { Review } from '@/core/review'
+import { withNeeded } from '@/core/strategy'
 import { LATEST, RELEASES, releaseWords } from '@/standins'
 import { useActions, type Action } from '@/store/actions'
 import { act } from '@/store/session'
 import type { SourceInfo } from '@/store/source-info'
-import { useStaged } from '@/store/use-staged'
 import { useSplit } from '@/ui/split'
-import { Working } from '@/ui/working'
-import { PlanLines } from '../shared/plan-lines'
-import { addLine } from './add-line'
-import { Advice, openRemarks } from './advice'
-import { Again } from './again'
-import { Board } from './board'
-import { ByHand, Described } from './by-hand'
+import { openRemarks } from './advice'
 import { CarryDialog } from './carry-dialog'
 import { DescribedEditor } from './described-editor'
 import { HistoryDialog } from './history-dialog'
 import { Joints } from './joints-drawing'
-import { Ledger, standingsOf } from './ledger'
+import { standingsOf } from './ledger'
+import { JoinBar, LineBar } from './line-bar'
 import { LineEditor } from './line-editor'
 import { LineRow } from './line-row'
-import { Peek } from './peek'
 import { RedraftDialog } from './redraft-dialog'
 import { useSheetActions, type Busy } from './sheet-actions'
 import { sheetView } from './sheet-lines'
-import { Steps } from './steps'
-import { Translation } from './translation'
+import { PANES, READING, SheetPane, type Pane } from './sheet-pane'
 import { useJudgement } from './use-judgement'
-import { Versions } from './versions'
-import { Yields } from './yields'
 
-const PANES = [
-  { id: 'translation', key: '1', label: 'Translation' },
-  { id: 'limits', key: '2', label: 'Limits' },
-  { id: 'versions', key: '3', label: 'Versions' },
-  { id: 'plan', key: '4', label: 'Plan' },
-  { id: 'advice', key: '5', label: 'Advice' },
-  { id: 'known', key: '6', label: 'Known items' },
-  { id: 'yield', key: '7', label: 'Yield' },
-  { id: 'peek', key: '8', label: 'Peek' },
-  { id: 'steps', key: '9', label: 'Steps' },
-  { id: 'again', key: '0', label: 'Again' },
-] as const
-type Pane = (typeof PANES)[number]['id']
-const READING: ReadonlySet<Pane> = new Set<Pane>(['advice', 'known', 'yield', 'peek', 'steps', 'again'])
-const JUDGING: ReadonlySet<Pane> = new Set<Pane>(['advice', 'known', 'yield'])
 const NO_PROBLEMS: readonly Problem[] = []
 
 /** The sheet of one source: its lines, what can be done with them, and below what belongs to the chosen line. */
@@ -79,7 +54,8 @@ export function Sheet({
   const view = useMemo(() => sheetView(review, info), [review, info])
   const stale = lines.filter((l) => !view.runs.has(l.id)).length
   const chosen = lines.find((l) => l.id === chosenId) ?? lines[lines.length - 1]
-  const { judgement, work } = useJudgement(review, info, lines)
+  const judged = useJudgement(review, info, lines)
+  const { judgement } = judged
   const set = useMemo(
     () => ({
       choose: setChosenId,
@@ -307,78 +283,18 @@ export function Sheet({
             ))}
           </div>
           <div className="rest">
-            {pane === 'translation' && chosen?.described !== undefined && (
-              <Described
-                key={chosen.id}
-                line={chosen}
-                number={lines.indexOf(chosen) + 1}
-                lines={lines}
-                info={info}
-                logged={logged}
-              />
-            )}
-            {pane === 'translation' && chosen && chosen.described === undefined && info.standin && (
-              <Translation
-                line={chosen}
-                number={lines.indexOf(chosen) + 1}
-                lines={lines}
-                info={info.standin}
-              />
-            )}
-            {pane === 'translation' &&
-              chosen &&
-              chosen.described === undefined &&
-              !info.standin &&
-              info.profile && (
-                <ByHand
-                  key={chosen.id}
-                  line={chosen}
-                  number={lines.indexOf(chosen) + 1}
-                  lines={lines}
-                  info={info}
-                  logged={logged}
-                />
-              )}
-            {pane === 'limits' && (
-              <Ledger
-                review={review}
-                info={info}
-                lines={lines}
-                apply={(limit) => addLine(source.id, lines, `#${finalNumber(lines)}`, { limits: [limit] })}
-              />
-            )}
-            {pane === 'versions' && <Versions info={info} lines={lines} chosen={chosen} />}
-            {pane === 'plan' && <PlanLines review={review} sources={infos} />}
-            {pane === 'advice' && judgement && (
-              <Advice review={review} info={info} lines={lines} judgement={judgement} choose={setChosenId} />
-            )}
-            {JUDGING.has(pane) && !judgement && <Working words="Reading the strategy" work={work} />}
-            {(pane === 'known' || pane === 'yield') && !info.standin && (
-              <p className="empty">
-                Its records lie outside: which terms bring what, and which lines miss a known item, can only
-                be seen where they are searched.
-              </p>
-            )}
-            {pane === 'known' && judgement && info.standin && (
-              <Board review={review} info={info} lines={lines} judgement={judgement} />
-            )}
-            {pane === 'peek' && chosen && (
-              <Peek
-                key={chosen.id}
-                review={review}
-                info={info}
-                lines={lines}
-                line={chosen}
-                number={lines.indexOf(chosen) + 1}
-              />
-            )}
-            {pane === 'again' && (
-              <Again review={review} info={info} lines={lines} runAgain={action('run-all').run} />
-            )}
-            {pane === 'yield' && judgement && info.standin && (
-              <Yields review={review} lines={lines} judgement={judgement} />
-            )}
-            {pane === 'steps' && <Steps review={review} info={info} lines={lines} />}
+            <SheetPane
+              pane={pane}
+              review={review}
+              info={info}
+              infos={infos}
+              lines={lines}
+              chosen={chosen}
+              judged={judged}
+              choose={setChosenId}
+              logged={logged}
+              runAgain={action('run-all').run}
+            />
           </div>
         </>
       )}
@@ -402,104 +318,5 @@ export function Sheet({
         />
       )}
     </>
-  )
-}
-
-function JoinBar({
-  action,
-  count,
-  clear,
-}: {
-  action: (id: string) => Action
-  count: number
-  clear: () => void
-}) {
-  return (
-    <div className="join-bar" role="group" aria-label="Join marked lines">
-      <span className="sub">{count} lines marked</span>
-      <Button size="small" onClick={action('join-any').run}>
-        Any of them<kbd>J</kbd>
-      </Button>
-      <Button size="small" onClick={action('join-all').run}>
-        All of them<kbd>⇧J</kbd>
-      </Button>
-      <Button size="small" onClick={action('subtract').run}>
-        First less the others<kbd>M</kbd>
-      </Button>
-      <button className="plain link sub" onClick={clear}>
-        unmark
-      </button>
-    </div>
-  )
-}
-
-/** About the chosen line: its note, when and by whom it was run, its records, what is wrong with it. */
-function LineBar({
-  review,
-  info,
-  line,
-  number,
-  problems,
-  hits,
-  bring,
-  busy,
-}: {
-  review: Review
-  info: SourceInfo
-  line: Line
-  number: number
-  problems: readonly Problem[]
-  hits: number | undefined
-  bring: () => void
-  busy: boolean
-}) {
-  const note = useStaged(`line-note-${line.id}`, line.note, (text) => ({
-    kind: 'line.change',
-    payload: { sourceId: info.source.id, id: line.id, note: text },
-  }))
-  const run = review.runs.findLast((r) => r.lineId === line.id)
-  const brought = review.imports.filter((i) => i.sourceId === info.source.id).reduce((n, i) => n + i.count, 0)
-  const caps = info.profile?.caps
-  const most = caps?.exported ?? caps?.shown
-  return (
-    <div className="line-bar">
-      <span className="sub">Line {number}</span>
-      <input
-        className="bare-input serif"
-        aria-label={`Note on line ${number}`}
-        placeholder="a note on this line"
-        {...note}
-      />
-      <span className="sub">{run && `run ${run.at.slice(0, 10)} ${run.at.slice(11, 16)}, ${run.by}`}</span>
-      {hits !== undefined && info.standin && (
-        <Button
-          size="small"
-          disabled={busy}
-          onClick={bring}
-          title={
-            brought
-              ? `${thousands(brought)} records of this source are in the review; bringing others in takes their place (Shift+B: beside them).`
-              : 'They go to Records, and from there to Selection.'
-          }
-        >
-          Bring the {thousands(hits)} records of line {number} in<kbd>B</kbd>
-        </Button>
-      )}
-      {hits !== undefined && most !== undefined && hits > most && (
-        <p className="sub warn">
-          {info.short} hands out at most {thousands(most)} of these {thousands(hits)}: split the line by
-          years.
-        </p>
-      )}
-      {problems.length > 0 && (
-        <ul className="problem-list" aria-label="Problems of the chosen line">
-          {problems.map((p, i) => (
-            <li key={i} className={p.severity}>
-              {p.message}
-            </li>
-          ))}
-        </ul>
-      )}
-    </div>
   )
 }

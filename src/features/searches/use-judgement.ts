@@ -87,12 +87,13 @@ export function useWork<T>(
   return { value: found, work: { progress: stopped ? undefined : progress, stopped, stop, again } }
 }
 
+export interface JudgedStrategy {
+  judgement: Judgement | undefined
+  work: Work
+}
+
 /** What there is to say about the strategy of a source; asked again when the plan, the lines or the rulings change. */
-export function useJudgement(
-  review: Review,
-  info: SourceInfo,
-  lines: readonly Line[],
-): { judgement: Judgement | undefined; work: Work } {
+export function useJudgement(review: Review, info: SourceInfo, lines: readonly Line[]): JudgedStrategy {
   const judged = useJudged(review, info)
   const { searched, profile, vocabulary, source } = info
   const { concepts, terms, limits } = review

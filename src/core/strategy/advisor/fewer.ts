@@ -13,26 +13,27 @@ import {
 import { limitsInForce } from '../ledger'
 import { finalNumber } from '../keys'
 import { toRanges } from '../references'
-import { appended, joiningLines, treeOf, withText, type Step, type StepContext, type StepMaker } from './step'
+import {
+  appended,
+  joiningLines,
+  onHeadings,
+  perConcept,
+  treeOf,
+  type Step,
+  type StepContext,
+  type StepMaker,
+} from './step'
 
 const TEXT: readonly Field[] = ['text', 'any', 'title', 'abstract', 'keywords']
 const WITHIN = 8
 
 /** Words of one concept in the title only: from thousands to hundreds is normal (common practice). */
-export const titleOnly: StepMaker = ({ lines, concepts }) =>
-  concepts.flatMap((c): Step[] => {
-    const after = withText(lines, (line, tree) => (line.conceptId === c.id ? inTitle(tree) : undefined))
-    if (!after) return []
-    return [
-      {
-        code: 'title-only',
-        direction: 'fewer',
-        label: `words of ${c.letter}, ${c.name}, in the title only`,
-        why: 'What a work is about stands in its title; headings stay as they are.',
-        conceptId: c.id,
-        lines: after,
-      },
-    ]
+export const titleOnly: StepMaker = (c) =>
+  perConcept(c, inTitle, {
+    code: 'title-only',
+    direction: 'fewer',
+    label: 'words of {c} in the title only',
+    why: 'What a work is about stands in its title; headings stay as they are.',
   })
 
 const inTitle = (e: Expr): Expr => {
@@ -100,59 +101,32 @@ export const askOptional: StepMaker = ({ lines, concepts }) =>
   )
 
 /** Headings as main focus only, where the source has that. */
-export const mainFocus: StepMaker = ({ lines, concepts, profile }) =>
-  profile.headings?.main
-    ? headingSteps(lines, concepts, {
-        code: 'main-focus',
-        change: (h) => (h.main ? h : { ...h, main: true }),
-        label: 'headings of {c} as main focus only',
-        why: 'Records that only touch on it fall away.',
-        direction: 'fewer',
-      })
+export const mainFocus: StepMaker = (c) =>
+  c.profile.headings?.main
+    ? perConcept(
+        c,
+        onHeadings((h) => ({ ...h, main: true })),
+        {
+          code: 'main-focus',
+          direction: 'fewer',
+          label: 'headings of {c} as main focus only',
+          why: 'Records that only touch on it fall away.',
+        },
+      )
     : []
 
 /** Headings alone, without what is below them. */
-export const withoutNarrower: StepMaker = ({ lines, concepts, profile }) =>
-  profile.headings
-    ? headingSteps(lines, concepts, {
-        code: 'without-narrower',
-        change: (h) => (h.below ? { ...h, below: false } : h),
-        label: 'headings of {c} without narrower ones',
-        why: 'Only what is indexed with the very heading is left.',
-        direction: 'fewer',
-      })
-    : []
-
-type HeadingExpr = Extract<Expr, { kind: 'heading' }>
-
-/** The same change on all headings of one concept after the other. */
-export function headingSteps(
-  lines: StepContext['lines'],
-  concepts: StepContext['concepts'],
-  about: {
-    code: string
-    change: (h: HeadingExpr) => HeadingExpr
-    label: string
-    why: string
-    direction: Step['direction']
-  },
-): Step[] {
-  const change = (e: Expr): Expr => (e.kind === 'heading' ? about.change(e) : mapChildren(e, change))
-  return concepts.flatMap((c): Step[] => {
-    const after = withText(lines, (line, tree) => (line.conceptId === c.id ? change(tree) : undefined))
-    if (!after) return []
-    return [
-      {
-        code: about.code,
-        direction: about.direction,
-        label: about.label.replace('{c}', `${c.letter}, ${c.name},`),
-        why: about.why,
-        conceptId: c.id,
-        lines: after,
-      },
-    ]
-  })
-}
+export const withoutNarrower: StepMaker = (c) =>
+  perConcept(
+    c,
+    onHeadings((h) => ({ ...h, below: false })),
+    {
+      code: 'without-narrower',
+      direction: 'fewer',
+      label: 'headings of {c} without narrower ones',
+      why: 'Only what is indexed with the very heading is left.',
+    },
+  )
 
 /** A planned limit that does not hold for the last line yet. */
 export const plannedLimit: StepMaker = ({ lines, limits, profile }) => {

@@ -4,8 +4,7 @@ import { singular } from '../as-typed'
 import { termExpression, type PlanTerm } from '../draft'
 import { placeTerm } from '../plan-against-run'
 import { toRanges } from '../references'
-import { headingSteps } from './fewer'
-import { joiningLines, withText, type Step, type StepContext, type StepLine, type StepMaker } from './step'
+import { joiningLines, onHeadings, perConcept, type Step, type StepLine, type StepMaker } from './step'
 
 /** One concept less in the line that joins them. */
 export const dropConcept: StepMaker = ({ lines, concepts }) =>
@@ -39,6 +38,7 @@ const everywhere = (e: Expr): Expr =>
 export const allFields: StepMaker = (c) =>
   perConcept(c, everywhere, {
     code: 'all-fields',
+    direction: 'more',
     label: 'words of {c} in all fields',
     why: 'The source searches more than title, abstract and keywords when no field is named.',
   })
@@ -68,6 +68,7 @@ export const truncate: StepMaker = (c) =>
   c.profile.truncation.any
     ? perConcept(c, truncated, {
         code: 'truncate',
+        direction: 'more',
         label: 'words of {c} with any ending',
         why: 'Plurals and other forms are found; look at what each stem matches under Terms.',
       })
@@ -88,6 +89,7 @@ export const loosenPhrases: StepMaker = (c) => {
   }
   return perConcept(c, loose, {
     code: 'loosen',
+    direction: 'more',
     label: nearness?.either
       ? `phrases of {c} as words within ${distance} of each other`
       : 'phrases of {c} as words joined with AND',
@@ -96,26 +98,30 @@ export const loosenPhrases: StepMaker = (c) => {
 }
 
 /** Headings with everything below them. */
-export const withNarrower: StepMaker = ({ lines, concepts, profile }) =>
-  profile.headings
-    ? headingSteps(lines, concepts, {
-        code: 'with-narrower',
-        change: (h) => (h.below ? h : { ...h, below: true }),
-        label: 'headings of {c} with narrower ones',
-        why: 'Records are indexed as narrowly as they can be: the broader heading alone misses them.',
-        direction: 'more',
-      })
-    : []
+export const withNarrower: StepMaker = (c) =>
+  perConcept(
+    c,
+    onHeadings((h) => ({ ...h, below: true })),
+    {
+      code: 'with-narrower',
+      direction: 'more',
+      label: 'headings of {c} with narrower ones',
+      why: 'Records are indexed as narrowly as they can be: the broader heading alone misses them.',
+    },
+  )
 
 /** Headings wherever they are given, not as main focus only. */
-export const anyFocus: StepMaker = ({ lines, concepts }) =>
-  headingSteps(lines, concepts, {
-    code: 'any-focus',
-    change: (h) => (h.main ? { ...h, main: false } : h),
-    label: 'headings of {c} not as main focus only',
-    why: 'Records that touch on it count too.',
-    direction: 'more',
-  })
+export const anyFocus: StepMaker = (c) =>
+  perConcept(
+    c,
+    onHeadings((h) => ({ ...h, main: false })),
+    {
+      code: 'any-focus',
+      direction: 'more',
+      label: 'headings of {c} not as main focus only',
+      why: 'Records that touch on it count too.',
+    },
+  )
 
 /** What good records say and the plan does not, one at a time. */
 export const harvested: StepMaker = (c) =>
@@ -177,27 +183,6 @@ export const dropLimit: StepMaker = ({ lines }) => {
         l.limits.some((x) => x.kind === kind) ? { ...l, limits: l.limits.filter((x) => x.kind !== kind) } : l,
       ),
     }
-  })
-}
-
-function perConcept(
-  { lines, concepts }: StepContext,
-  change: (e: Expr) => Expr,
-  about: { code: string; label: string; why: string },
-): Step[] {
-  return concepts.flatMap((c): Step[] => {
-    const after = withText(lines, (line, tree) => (line.conceptId === c.id ? change(tree) : undefined))
-    if (!after) return []
-    return [
-      {
-        code: about.code,
-        direction: 'more',
-        label: about.label.replace('{c}', `${c.letter}, ${c.name},`),
-        why: about.why,
-        conceptId: c.id,
-        lines: after,
-      },
-    ]
   })
 }
 

@@ -1,5 +1,5 @@
 import type { Profile } from '../../profile'
-import { parse, print, withoutPlaces, type Expr, type LimitValue } from '../../query'
+import { mapChildren, parse, print, withoutPlaces, type Expr, type LimitValue } from '../../query'
 import type { PlanTerm } from '../draft'
 import { finalNumber, type LineLike } from '../keys'
 
@@ -90,4 +90,30 @@ export function appended(
 ): StepLine[] {
   const at = finalNumber(lines)
   return [...lines.slice(0, at), { id: `new-${at + 1}`, text, limits }, ...lines.slice(at)]
+}
+
+/** The same change on all lines of one concept after the other; `{c}` in the label stands for the concept. */
+export function perConcept(
+  { lines, concepts }: StepContext,
+  change: (e: Expr) => Expr,
+  about: Pick<Step, 'code' | 'direction' | 'label' | 'why'>,
+): Step[] {
+  return concepts.flatMap((c): Step[] => {
+    const after = withText(lines, (line, tree) => (line.conceptId === c.id ? change(tree) : undefined))
+    if (!after) return []
+    return [
+      {
+        ...about,
+        label: about.label.replace('{c}', `${c.letter}, ${c.name},`),
+        conceptId: c.id,
+        lines: after,
+      },
+    ]
+  })
+}
+
+/** A change on all headings of an expression. */
+export const onHeadings = (change: (h: Extract<Expr, { kind: 'heading' }>) => Expr): ((e: Expr) => Expr) => {
+  const go = (e: Expr): Expr => (e.kind === 'heading' ? change(e) : mapChildren(e, go))
+  return go
 }

@@ -1,0 +1,107 @@
+'use client'
+import { Button } from 'antd'
+import { thousands, type Problem } from '@/core/base'
+import type { Line, Review } from '@/core/review'
+import type { Action } from '@/store/actions'
+import type { SourceInfo } from '@/store/source-info'
+import { useStaged } from '@/store/use-staged'
+
+/** What can be done with the lines that are marked. */
+export function JoinBar({
+  action,
+  count,
+  clear,
+}: {
+  action: (id: string) => Action
+  count: number
+  clear: () => void
+}) {
+  return (
+    <div className="join-bar" role="group" aria-label="Join marked lines">
+      <span className="sub">{count} lines marked</span>
+      <Button size="small" onClick={action('join-any').run}>
+        Any of them<kbd>J</kbd>
+      </Button>
+      <Button size="small" onClick={action('join-all').run}>
+        All of them<kbd>⇧J</kbd>
+      </Button>
+      <Button size="small" onClick={action('subtract').run}>
+        First less the others<kbd>M</kbd>
+      </Button>
+      <button className="plain link sub" onClick={clear}>
+        unmark
+      </button>
+    </div>
+  )
+}
+
+/** About the chosen line: its note, when and by whom it was run, its records, what is wrong with it. */
+export function LineBar({
+  review,
+  info,
+  line,
+  number,
+  problems,
+  hits,
+  bring,
+  busy,
+}: {
+  review: Review
+  info: SourceInfo
+  line: Line
+  number: number
+  problems: readonly Problem[]
+  hits: number | undefined
+  bring: () => void
+  busy: boolean
+}) {
+  const note = useStaged(`line-note-${line.id}`, line.note, (text) => ({
+    kind: 'line.change',
+    payload: { sourceId: info.source.id, id: line.id, note: text },
+  }))
+  const run = review.runs.findLast((r) => r.lineId === line.id)
+  const brought = review.imports.filter((i) => i.sourceId === info.source.id).reduce((n, i) => n + i.count, 0)
+  const caps = info.profile?.caps
+  const most = caps?.exported ?? caps?.shown
+  return (
+    <div className="line-bar">
+      <span className="sub">Line {number}</span>
+      <input
+        className="bare-input serif"
+        aria-label={`Note on line ${number}`}
+        placeholder="a note on this line"
+        {...note}
+      />
+      <span className="sub">{run && `run ${run.at.slice(0, 10)} ${run.at.slice(11, 16)}, ${run.by}`}</span>
+      {hits !== undefined && info.standin && (
+        <Button
+          size="small"
+          disabled={busy}
+          onClick={bring}
+          title={
+            brought
+              ? `${thousands(brought)} records of this source are in the review; bringing others in takes their place (Shift+B: beside them).`
+              : 'They go to Records, and from there to Selection.'
+          }
+        >
+          Bring the {thousands(hits)} records of line {number} in<kbd>B</kbd>
+        </Button>
+      )}
+      {hits !== undefined && most !== undefined && hits > most && (
+        <p className="sub warn">
+          {info.short} hands out at most {thousands(most)} of these {thousands(hits)}: split the line by
+          years.
+        </p>
+      )}
+      {problems.length > 0 && (
+        <ul className="problem-list" aria-label="Problems of the chosen line">
+          {problems.map((p, i) => (
+            <li key={i} className={p.severity}>
+              {p.message}
+            </li>
+          ))}
+        </ul>
+      )}
+    </div>
+  )
+}
