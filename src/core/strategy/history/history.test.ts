@@ -270,7 +270,7 @@ describe('reading a history by the profile', () => {
     expect(foldLimitLines(read).map((s) => [s.text, s.hits])).toEqual([['noise', 60]])
   })
 
-  it('folds lines that only limit another into it, with the hits of the last, and keeps what each left', () => {
+  it('folds lines that only limit another into it, as each limit makes a line of its own in many histories (common practice)', () => {
     const read = history(
       '1\tnoise\t100\n2\tline 1 and year:2016-2026\t60\n3\tline 2 and lang:(English)\t50\n4\treading\t80\n5\tline 3 and line 4\t9',
     )
