@@ -207,12 +207,14 @@ export class JournalFile {
       if (!ok) return
       this.channel.postMessage('more')
       for (const w of batch) w.written()
-      await this.keepSnapshot()
+      await this.keepSnapshot(batch.length)
     }
   }
 
-  private async keepSnapshot(): Promise<void> {
-    if (this.entries.length % SNAPSHOT_EVERY !== 0 || this.waiting.length) return
+  /** Several entries may come at once: what counts is whether a multiple was passed. */
+  private async keepSnapshot(added: number): Promise<void> {
+    const passed = (n: number): number => Math.floor(n / SNAPSHOT_EVERY)
+    if (passed(this.entries.length) === passed(this.entries.length - added) || this.waiting.length) return
     const snapshot = snapshotOf(this.entries, this.folded)
     if (snapshot) await this.guarded(() => this.db.put('snapshots', { ...snapshot, reviewId: this.reviewId }))
   }

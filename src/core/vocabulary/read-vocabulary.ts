@@ -1,4 +1,4 @@
-import type { Result } from '../base'
+import { fail, problem, type Result } from '../base'
 import type { Vocabulary } from './heading'
 import { readSkosJsonLd } from './json-ld'
 import { readSkosXml } from './rdf-xml'
@@ -32,6 +32,17 @@ export async function readVocabulary(
   about: { id: string; title: string; version: string },
   format: VocabularyFormat = formatOf(text),
 ): Promise<Result<Vocabulary> & { format: VocabularyFormat }> {
+  if (/^\uFEFF?\s*<(?:html|head|body|!doctype\s+html)\b/i.test(text))
+    return {
+      ...fail(
+        problem(
+          'web-page',
+          'error',
+          'This is a web page, not a vocabulary: it was saved from the browser, perhaps instead of the file that it links to. Save that file and choose it.',
+        ),
+      ),
+      format,
+    }
   const read = await READ[format](text, about)
   if (!read.ok) return { ...read, format }
   const value = read.value.title === UNTITLED ? { ...read.value, title: about.title } : read.value

@@ -1,0 +1,189 @@
+import 'fake-indexeddb/auto'
+import fc from 'fast-check'
+import { afterEach, beforeAll, describe, expect, it, vi } from 'vitest'
+import { canonicalJson } from '@/core/base'
+import { fold, verifyJournal, type Command } from '@/core/review'
+import { openDatabase, readEntries, type Database } from './db'
+import { JournalFile, type JournalView } from './journal-file'
+
+/** Locks as a browser has them, for one process: who asks first works first. */
+function locks() {
+  const held = new Map<string, Promise<unknown>>()
+  const names = new Set<string>()
+  return {
+    names,
+    request: (name: string, work: () => Promise<unknown>): Promise<unknown> => {
+      const next = (held.get(name) ?? Promise.resolve()).then(work, work)
+      held.set(
+        name,
+        next.catch(() => undefined),
+      )
+      return next
+    },
+    query: () => Promise.resolve({ held: [...names].map((name) => ({ name })) }),
+  }
+}
+const lockManager = locks()
+beforeAll(() => vi.stubGlobal('navigator', { locks: lockManager }))
+
+let databases = 0
+const open: JournalFile[] = []
+afterEach(() => {
+  for (const file of open.splice(0)) file.close()
+  vi.restoreAllMocks()
+})
+const trouble = { onBlocked: () => undefined, onBlocking: () => undefined }
+const database = (): Promise<Database> => openDatabase(trouble, `test-${++databases}`)
+
+let ticks = 0
+async function tab(db: Database, name: string, views: JournalView[] = []): Promise<JournalFile> {
+  const file = await JournalFile.open(db, 'review', {
+    now: () => new Date(Date.UTC(2026, 10, 16, 9, 0, ticks++)).toISOString(),
+    by: () => name,
+    tab: name,
+    onChange: (view) => views.push(view),
+  })
+  open.push(file)
+  return file
+}
+const asks = (text: string): Command => ({ kind: 'question.set', payload: { text } })
+const titled = (title: string): Command => ({ kind: 'review.rename', payload: { title } })
+
+describe('the journal of a review in this browser', () => {
+  it('shows a command at once and has it on disk when the promise is kept', async () => {
+    const db = await database()
+    const views: JournalView[] = []
+    const file = await tab(db, 'one', views)
+    const done = file.do(asks('How loud?'))
+    expect(file.view()).toMatchObject({ state: 'saving', folded: { review: { question: 'How loud?' } } })
+    await done
+    expect(file.view().state).toBe('saved')
+    expect((await readEntries(db, 'review')).map((e) => e.kind)).toEqual(['question.set'])
+    expect(verifyJournal(await readEntries(db, 'review'))).toEqual([])
+    expect(views.length).toBeGreaterThanOrEqual(2)
+  })
+
+  it('refuses a command that is not well formed, and writes nothing', async () => {
+    const db = await database()
+    const file = await tab(db, 'one')
+    await expect(file.do({ kind: 'question.set', payload: {} } as never)).rejects.toThrow()
+    expect(await readEntries(db, 'review')).toEqual([])
+  })
+
+  it('does several commands together, in their order, each an entry of its own', async () => {
+    const db = await database()
+    const views: JournalView[] = []
+    const file = await tab(db, 'one', views)
+    await file.doAll([titled('a'), asks('b'), titled('c')])
+    expect((await readEntries(db, 'review')).map((e) => e.kind)).toEqual([
+      'review.rename',
+      'question.set',
+      'review.rename',
+    ])
+    // Nobody ever sees the first without the last.
+    expect(new Set(views.map((v) => v.folded.review.title))).toEqual(new Set(['c']))
+  })
+
+  it('undoes and does again, and says so in the journal', async () => {
+    const db = await database()
+    const file = await tab(db, 'one')
+    await file.do(titled('a'))
+    await file.do(titled('b'))
+    await file.undo()
+    expect(file.view().folded.review.title).toBe('a')
+    await file.redo()
+    expect(file.view().folded.review.title).toBe('b')
+    expect((await readEntries(db, 'review')).map((e) => e.kind)).toEqual([
+      'review.rename',
+      'review.rename',
+      'undo',
+      'redo',
+    ])
+  })
+
+  it('keeps one chain when two tabs write at once, and both end with the same review', async () => {
+    await fc.assert(
+      fc.asyncProperty(fc.array(fc.boolean(), { minLength: 2, maxLength: 14 }), async (turns) => {
+        const db = await database()
+        const [one, two] = [await tab(db, 'one'), await tab(db, 'two')]
+        await Promise.all(
+          turns.map((first, i) => (first ? one : two).do(titled(`${first ? 'one' : 'two'} ${i}`))),
+        )
+        await Promise.all([one.settled(), two.settled()])
+        const entries = await readEntries(db, 'review')
+        expect(entries).toHaveLength(turns.length)
+        expect(verifyJournal(entries)).toEqual([])
+        await vi.waitFor(() => {
+          expect(canonicalJson(one.view().folded.review)).toBe(canonicalJson(fold(entries).review))
+          expect(canonicalJson(two.view().folded.review)).toBe(canonicalJson(fold(entries).review))
+        })
+        // No entry is taken over twice.
+        expect(one.view().entries.map((e) => e.seq)).toEqual(entries.map((e) => e.seq))
+      }),
+      { numRuns: 12 },
+    )
+  })
+
+  it('takes over what a tab that is gone was typing, and leaves that of a living one alone', async () => {
+    const db = await database()
+    const gone = await tab(db, 'gone')
+    await gone.stage('question', asks('half a ques'))
+    const living = await tab(db, 'living')
+    lockManager.names.add('luvren-tab/living')
+    await living.stage('title', titled('half a ti'))
+    const next = await tab(db, 'next')
+    expect(next.view().folded.review).toMatchObject({ question: 'half a ques', title: '' })
+    expect((await db.getAll('pending')).map((p) => p.tab)).toEqual(['living'])
+    lockManager.names.clear()
+  })
+
+  it('forgets an edit that was given up, and writes one that was finished once', async () => {
+    const db = await database()
+    const file = await tab(db, 'one')
+    await file.stage('question', asks('no'))
+    await file.discard('question')
+    await file.stage('question', asks('ye'))
+    await file.commit('question', asks('yes'))
+    expect(await db.getAll('pending')).toEqual([])
+    expect((await readEntries(db, 'review')).map((e) => e.payload)).toEqual([{ text: 'yes' }])
+  })
+
+  it('says that the disk is full, keeps what was done, and writes it when it is asked again', async () => {
+    const db = await database()
+    const file = await tab(db, 'one')
+    const full = vi.spyOn(db, 'transaction').mockImplementation(() => {
+      throw new DOMException('no room', 'QuotaExceededError')
+    })
+    const done = file.do(asks('How loud?'))
+    await vi.waitFor(() => expect(file.view().state).toBe('full'))
+    expect(file.view().folded.review.question).toBe('How loud?')
+    full.mockRestore()
+    file.retry()
+    await done
+    expect(file.view().state).toBe('saved')
+    expect(await readEntries(db, 'review')).toHaveLength(1)
+  })
+
+  it('names a failure that is none of room', async () => {
+    const db = await database()
+    const file = await tab(db, 'one')
+    vi.spyOn(console, 'error').mockImplementation(() => undefined)
+    vi.spyOn(db, 'transaction').mockImplementation(() => {
+      throw new Error('broken')
+    })
+    void file.do(asks('How loud?'))
+    await vi.waitFor(() => expect(file.view().state).toBe('failed'))
+  })
+
+  it('opens the same from a snapshot as from the whole journal, also when several entries pass the mark at once', async () => {
+    const db = await database()
+    const file = await tab(db, 'one')
+    await file.doAll(Array.from({ length: 195 }, (_, i) => titled(`t${i}`)))
+    expect(await db.get('snapshots', 'review')).toBeUndefined()
+    await file.doAll(Array.from({ length: 13 }, (_, i) => asks(`q${i}`)))
+    await vi.waitFor(async () => expect(await db.get('snapshots', 'review')).toBeDefined())
+    await file.do(titled('after it'))
+    const again = await tab(db, 'two')
+    expect(canonicalJson(again.view().folded)).toBe(canonicalJson(fold(await readEntries(db, 'review'))))
+  })
+})
