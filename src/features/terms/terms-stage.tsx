@@ -257,26 +257,29 @@ function useChipDeeds(
   return useMemo(() => {
     const review = (): Review => useSession.getState().folded.review
     const focus = (id: string): void => document.getElementById(`term-${id}`)?.focus()
-    const later = (id: string): void => void setTimeout(() => focus(id), 50)
+    /** Does something to a term and has it drawn and focused, where it stands then, before the next key comes. */
+    const follow = (id: string, deed: () => void): void => {
+      flushSync(deed)
+      focus(id)
+    }
     return {
       drop: (term) => {
         dropTerm(term)
         setters.current.setAsking(term.id)
       },
       takeBack: (term) => {
-        takeBack(term)
-        later(term.id)
+        follow(term.id, () => takeBack(term))
       },
       as: (term, withNarrower, mainFocus) => {
-        void act('term.set', { ...term, withNarrower, mainFocus })
-        later(term.id)
+        follow(term.id, () => void act('term.set', { ...term, withNarrower, mainFocus }))
       },
       move: (term, letter) => {
         const concept = review().concepts.find((c) => c.letter === letter)
         if (!concept) return
-        moveTerm(review(), term, concept)
-        setters.current.choose({ conceptId: concept.id, sourceId: term.sourceId })
-        later(term.id)
+        follow(term.id, () => {
+          moveTerm(review(), term, concept)
+          setters.current.choose({ conceptId: concept.id, sourceId: term.sourceId })
+        })
       },
       open: (term: Term) => {
         setters.current.choose(term)

@@ -1,4 +1,5 @@
 import Papa from 'papaparse'
+import { readCount, readLineNumber } from './cells'
 
 /** A history cut into cells. `lines` are the numbers (from 1) of the lines of the paste that a row was made of. */
 export interface Cut {
@@ -20,28 +21,55 @@ function widthOf(rows: readonly (readonly string[])[]): number | undefined {
   return best && best[0] > 1 && best[1] >= rows.length * 0.5 ? best[0] : undefined
 }
 
+/** Columns parted by tabs, as a page gives them: quotation marks belong to the text, unless they hold a tab or themselves. */
+const tabs: Cutter = (lines) => {
+  if (!lines.some((l) => l.includes('\t'))) return undefined
+  // A cell that begins with a mark and does not end with one goes over several lines: that is a file, not a page.
+  if (lines.some((l) => l.split('\t').some((c) => (c.match(/"/g)?.length ?? 0) % 2 === 1)))
+    return delimited('\t', 'columns parted by tabs')(lines)
+  const cell = (text: string): string =>
+    /^".*""?.*"$/.test(text) && text.includes('""') && text !== '""'
+      ? text.slice(1, -1).replace(/""/g, '"')
+      : text
+  const rows = lines.flatMap((line, i) =>
+    filled(line) ? [{ cells: line.split('\t').map((c) => cell(c.trim())), lines: [i + 1] }] : [],
+  )
+  return widthOf(rows.map((r) => r.cells)) ? { layout: 'columns parted by tabs', rows } : undefined
+}
+
 /** Columns parted by a sign, quoted where the sign stands inside (RFC 4180 with other signs too). */
 const delimited =
   (sign: string, layout: string): Cutter =>
   (lines) => {
     const text = lines.join('\n')
     if (!text.includes(sign)) return undefined
-    const rows: Cut['rows'] = []
+    const rows: (Cut['rows'][number] & { raw: string })[] = []
     let from = 0
     Papa.parse<string[]>(text, {
       delimiter: sign,
       step: ({ data, meta }) => {
-        const taken = text.slice(from, meta.cursor)
+        const raw = text.slice(from, meta.cursor)
         const first = text.slice(0, from).split('\n').length
-        const own = taken
+        const own = raw
           .replace(/\n$/, '')
           .split('\n')
           .map((_, i) => first + i)
         from = meta.cursor
-        if (data.some(filled)) rows.push({ cells: data.map((c) => c.trim()), lines: own })
+        if (data.some(filled)) rows.push({ cells: data.map((c) => c.trim()), lines: own, raw })
       },
     })
-    return widthOf(rows.map((r) => r.cells)) ? { layout, rows } : undefined
+    // Who quotes only what needs it means the marks round anything else as part of the text: a phrase.
+    const needs = (cell: string): boolean => cell.includes(sign) || /["\n]/.test(cell)
+    const marked = (cell: string, raw: string): boolean => raw.includes(`"${cell.replace(/"/g, '""')}"`)
+    const words = rows.flatMap((r) =>
+      r.cells.flatMap((c) => (/\p{L}/u.test(c) && !needs(c) ? [marked(c, r.raw)] : [])),
+    )
+    const sparing = words.some((w) => !w)
+    const kept = rows.map(({ cells, lines: own, raw }) => ({
+      cells: sparing ? cells.map((c) => (c && !needs(c) && marked(c, raw) ? `"${c}"` : c)) : cells,
+      lines: own,
+    }))
+    return widthOf(kept.map((r) => r.cells)) ? { layout, rows: kept } : undefined
   }
 
 /** A table drawn with upright strokes; rules of dashes are no rows. */
@@ -123,10 +151,9 @@ const cellPerLine: Cutter = (lines) => {
       cells.slice(r * width, (r + 1) * width),
     )
     const column = (c: number): string[] => rows.slice(1).map((r) => r[c]!.text)
-    const numeric = Array.from({ length: width }, (_, c) =>
-      column(c).every((t) => /^\D{0,8}\d[\d.,'’\s]*\D{0,10}$/u.test(t)),
-    )
-    if (!numeric.some(Boolean) || numeric.every(Boolean)) continue
+    const isNumber = (t: string): boolean => readLineNumber(t) !== undefined || readCount(t) !== undefined
+    const numeric = Array.from({ length: width }, (_, c) => column(c).every(isNumber))
+    if (!numeric.some(Boolean) || rows.every((r) => r.every((c) => isNumber(c.text)))) continue
     return {
       layout: 'one cell on each line',
       rows: rows.map((r) => ({ cells: r.map((c) => c.text), lines: r.map((c) => c.line) })),
@@ -175,7 +202,7 @@ const list: Cutter = (lines) => {
 }
 
 export const CUTTERS: readonly Cutter[] = [
-  delimited('\t', 'columns parted by tabs'),
+  tabs,
   strokes,
   delimited(';', 'columns parted by semicolons'),
   delimited(',', 'columns parted by commas'),

@@ -155,10 +155,12 @@ function rolesOf(rows: readonly (readonly string[])[], head: readonly string[]):
       .sort((a, b) => b.w - a.w || a.c - b.c)[0]?.c
   give(
     'number',
-    best(
-      (c) => stepwise(column(c).map(readLineNumber)) + (column(c).some((t) => /^\D/.test(t)) ? 0.5 : 0),
-      0.7,
-    ),
+    best((c) => {
+      const numbers = column(c).map(readLineNumber)
+      // A sign before the number tells it from a count; a query that is but a reference must not pass for one.
+      const signed = numbers.every((n) => n !== undefined) && column(c).some((t) => /^\D/.test(t))
+      return stepwise(numbers) + (signed ? 0.5 : 0)
+    }, 0.7),
   )
   give(
     'when',
@@ -170,11 +172,12 @@ function rolesOf(rows: readonly (readonly string[])[], head: readonly string[]):
   )
   const letters = (c: number): number => {
     const cells = column(c)
-    // What is the same in every row is a button, not a search.
-    if (cells.length > 2 && new Set(cells).size === 1) return 0
     return cells.join('').replace(/[^\p{L}]/gu, '').length / Math.max(1, cells.length)
   }
-  give('text', best(letters, 1))
+  // What is the same in every row is a button rather than a search.
+  const varied = (c: number): number =>
+    column(c).length > 2 && new Set(column(c)).size === 1 ? 0 : letters(c)
+  give('text', best(varied, 1) ?? best(letters, 1))
   return roles
 }
 
