@@ -67,7 +67,9 @@ function Occasions({
   const occasions = useMemo(() => {
     if (!last) return []
     const versions = strategyVersions(entries, source.id, lines)
-    return occasionsOf(review.runs, last.id, versions).filter((o) => o.lines)
+    // What was pasted was found elsewhere, in a state of the database that nobody can open again.
+    const runs = review.runs.filter((r) => r.how === 'stand-in')
+    return occasionsOf(runs, last.id, versions).filter((o) => o.lines)
   }, [entries, source.id, lines, review.runs, last])
   const [chosen, setChosen] = useState<string>()
   const after = occasions[occasions.length - 1]

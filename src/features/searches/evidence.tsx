@@ -53,26 +53,31 @@ export function Evidence({ sourceId, line, number }: { sourceId: string; line: L
         Keep a screen or a note with it
       </Button>
       {file.input}
-      {own.map((a) => (
-        <span key={a.id} className="evidence">
-          <button className="plain link" onClick={() => void open(a)}>
-            {a.name}
-          </button>{' '}
-          <span className="sub">
-            {inKilobytes(a.size)}, {a.digest.slice(0, 8)}
-          </span>
-          <button
-            className="plain remove"
-            aria-label={`Take ${a.name} off`}
-            onClick={() => void act('attachment.remove', { id: a.id })}
-          >
-            ×
-          </button>
-        </span>
-      ))}
+      <KeptFiles files={own} />
       {!own.length && <span className="sub">for what cannot be typed again</span>}
     </div>
   )
+}
+
+/** Files that are kept, to be opened or taken off. */
+export function KeptFiles({ files }: { files: readonly Attachment[] }) {
+  return files.map((a) => (
+    <span key={a.id} className="evidence">
+      <button className="plain link" onClick={() => void open(a)}>
+        {a.name}
+      </button>{' '}
+      <span className="sub" title={`SHA-256 ${a.digest}`}>
+        {inKilobytes(a.size)}, {a.digest.slice(0, 8)}
+      </span>
+      <button
+        className="plain remove"
+        aria-label={`Take ${a.name} off`}
+        onClick={() => void act('attachment.remove', { id: a.id })}
+      >
+        ×
+      </button>
+    </span>
+  ))
 }
 
 async function open(a: Attachment): Promise<void> {

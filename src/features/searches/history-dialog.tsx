@@ -91,7 +91,7 @@ export function HistoryDialog({
           hits: search.hits,
           at: (search.row.when ? dayjs(search.row.when) : day).toISOString(),
           by: reader,
-          release: source.coverage ?? '',
+          release: info.release ?? source.coverage ?? '',
           how: 'pasted history',
           ...(source.platform ? { platform: source.platform } : {}),
         },

@@ -8,6 +8,7 @@ import { limitWords, print, parse } from '@/core/query'
 import { lineVersions, strategyVersions, type Line, type StrategyVersion } from '@/core/review'
 import { act, commitEdit, useSession } from '@/store/session'
 import type { SourceInfo } from '@/store/source-info'
+import { KeptFiles } from './evidence'
 
 const pieces = (text: string): string[] => text.match(/[\p{L}\p{N}*?]+|\s+|[^\p{L}\p{N}\s]/gu) ?? []
 
@@ -49,6 +50,8 @@ export function Versions({
   const entries = useSession((s) => s.entries)
   const runs = useSession((s) => s.folded.review.runs)
   const { source } = info
+  const attachments = useSession((s) => s.folded.review.attachments)
+  const histories = attachments.filter((a) => a.sourceId === source.id && a.lineId === undefined)
   const versions = useMemo(() => strategyVersions(entries, source.id, lines), [entries, source.id, lines])
   const [at, setAt] = useState<number>()
   const older = versions.slice(0, -1)
@@ -131,6 +134,12 @@ export function Versions({
               Back to version {shown.number}
             </Button>
           </>
+        )}
+        {histories.length > 0 && (
+          <p className="log-deeds" style={{ marginTop: 8 }}>
+            <span className="sub">histories taken over, as they were:</span>
+            <KeptFiles files={histories} />
+          </p>
         )}
       </div>
     </section>

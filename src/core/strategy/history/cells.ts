@@ -50,9 +50,33 @@ export function readWhen(text: string): string | undefined {
   return `${date}T${two(hour)}:${time[2]}`
 }
 
-/** What a paste brings that nobody wrote: byte order marks, soft hyphens, zero-width signs, three ways to end a line. */
+const NAMED: Record<string, string> = { amp: '&', lt: '<', gt: '>', quot: '"', apos: "'", nbsp: '\u00a0' }
+const entity = (whole: string, name: string): string =>
+  name.startsWith('#')
+    ? String.fromCodePoint(Math.min(0x10ffff, Number(name.slice(1).replace(/^x/i, '0x')) || 0xfffd))
+    : (NAMED[name.toLowerCase()] ?? whole)
+
+/** A page that was saved, as the text of its tables: cells parted by tabs, a row a line. Other text is left as it is. */
+function withoutMarkup(text: string): string {
+  if (!/<t[rdh][\s>]/i.test(text)) return text
+  return (
+    text
+      .replace(/<(script|style)[\s\S]*?<\/\1>/gi, '')
+      .replace(/\s+/g, ' ')
+      .replace(/<\/t[dh]>\s*/gi, '\t')
+      .replace(/<\/(?:tr|p|div|h\d|li|caption)>/gi, '\n')
+      // Marks inside a word (bold, links) do not part it.
+      .replace(/<\/?(?:a|b|code|em|font|i|mark|span|strong|u)\b[^>]*>/gi, '')
+      .replace(/<[^>]*>/g, ' ')
+      .replace(/ *([\t\n]) */g, '$1')
+      .replace(/\t\n/g, '\n')
+      .replace(/&(#\d+|#x[\da-f]+|\w+);/gi, entity)
+  )
+}
+
+/** What a paste brings that nobody wrote: markup, byte order marks, soft hyphens, zero-width signs, three ways to end a line. */
 export const cleaned = (text: string): string =>
-  text
+  withoutMarkup(text)
     .replace(/[\ufeff\u200b\u200c\u200d\u00ad]/g, '')
     .replace(/\r\n?|\u2028/g, '\n')
     .normalize('NFC')

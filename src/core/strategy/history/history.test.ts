@@ -148,6 +148,17 @@ Change`,
 4      line 3 and year:2016-2026                97`,
     newestFirst: false,
   },
+  'a page that was saved, with buttons in a column': {
+    text: `<html><head><title>History</title><style>td { color: red }</style></head><body><p>My searches</p>
+<table><tr><th>Line</th><th>Search</th><th>Hits</th><th></th></tr>
+<tr><td>4</td><td>line 3 and
+  year:2016-2026</td><td>97</td><td><a href="#">Open</a></td></tr>
+<tr><td>3</td><td>line 1 and line 2</td><td>318</td><td><a href="#">Open</a></td></tr>
+<tr><td>2</td><td>subj:&quot;Listening/all&quot;</td><td>1&nbsp;204</td><td><a href="#">Open</a></td></tr>
+<tr><td>1</td><td>topic:(<b>noise</b> or <b>reverberat</b>+)</td><td>4&#160;812</td><td><a href="#">Open</a></td></tr>
+</table></body></html>`,
+    newestFirst: true,
+  },
   'limits in a column of their own': {
     text: `#\tsearch\tlimits\tfound
 1\ttopic:(noise or reverberat+)\t\t4812
