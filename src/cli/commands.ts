@@ -1,9 +1,10 @@
 import { readFileSync } from 'node:fs'
 import { hasErrors, type Problem } from '../core/base'
 import { buildIndex, evaluate, type Index } from '../core/engine'
-import { printFor, readFrom } from '../core/profile'
-import { parse, print, readCql, writeCql, type Expr } from '../core/query'
+import { printFor, readWithLimits } from '../core/profile'
+import { limitWords, parse, print, readCql, writeCql, type Expr, type LimitValue } from '../core/query'
 import { readRis, toDocument, type Rec } from '../core/records'
+import { foldLimitLines, readHistory, recogniseHistory } from '../core/strategy'
 import { readSkos, readSkosJsonLd } from '../core/vocabulary'
 import { STANDINS } from '../standins'
 import { required, UsageError, type Arguments, type Options } from './arguments'
@@ -88,15 +89,20 @@ function queries(args: Arguments): { list: string[]; several: boolean } {
 }
 
 /** A tree that was read, as plain notation or JSON. */
-function treeOutcome(args: Arguments, read: { tree: Expr | undefined; problems: Problem[] }): Outcome {
+function treeOutcome(
+  args: Arguments,
+  read: { tree: Expr | undefined; problems: Problem[] },
+  limits: readonly LimitValue[] = [],
+): Outcome {
   const { tree, problems } = read
   const output = args.has('json')
-    ? JSON.stringify({ plain: tree ? print(tree) : null, tree: tree ?? null, problems })
-    : tree
-      ? print(tree)
-      : '(nothing)'
+    ? JSON.stringify({ plain: tree ? print(tree) : null, tree: tree ?? null, limits, problems })
+    : withLimitWords(tree ? print(tree) : '(nothing)', limits)
   return { exit: hasErrors(problems) || !tree ? 1 : 0, output, errors: problems.map(problemLine) }
 }
+
+const withLimitWords = (text: string, limits: readonly LimitValue[]): string =>
+  [text, ...limits.map(limitWords)].join(' + ')
 
 export const COMMANDS: Record<string, CliCommand> = {
   search: {
@@ -170,7 +176,43 @@ export const COMMANDS: Record<string, CliCommand> = {
     help: 'read text in the syntax of a profile into plain notation',
     usage: '--from PROFILE --query "…"',
     options: { from: 'value', query: 'value' },
-    run: (args) => treeOutcome(args, readFrom(required(args, 'query'), loadProfile(required(args, 'from')))),
+    run: (args) => {
+      const { limits, ...read } = readWithLimits(required(args, 'query'), loadProfile(required(args, 'from')))
+      return treeOutcome(args, read, limits)
+    },
+  },
+  history: {
+    help: 'read a search history that was pasted or saved, by a profile',
+    usage: '--from PROFILE --file FILE [--fold]   (--fold: lines that only limit another become part of it)',
+    options: { from: 'value', file: 'value', fold: 'flag' },
+    run: (args) => {
+      const profile = loadProfile(required(args, 'from'))
+      const { rows, layout, newestFirst, unread, problems } = recogniseHistory(
+        readFile(required(args, 'file')),
+      )
+      const read = readHistory(rows, profile)
+      const searches = args.has('fold') ? foldLimitLines(read) : read
+      const said = searches.map(({ row, text, described, limits, hits, problems: own }, i) => ({
+        number: i + 1,
+        there: row.number,
+        sent: row.text,
+        plain: described === undefined ? text : undefined,
+        described,
+        limits,
+        hits,
+        when: row.when,
+        problems: own,
+      }))
+      const all = [...problems, ...searches.flatMap((s) => s.problems)]
+      const output = args.has('json')
+        ? JSON.stringify({ layout, newestFirst, searches: said, unread })
+        : said
+            .map(({ number, plain, described, limits, hits }) =>
+              [number, hits ?? '?', withLimitWords(plain ?? `[${described}]`, limits)].join('\t'),
+            )
+            .join('\n')
+      return { exit: hasErrors(all) ? 1 : 0, output, errors: all.map(problemLine) }
+    },
   },
   cql: {
     help: 'CQL into plain notation (--query), or plain notation into CQL (--plain)',
