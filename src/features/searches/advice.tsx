@@ -36,6 +36,9 @@ export function Advice({
   return (
     <section className="advice" aria-label="Advice">
       {!open.length && <p className="empty">No remark is open.</p>}
+      {!info.standin && (
+        <p className="sub">Its records lie outside: what only records can tell is not remarked on.</p>
+      )}
       {ELEMENTS.map((element) => {
         const own = open.filter((r) => r.element === element)
         return own.length ? (

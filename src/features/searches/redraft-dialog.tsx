@@ -2,6 +2,7 @@
 import { Button, Modal } from 'antd'
 import { useMemo, useState } from 'react'
 import { plural } from '@/core/base'
+import { limitState } from '@/core/profile'
 import { limitWords } from '@/core/query'
 import type { Line, Review } from '@/core/review'
 import { draftStrategy, redraft, type DraftSource, type RedraftChange } from '@/core/strategy'
@@ -13,7 +14,10 @@ import { WordChanges } from './versions'
 export const draftSourceOf = (info: SourceInfo): DraftSource =>
   info.standin
     ? draftSource(info.standin)
-    : { hasVocabulary: info.vocabulary !== undefined, hasLimit: () => true }
+    : {
+        hasVocabulary: info.vocabulary !== undefined || info.profile?.headings !== undefined,
+        hasLimit: (kind) => !info.profile || limitState(kind, info.profile) !== 'not available',
+      }
 
 export function draftFor(review: Review, info: SourceInfo) {
   const plan = { concepts: review.concepts, terms: review.terms, limits: review.limits.map((l) => l.limit) }

@@ -204,6 +204,11 @@ const CASES: [code: string, trips: Given, quiet: Given][] = [
     { lines: [{ text: 'noise', limits: [years] }], limits: [years] },
   ],
   [
+    'limit-unavailable',
+    { lines: [{ text: 'noise', limits: [{ kind: 'open access' }] }] },
+    { lines: [{ text: 'noise', limits: [years] }] },
+  ],
+  [
     'small-operator',
     { lines: [{ text: 'noise AND "and" AND reading' }], profile: PROFILES.quayside! },
     { lines: [{ text: 'noise AND "and" AND reading' }] },

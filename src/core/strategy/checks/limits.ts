@@ -42,3 +42,18 @@ export const limitMissing: Rule = (c) =>
       ]
     return []
   })
+
+/** A limit on a line that the source does not have: it cannot be set there. */
+export const limitUnavailable: Rule = (c) =>
+  c.lines.flatMap((line) =>
+    line.limits
+      .filter((l) => limitState(l.kind, c.profile) === 'not available')
+      .map((l): Remark => ({
+        code: 'limit-unavailable',
+        element: ELEMENT,
+        lineId: line.id,
+        about: l.kind,
+        message: `Line ${line.number} sets ${l.kind} (${limitWords(l)}), and ${c.profile.name} has no such limit.`,
+        why: 'It cannot have been applied there: take it off the line, or say in the description how it is set.',
+      })),
+  )
