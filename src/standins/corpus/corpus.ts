@@ -3,10 +3,18 @@ import { drawStudy, type Study } from './study'
 import { writeProse, type Prose } from './prose'
 import type { Topic } from './topic'
 import { BUILDING_TOPICS } from './topics/building'
-import { SCHOOL_TOPICS } from './topics/school'
+import { LEARNING_TOPICS } from './topics/learning'
+import { ROOM_TOPICS } from './topics/rooms'
+import { SCHOOL_LIFE_TOPICS } from './topics/school-life'
 import { SOUND_TOPICS } from './topics/sound'
 
-export const TOPICS: readonly Topic[] = [...SOUND_TOPICS, ...SCHOOL_TOPICS, ...BUILDING_TOPICS]
+export const TOPICS: readonly Topic[] = [
+  ...SOUND_TOPICS,
+  ...ROOM_TOPICS,
+  ...LEARNING_TOPICS,
+  ...SCHOOL_LIFE_TOPICS,
+  ...BUILDING_TOPICS,
+]
 
 export interface Work {
   study: Study
