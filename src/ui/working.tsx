@@ -10,15 +10,16 @@ export function Working({
   work: {
     progress: { done: number; of: number } | undefined
     stopped: boolean
+    failed: string | undefined
     stop: () => void
     again: () => void
   }
 }) {
-  const { progress, stopped, stop, again } = work
-  if (stopped)
+  const { progress, stopped, failed, stop, again } = work
+  if (stopped || failed !== undefined)
     return (
-      <p className="empty">
-        Stopped.{' '}
+      <p className="empty" role="status">
+        {failed === undefined ? 'Stopped.' : `This could not be done: ${failed}`}{' '}
         <Button size="small" onClick={again}>
           Begin again
         </Button>

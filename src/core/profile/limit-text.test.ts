@@ -49,6 +49,16 @@ describe('limits in the syntax of a database', () => {
     )
   })
 
+  it('are joined with brackets only round what is joined already', () => {
+    const written = (text: string, id: string): string =>
+      withLimits(text, [{ kind: 'years', from: 2016, to: 2026 }], PROFILES[id]!).text
+    expect(written('L4', 'fernhollow')).toBe('L4 and yr{2016..2026}')
+    expect(written('L1 or L2', 'fernhollow')).toBe('(L1 or L2) and yr{2016..2026}')
+    expect(written('tak{noise or sound}', 'fernhollow')).toBe('tak{noise or sound} and yr{2016..2026}')
+    expect(written('(noise | sound)>T', 'girder')).toBe('(noise | sound)>T & year:2016/2026')
+    expect(withLimits('L1 or L2', [], PROFILES.fernhollow!).text).toBe('L1 or L2')
+  })
+
   it('are named where they are set on the screen, or not to be had at all', () => {
     const { fernhollow } = PROFILES
     const profile = { ...fernhollow!, limits: { years: { onScreen: 'left column' } } }

@@ -50,7 +50,8 @@ export function withLimits(
   const written = said.flatMap((s) => (s.text === undefined ? [] : [s.text]))
   const { open, close } = profile.brackets
   const and = profile.operators.capitals ? profile.operators.and[0]!.toUpperCase() : profile.operators.and[0]!
-  const alone = /^[\p{L}\p{N}#]+$/u.test(text)
+  const joined = written.length ? readFrom(text, profile).tree?.kind : undefined
+  const alone = joined === undefined || !['and', 'or', 'not', 'near'].includes(joined)
   return {
     text: written.length ? [alone ? text : open + text + close, ...written].join(` ${and} `) : text,
     onScreen: said.flatMap((s) => (s.text === undefined && s.onScreen ? [s.onScreen] : [])),

@@ -27,7 +27,8 @@ const LINE_KINDS = new Set([
   'lines.remove',
 ])
 
-const asked = (lines: readonly Line[]): string => canonicalJson(lines.map((l) => [l.id, l.text, l.limits]))
+const asked = (lines: readonly Line[]): string =>
+  canonicalJson(lines.map((l) => [l.id, l.text, l.limits, l.described ?? null]))
 
 /**
  * The versions of a source's strategy: every state in which some line was run, oldest first, and the present state.
@@ -99,6 +100,8 @@ export function strategyVersions(
 
 export interface LineVersion {
   text: string
+  /** What was done, for a search that has no text. */
+  described: string | undefined
   limits: Line['limits']
   hits: number
   at: string
@@ -108,11 +111,11 @@ export interface LineVersion {
 /** What a line asked each time it was run and had changed, oldest first. */
 export function lineVersions(runs: readonly Run[], lineId: string): LineVersion[] {
   const found: (LineVersion & { key: string })[] = []
-  for (const { lineId: id, key, text, limits, hits, at, by } of runs) {
+  for (const { lineId: id, key, text, sent, limits, hits, at, by } of runs) {
     if (id !== lineId) continue
     const last = found[found.length - 1]
     if (last?.key === key) Object.assign(last, { hits, at, by })
-    else found.push({ text, limits, hits, at, by, key })
+    else found.push({ text, described: text ? undefined : sent, limits, hits, at, by, key })
   }
   return found.map(({ key: _key, ...version }) => version)
 }

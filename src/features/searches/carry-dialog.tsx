@@ -5,7 +5,7 @@ import { listed, plural } from '@/core/base'
 import { limitState } from '@/core/profile'
 import { limitWords, parse, walk } from '@/core/query'
 import type { Line, Review } from '@/core/review'
-import { appendLines, carryStrategy, type Carried } from '@/core/strategy'
+import { appendLines, carryStrategy, removeLines, type Carried } from '@/core/strategy'
 import { act, newId } from '@/store/session'
 import type { SourceInfo } from '@/store/source-info'
 import { vocabularyDesk, type Match } from '@/workers'
@@ -19,7 +19,7 @@ export function CarryDialog({
   review,
   from,
   infos,
-  lines,
+  lines: given,
   add,
   close,
 }: {
@@ -36,6 +36,12 @@ export function CarryDialog({
     (others.find((s) => !(review.strategies[s.source.id] ?? []).length) ?? others[0])?.source.id,
   )
   const to = others.find((s) => s.source.id === toId)
+  // A search that was only described belongs to its source, with what is built on it.
+  const lines = useMemo(() => {
+    const ids = new Set(given.flatMap((l) => (l.described === undefined ? [] : [l.id])))
+    const left = removeLines(given, ids, true)
+    return left.ok ? left.value : given
+  }, [given])
   const labels = useMemo(() => headingsIn(lines), [lines])
   const matches = useMatches(from, to, labels)
   const [choices, setChoices] = useState<{ toId: string | undefined; of: Settled }>({ toId, of: {} })

@@ -97,7 +97,7 @@ export function RedraftDialog({
             ) : c.kind === 'gone' ? (
               <del className="mono">{c.line.text}</del>
             ) : (
-              <span className="mono">{c.line.text}</span>
+              <span className="mono">{(c.line as Line).described ?? c.line.text}</span>
             )}
             {c.line.limits.length > 0 && (
               <span className="sub"> + {c.line.limits.map(limitWords).join(' + ')}</span>

@@ -12,6 +12,8 @@ const SETTLE = 350
 export interface Work {
   progress: { done: number; of: number } | undefined
   stopped: boolean
+  /** What went wrong, in words. */
+  failed: string | undefined
   stop: () => void
   again: () => void
 }
@@ -56,6 +58,7 @@ export function useWork<T>(
   // Which job was stopped, and how often it was begun again.
   const [halted, setHalted] = useState<unknown>()
   const [round, setRound] = useState(0)
+  const [failed, setFailed] = useState<string>()
   const stopped = job !== undefined && halted === job
   useEffect(() => {
     let current = true
@@ -67,11 +70,17 @@ export function useWork<T>(
             if (current) setProgress({ done, of })
             return current
           }),
-        ).then((value) => {
-          if (!current) return
-          setProgress(undefined)
-          if (value !== undefined) setFound(value)
-        }),
+        ).then(
+          (value) => {
+            if (!current) return
+            setProgress(undefined)
+            setFailed(undefined)
+            if (value !== undefined) setFound(value)
+          },
+          (error: unknown) => {
+            if (current) setFailed(error instanceof Error ? error.message : String(error))
+          },
+        ),
       SETTLE,
     )
     return () => {
@@ -82,9 +91,10 @@ export function useWork<T>(
   const stop = useCallback(() => setHalted(() => job), [job])
   const again = useCallback(() => {
     setHalted(undefined)
+    setFailed(undefined)
     setRound((n) => n + 1)
   }, [])
-  return { value: found, work: { progress: stopped ? undefined : progress, stopped, stop, again } }
+  return { value: found, work: { progress: stopped ? undefined : progress, stopped, failed, stop, again } }
 }
 
 export interface JudgedStrategy {

@@ -32,7 +32,8 @@ export function WordChanges({ was, is }: { was: string; is: string }) {
 
 const limitsOf = (line: Pick<Line, 'limits'>): string =>
   line.limits.length ? ` + ${line.limits.map(limitWords).join(' + ')}` : ''
-const whole = (line: Pick<Line, 'text' | 'limits'>): string => {
+const whole = (line: Pick<Line, 'text' | 'limits'> & { described?: string | undefined }): string => {
+  if (line.described !== undefined) return line.described
   const { tree } = parse(line.text)
   return (tree ? print(tree) : line.text) + limitsOf(line)
 }
@@ -51,7 +52,9 @@ export function Versions({
   const runs = useSession((s) => s.folded.review.runs)
   const { source } = info
   const attachments = useSession((s) => s.folded.review.attachments)
-  const histories = attachments.filter((a) => a.sourceId === source.id && a.lineId === undefined)
+  const histories = attachments.filter(
+    (a) => a.sourceId === source.id && !lines.some((l) => l.id === a.lineId),
+  )
   const versions = useMemo(() => strategyVersions(entries, source.id, lines), [entries, source.id, lines])
   const [at, setAt] = useState<number>()
   const older = versions.slice(0, -1)
@@ -81,7 +84,7 @@ export function Versions({
               <span className="sub">
                 {' '}
                 {dateWords(v.at)}, {v.by}
-                {chosen && whole(v) !== whole(chosen) && (
+                {chosen && v.described === undefined && whole(v) !== whole(chosen) && (
                   <>
                     {' · '}
                     <button
@@ -137,7 +140,7 @@ export function Versions({
         )}
         {histories.length > 0 && (
           <p className="log-deeds" style={{ marginTop: 8 }}>
-            <span className="sub">histories taken over, as they were:</span>
+            <span className="sub">kept with the strategy:</span>
             <KeptFiles files={histories} />
           </p>
         )}
