@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs'
 import { expect, test, type Page } from '@playwright/test'
-import { addDatabase, beginReview, openDemo, saved, stage, typeWords } from './help'
+import { accessible, addDatabase, beginReview, openDemo, saved, stage, typeWords } from './help'
 
 const hits = (page: Page, line: number) => page.locator(`[data-line="${line}"] .hits`)
 const count = async (page: Page, line: number): Promise<number> =>
@@ -132,6 +132,7 @@ test('a database outside: described in a form, its history taken over, a run log
     await form.getByLabel('A query in plain notation').fill('text: (noise OR reverberat*) AND #3')
     await expect(form.getByText('topic:(noise or reverberat+) and line 3')).toBeVisible()
     await expect(form.getByText('The same: what is written there means what was meant.')).toBeVisible()
+    await accessible(page, 'the description')
     await form.getByLabel('A query of the database').fill('line 3 and year:2016-2026')
     await expect(form.getByText('#3 + 2016–2026')).toBeVisible()
     const download = page.waitForEvent('download')
@@ -151,6 +152,7 @@ test('a database outside: described in a form, its history taken over, a run log
     ).toBeVisible()
     await expect(dialog.getByText(/1 search has no exact count/)).toBeVisible()
     await expect(dialog.getByText('kept as it stands, not read')).toBeVisible()
+    await accessible(page, 'the history')
     await dialog.getByLabel('Search 2 as it stands there').fill('topic:(listening)')
     await dialog.getByLabel('Hits of search 2').fill('9000')
     await expect(dialog.getByText('kept as it stands, not read')).toBeHidden()

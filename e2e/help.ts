@@ -1,4 +1,15 @@
+import AxeBuilder from '@axe-core/playwright'
 import { expect, type Page } from '@playwright/test'
+
+/** Nothing that axe calls serious or critical on what is shown now. */
+export async function accessible(page: Page, where: string): Promise<void> {
+  await page.waitForTimeout(600)
+  const { violations } = await new AxeBuilder({ page }).analyze()
+  const serious = violations.filter((v) => v.impact === 'serious' || v.impact === 'critical')
+  expect(
+    serious.map((v) => `${where}: ${v.id} ${v.nodes.map((n) => n.target.join(' ')).join(', ')}`),
+  ).toEqual([])
+}
 
 /** Goes to a stage by its key, as a person does. */
 export async function stage(page: Page, name: string): Promise<void> {

@@ -102,7 +102,7 @@ export function SearchesStage() {
       {info ? (
         <Sheet key={info.source.id} review={review} info={info} infos={databases} open={setChosen} />
       ) : (
-        <div className="rest">
+        <div className="rest" role="group" tabIndex={0} aria-label="All sources, by concept">
           <AllSources
             review={review}
             infos={databases}

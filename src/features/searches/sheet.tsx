@@ -282,7 +282,12 @@ export function Sheet({
               </button>
             ))}
           </div>
-          <div className="rest">
+          <div
+            className="rest"
+            role="tabpanel"
+            tabIndex={0}
+            aria-label={PANES.find((p) => p.id === pane)!.label}
+          >
             <SheetPane
               pane={pane}
               review={review}
