@@ -114,16 +114,6 @@ try {
     await page.getByLabel('The history as it was copied').fill(HISTORY)
     await page.waitForSelector('.history-row')
   })
-  await shot('describe', async () => {
-    await stage('question')
-    await page.getByLabel('Description of a database').setInputFiles({
-      name: 'lantern.json',
-      mimeType: 'application/json',
-      buffer: Buffer.from(/```json\n([\s\S]*?)```/.exec(readFileSync(`${root}/docs/profiles.md`, 'utf8'))[1]),
-    })
-    await page.getByRole('button', { name: 'how it speaks' }).click()
-    await page.waitForSelector('.describe-try .theirs')
-  })
   await shot('records', () => stage('records'))
   await shot('selection', () => stage('selection'))
   await shot('methods', () => stage('methods'))
@@ -136,6 +126,18 @@ try {
     await stage('searches')
     await page.locator('[data-line="4"]').click()
     await page.waitForSelector('.translation')
+  })
+  // It adds a database to the demo, so nothing of the demo may be shown after it.
+  await shot('describe', async () => {
+    await page.emulateMedia({ colorScheme: 'light' })
+    await stage('question')
+    await page.getByLabel('Description of a database').setInputFiles({
+      name: 'lantern.json',
+      mimeType: 'application/json',
+      buffer: Buffer.from(/```json\n([\s\S]*?)```/.exec(readFileSync(`${root}/docs/profiles.md`, 'utf8'))[1]),
+    })
+    await page.getByRole('button', { name: 'how it speaks' }).click()
+    await page.waitForSelector('.describe-try .theirs')
   })
 } finally {
   await browser.close()

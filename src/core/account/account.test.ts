@@ -65,6 +65,19 @@ describe('the account of the demo review', () => {
       expect(textOf(context)).toContain(`left ${run.hits}`)
   })
 
+  it('does not say of a plan that it was done', () => {
+    const text = (r: Review): string => textOf(contextOf(r))
+    expect(text(review)).toContain('We searched five databases: ')
+    const none = { ...review, runs: [] }
+    expect(text(none)).toContain('We plan to search five databases: ')
+    expect(text(none)).not.toContain('We searched')
+    const four = { ...review, runs: review.runs.filter((r) => r.sourceId !== 'demo-quayside') }
+    expect(text(four)).toContain('We searched four databases: ')
+    expect(text(four)).toContain(
+      'We plan to search Quayside Library Search as well, which has not been done yet.',
+    )
+  })
+
   it('says when a source was searched, and when again', () => {
     expect(searchedWords([])).toBe('')
     expect(searchedWords(['2026-04-15', '2026-04-15'])).toBe('on 15 April 2026')

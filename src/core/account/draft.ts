@@ -1,6 +1,6 @@
 import { listed } from '../base'
 import { limitWords, type LimitValue } from '../query'
-import type { PlannedLimit, Source, Voice } from '../review'
+import type { PlannedLimit, Review, Source, Voice } from '../review'
 import { PASSAGES, paragraph, type Paragraph, type Passage, type PassageId } from './document'
 import { currentRuns, joiningLine, type FactContext } from './facts'
 
@@ -102,12 +102,7 @@ function sources({ review, source }: FactContext, say: Say): string[] {
   const databases = review.sources.filter((s) => s.kind === 'database')
   const others = review.sources.filter((s) => s.kind !== 'database').map((s) => otherSource(s, say))
   if (!databases.length) return [others.join(' ')]
-  const names = listed(databases.map(named))
-  const sentences = [
-    databases.length === 1
-      ? say(`We searched one database, ${names}.`, `One database was searched, ${names}.`)
-      : say(`We searched {databases}: ${names}.`, `{databases} were searched: ${names}.`),
-  ]
+  const sentences = searchedAndPlanned(review, databases, say)
   const indexed = databases.filter((s) => source(s.id)?.hasVocabulary)
   if (indexed.length)
     sentences.push(
@@ -128,6 +123,46 @@ function sources({ review, source }: FactContext, say: Say): string[] {
     if (review.runs.some((r) => r.sourceId === s.id))
       sentences.push(`${named(s)} ({source.release:${s.id}}) was searched {source.searched:${s.id}}.`)
   return [sentences.join(' '), others.join(' ')]
+}
+
+/** Which databases were searched, and which are only planned yet: a plan must not read as a deed. */
+function searchedAndPlanned(review: Review, databases: readonly Source[], say: Say): string[] {
+  const done = databases.filter((s) => review.runs.some((r) => r.sourceId === s.id))
+  const open = databases.filter((s) => !done.includes(s))
+  const names = (list: readonly Source[]): string => listed(list.map(named))
+  const sentences: string[] = []
+  if (done.length === 1)
+    sentences.push(
+      say(`We searched one database, ${names(done)}.`, `One database was searched, ${names(done)}.`),
+    )
+  else if (done.length)
+    sentences.push(
+      say(
+        `We searched {databases.searched}: ${names(done)}.`,
+        `{databases.searched} were searched: ${names(done)}.`,
+      ),
+    )
+  if (!open.length) return sentences
+  if (done.length)
+    sentences.push(
+      say(
+        `We plan to search ${names(open)} as well, which has not been done yet.`,
+        `${names(open)} ${open.length === 1 ? 'is' : 'are'} still to be searched.`,
+      ),
+    )
+  else
+    sentences.push(
+      open.length === 1
+        ? say(
+            `We plan to search one database, ${names(open)}.`,
+            `One database is to be searched, ${names(open)}.`,
+          )
+        : say(
+            `We plan to search {databases}: ${names(open)}.`,
+            `{databases} are to be searched: ${names(open)}.`,
+          ),
+    )
+  return sentences
 }
 
 /** What is planned beside the databases; that it was done is for its own stage to say. */

@@ -198,6 +198,16 @@ const READERS: Record<string, Reader> = {
       from: 'the sources of the plan',
     }
   },
+  'databases.searched': (c) => {
+    const n = databases(c).filter((s) => c.review.runs.some((r) => r.sourceId === s.id)).length
+    return {
+      text: `${inWords(n)} ${n === 1 ? 'database' : 'databases'}`,
+      missing: !n,
+      stage: 'searches',
+      anchor: 'sources',
+      from: 'the sources in which something was run',
+    }
+  },
   'source.name': (c, id) => ({
     text: nameOf(c, id),
     stage: 'question',
