@@ -1,10 +1,11 @@
 import AxeBuilder from '@axe-core/playwright'
 import { expect, type Page } from '@playwright/test'
 
-/** Nothing that axe calls serious or critical on what is shown now. */
-export async function accessible(page: Page, where: string): Promise<void> {
+/** Nothing that axe calls serious or critical on what is shown now, or within a part of it. */
+export async function accessible(page: Page, where: string, within?: string): Promise<void> {
   await page.waitForTimeout(600)
-  const { violations } = await new AxeBuilder({ page }).analyze()
+  const axe = new AxeBuilder({ page })
+  const { violations } = await (within ? axe.include(within) : axe).analyze()
   const serious = violations.filter((v) => v.impact === 'serious' || v.impact === 'critical')
   expect(
     serious.map((v) => `${where}: ${v.id} ${v.nodes.map((n) => n.target.join(' ')).join(', ')}`),

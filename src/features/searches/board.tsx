@@ -1,7 +1,8 @@
 'use client'
-import { useState } from 'react'
+import { useEffect, useMemo, useRef, useState } from 'react'
 import { listed, plural } from '@/core/base'
 import type { Line, Review } from '@/core/review'
+import { useActions, type Action } from '@/store/actions'
 import type { SourceInfo } from '@/store/source-info'
 import { Strand } from '@/ui/strand'
 import type { BoardRow, Judgement } from '@/workers'
@@ -110,6 +111,28 @@ function Missed({
       },
     ])
   }
+  // The best of what it offers, for one key after the other: what was taken is no longer offered.
+  const [heading] = row.headings
+  const [word] = row.words
+  const first = useRef<() => void>(() => undefined)
+  useEffect(() => {
+    first.current = () => (heading ? take('heading', heading) : word ? take('text', word) : undefined)
+  })
+  useActions(
+    'board',
+    useMemo<Action[]>(
+      () => [
+        {
+          id: 'board-take',
+          label: 'Put what the missed record says into the grid, the first that is offered',
+          key: 'T',
+          when: () => concept !== undefined && (heading ?? word) !== undefined,
+          run: () => first.current(),
+        },
+      ],
+      [concept, heading, word],
+    ),
+  )
   return (
     <div className="note">
       <p>
@@ -130,11 +153,13 @@ function Missed({
           {row.headings.map((h) => (
             <button key={h} className="plain link" onClick={() => take('heading', h)}>
               {h} <span className="sub">heading</span>
+              {h === heading && <kbd>T</kbd>}
             </button>
           ))}
           {row.words.map((w) => (
             <button key={w} className="plain link mono" onClick={() => take('text', w)}>
               {w}
+              {!heading && w === word && <kbd>T</kbd>}
             </button>
           ))}
           {!row.headings.length && !row.words.length && (

@@ -47,6 +47,9 @@ export function Yields({
                 only by it
               </th>
               <th scope="col" className="number">
+                shared
+              </th>
+              <th scope="col" className="number">
                 near the plan
               </th>
               <th scope="col" className="number">
@@ -66,6 +69,7 @@ export function Yields({
                 </th>
                 <td className="number">{thousands(r.hits)}</td>
                 <td className="number">{thousands(r.only)}</td>
+                <td className="number sub">{thousands(r.hits - r.only)}</td>
                 <td className="number">
                   <b>{thousands(r.onlyNear)}</b>
                 </td>
@@ -88,8 +92,9 @@ export function Yields({
         </table>
       )}
       <p className="sub" style={{ marginTop: 6 }}>
-        only by it: no other term of its concept finds them. near the plan: of those, records that the other
-        concepts find too. noise: the part ruled out, among its records that were ruled.
+        only by it: no other term of its concept finds them; shared: others do. near the plan: of those,
+        records that the other concepts find too. noise: the part ruled out, among its records that were
+        ruled.
         {!lines.length && ' There are no lines yet: terms are counted by themselves.'}
       </p>
     </section>
