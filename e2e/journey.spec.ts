@@ -69,7 +69,7 @@ test('a new review goes from the question to a methods section, with a reload in
   await page.keyboard.press('ArrowLeft')
   await page.keyboard.press('ArrowDown')
   await expect(pane(page)).toContainText(
-    'one reader ruled on 3: 1 go on to full text, 1 were set aside, 1 are open',
+    'one reader ruled on 3: 1 for full text, 1 set aside and 1 left open',
   )
   await page.keyboard.press('z')
   await expect(pane(page)).toContainText('ruled on 2')

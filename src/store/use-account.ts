@@ -40,6 +40,7 @@ export function useFactContext(): FactContext {
             ? releaseWords(releaseRun(review, sourceId))
             : asSearched(review, info.source),
           hasVocabulary: vocabulary !== undefined,
+          profile,
           limit: (kind) => limitState(kind, profile),
           ...(vocabulary ? { vocabularyTitle: vocabulary.title } : {}),
         }

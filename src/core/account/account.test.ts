@@ -3,8 +3,10 @@ import { describe, expect, it } from 'vitest'
 import { recordsOf, vocabularyOf, type SourceId } from '../../standins/corpus/releases'
 import { buildDemo } from '../../standins/demo'
 import { LATEST, openStandin, RELEASES, STANDINS, type OpenStandin, type Release } from '../../standins'
+import { PROFILES } from '../../standins/profiles'
 import type { Rec } from '../records'
 import { fold, worksOf, type Review } from '../review'
+import { lineKeys } from '../strategy'
 import { toWord } from './documents/word'
 import {
   courseFigures,
@@ -12,9 +14,12 @@ import {
   FACT_NAMES,
   inlinesOf,
   joiningLine,
+  nameInText,
+  paragraph,
   resolveFact,
   searchedWords,
   toMarkdown,
+  verbatim,
   type FactContext,
 } from '.'
 
@@ -31,10 +36,11 @@ const works = worksOf(
 const contextOf = (r: Review): FactContext => ({
   review: r,
   works,
-  source: () => ({
+  source: (id) => ({
     release: 'release of September 2026',
     hasVocabulary: true,
     vocabularyTitle: 'Fernhollow Thesaurus',
+    profile: PROFILES[r.sources.find((s) => s.id === id)?.profileId ?? ''],
   }),
 })
 const context = contextOf(review)
@@ -114,6 +120,65 @@ describe('the account of the demo review', () => {
     expect(voiced('passive')).not.toMatch(/\b(we|I|our|my)\b/i)
     expect(voiced('I')).not.toMatch(/\b(we|our)\b/i)
     expect(voiced('we')).toContain('We broke the question into three concepts')
+  })
+
+  it('begins every sentence with a capital, in every voice', () => {
+    for (const voice of ['we', 'I', 'passive'] as const)
+      for (const runs of [review.runs, []])
+        expect(textOf(contextOf({ ...review, runs, account: { voice, edited: {} } }))).not.toMatch(
+          /(?:^|[a-z)”][.?] )[a-z0-9]/,
+        )
+  })
+
+  it('says in which fields words were looked for as the source has them', () => {
+    const text = textOf(context)
+    expect(text).toContain(
+      'In Fernhollow Education Index we searched for each concept with headings of its thesaurus and with words in title, abstract and keywords.',
+    )
+    expect(text).toContain(
+      'In Quayside Library Search we searched for each concept with words in all fields that it searches by default (title, abstract,',
+    )
+  })
+
+  it('says what was left out with NOT, once the line has been run', () => {
+    const first = review.strategies['demo-fernhollow']![0]!
+    const changed = { ...first, text: `${first.text} NOT hearing` }
+    const strategies = { ...review.strategies, 'demo-fernhollow': [changed] }
+    expect(textOf(contextOf({ ...review, strategies }))).not.toContain('With NOT')
+    const key = lineKeys([changed]).get(first.id)!
+    const run = { ...review.runs.find((r) => r.lineId === first.id)!, key }
+    expect(textOf(contextOf({ ...review, strategies, runs: [...review.runs, run] }))).toContain(
+      'With NOT we left out records that match hearing.',
+    )
+  })
+
+  it("takes a person's own words as they are, whatever signs and pronouns they hold", () => {
+    const own = 'we lack readers of *other* scripts {so far}'
+    const [limit, ...limits] = review.limits
+    const [criterion, ...criteria] = review.criteria
+    const asked = 'Did we hear *noise* {at all}?'
+    const text = textOf(
+      contextOf({
+        ...review,
+        limits: [{ ...limit!, reason: own }, ...limits],
+        criteria: [{ ...criterion!, text: asked }, ...criteria],
+        account: { voice: 'I', edited: {} },
+      }),
+    )
+    expect(text).toContain(`, because ${own}.`)
+    expect(text).toContain(asked)
+    expect(paragraph(`*${verbatim('a*b')}* ${verbatim('{c}')}`).content).toEqual([
+      { type: 'text', text: 'a*b', marks: [{ type: 'italic' }] },
+      { type: 'text', text: ' ' },
+      { type: 'text', text: '{c}' },
+    ])
+  })
+
+  it('writes the name of a concept small in a sentence, but not an acronym or a name', () => {
+    expect(nameInText('Setting', 'In which settings?')).toBe('setting')
+    expect(nameInText('ADHD and reading', 'How?')).toBe('ADHD and reading')
+    expect(nameInText('German pupils', 'How do German pupils read?')).toBe('German pupils')
+    expect(nameInText('', '')).toBe('')
   })
 
   it('leaves an edited passage as it is, with its facts still bound', () => {

@@ -44,14 +44,29 @@ export const text = (value: string, ...marks: ('italic' | 'bold')[]): TextNode =
 })
 export const fact = (ref: string): FactNode => ({ type: 'fact', attrs: { ref } })
 
+// A person's own words stand in a template between two characters that no text has.
+const OWN = /\uE000([^\uE001]*)\uE001/g
+
+/** A person's own words for a template: taken as they are, whatever signs they hold. */
+export const verbatim = (words: string): string => `\uE000${words.replace(/[\uE000\uE001]/g, '')}\uE001`
+
+/** Changes a template, and leaves alone the person's own words in it. */
+export const outsideOwn = (template: string, change: (part: string) => string): string =>
+  template
+    .split(/(\uE000[^\uE001]*\uE001)/)
+    .map((part) => (part.startsWith('\uE000') ? part : change(part)))
+    .join('')
+
 /** A paragraph from a template in which `{ref}` stands for a fact and `*words*` for italics. */
 export function paragraph(template: string): Paragraph {
   const content: Inline[] = []
-  for (const part of template.split(/(\{[^}]+\}|\*[^*]+\*)/)) {
+  for (const part of template.split(
+    /(\{[^}]+\}|\*(?:\uE000[^\uE001]*\uE001|[^*])+\*|\uE000[^\uE001]*\uE001)/,
+  )) {
     if (!part) continue
     if (part.startsWith('{')) content.push(fact(part.slice(1, -1)))
-    else if (part.startsWith('*')) content.push(text(part.slice(1, -1), 'italic'))
-    else content.push(text(part))
+    else if (part.startsWith('*')) content.push(text(part.slice(1, -1).replace(OWN, '$1'), 'italic'))
+    else content.push(text(part.replace(OWN, '$1')))
   }
   return { type: 'paragraph', content }
 }

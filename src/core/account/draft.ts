@@ -1,8 +1,16 @@
 import { listed } from '../base'
 import { limitWords, type LimitValue } from '../query'
 import type { PlannedLimit, Review, Source, Voice } from '../review'
-import { PASSAGES, paragraph, type Paragraph, type Passage, type PassageId } from './document'
-import { currentRuns, joiningLine, type FactContext } from './facts'
+import {
+  outsideOwn,
+  PASSAGES,
+  paragraph,
+  verbatim,
+  type Paragraph,
+  type Passage,
+  type PassageId,
+} from './document'
+import { currentRuns, joiningLine, runWith, type FactContext } from './facts'
 
 /** Chooses between a sentence in the first person (written with "we") and one in the passive. */
 type Say = (active: string, passive: string) => string
@@ -10,7 +18,9 @@ type Say = (active: string, passive: string) => string
 function speaker(voice: Voice): Say {
   return (active, passive) => {
     if (voice === 'passive') return passive
-    return voice === 'we' ? active : active.replace(/\b[Ww]e\b/g, 'I').replace(/\bour\b/g, 'my')
+    return voice === 'we'
+      ? active
+      : outsideOwn(active, (part) => part.replace(/\b[Ww]e\b/g, 'I').replace(/\bour\b/g, 'my'))
   }
 }
 
@@ -71,9 +81,8 @@ function question({ review }: FactContext, say: Say): string[] {
 }
 
 function limitSentence({ id, limit, reason }: PlannedLimit, say: Say): string {
-  const because = reason
-    ? `, ${/^(because|since|as|for)\b/i.test(reason) ? reason : `because ${reason}`}`.replace(/\.$/, '')
-    : ''
+  const said = verbatim(reason.replace(/\.$/, ''))
+  const because = !reason ? '' : /^(because|since|as|for)\b/i.test(reason) ? `, ${said}` : `, because ${said}`
   switch (limit.kind) {
     case 'years':
       return say(
@@ -117,8 +126,7 @@ function sources({ review, source }: FactContext, say: Say): string[] {
     ]
     if (where.length) sentences.push(`${named(s)} ${listed(where)}.`)
   }
-  for (const s of databases)
-    if (s.why) sentences.push(`${named(s)} was chosen because ${s.why.replace(/\.$/, '')}.`)
+  for (const s of databases) if (s.why) sentences.push(`${named(s)} was chosen because ${own(s.why)}.`)
   for (const s of databases)
     if (review.runs.some((r) => r.sourceId === s.id))
       sentences.push(`${named(s)} ({source.release:${s.id}}) was searched {source.searched:${s.id}}.`)
@@ -139,7 +147,7 @@ function searchedAndPlanned(review: Review, databases: readonly Source[], say: S
     sentences.push(
       say(
         `We searched {databases.searched}: ${names(done)}.`,
-        `{databases.searched} were searched: ${names(done)}.`,
+        `The search covered {databases.searched}: ${names(done)}.`,
       ),
     )
   if (!open.length) return sentences
@@ -159,7 +167,7 @@ function searchedAndPlanned(review: Review, databases: readonly Source[], say: S
           )
         : say(
             `We plan to search {databases}: ${names(open)}.`,
-            `{databases} are to be searched: ${names(open)}.`,
+            `The search is to cover {databases}: ${names(open)}.`,
           ),
     )
   return sentences
@@ -167,12 +175,15 @@ function searchedAndPlanned(review: Review, databases: readonly Source[], say: S
 
 /** What is planned beside the databases; that it was done is for its own stage to say. */
 function otherSource(s: Source, say: Say): string {
-  const because = s.why ? `, because ${s.why.replace(/^because\s+/i, '').replace(/\.$/, '')}` : ''
+  const because = s.why ? `, because ${own(s.why)}` : ''
   return say(
     `Beyond databases we planned to use ${named(s)}${because}.`,
     `Beyond databases, ${named(s)} was to be used${because}.`,
   )
 }
+
+/** A reason behind "because", as the person gave it. */
+const own = (reason: string): string => verbatim(reason.replace(/^because\s+/i, '').replace(/\.$/, ''))
 
 const named = (s: Source): string => `{source.name:${s.id}}`
 
@@ -206,7 +217,7 @@ function terms({ review }: FactContext, say: Say): string[] {
     sentences.push(
       say(
         'We tried and dropped {terms.dropped} more; the reasons are kept with the terms.',
-        '{terms.dropped} more were tried and dropped; the reasons are kept with the terms.',
+        'Another {terms.dropped} were tried and dropped; the reasons are kept with the terms.',
       ),
     )
   return [sentences.join(' ')]
@@ -217,18 +228,31 @@ function searches(context: FactContext, say: Say): string[] {
   return review.sources.flatMap((s) => {
     const lines = review.strategies[s.id] ?? []
     if (!lines.length || !currentRuns(review, s.id).size) return []
-    const headings = source(s.id)?.hasVocabulary && lines.some((l) => /\bheading\b/.test(l.text))
-    const how = `${headings ? 'with headings of its thesaurus and ' : ''}with words in title, abstract and keywords`
-    const sentences = [
-      say(
-        `In ${named(s)} we searched for each concept ${how}.`,
-        `In ${named(s)} each concept was searched ${how}.`,
-      ),
-    ]
+    const asked = runWith(context, s.id)
+    const how = listed([
+      ...(asked.headings ? ['with headings of its thesaurus'] : []),
+      ...(asked.codes ? ['with codes of its classification'] : []),
+      ...(asked.fields.length ? [`with words in {words.fields:${s.id}}`] : []),
+    ])
+    const sentences = how
+      ? [
+          say(
+            `In ${named(s)} we searched for each concept ${how}.`,
+            `In ${named(s)} each concept was searched ${how}.`,
+          ),
+        ]
+      : [say(`We searched ${named(s)}.`, `${named(s)} was searched.`)]
     const joining = joiningLine(lines)
     if (joining && !joining.limits.length && /^all\(|AND/.test(joining.text))
       sentences.push(
         `Lines for one concept were joined with OR and the concepts with AND, which gave {hits.joined:${s.id}} records.`,
+      )
+    if (asked.leftOut.length)
+      sentences.push(
+        say(
+          `With NOT we left out records that match {words.leftOut:${s.id}}.`,
+          `Records that match {words.leftOut:${s.id}} were left out with NOT.`,
+        ),
       )
     const steps = lines.filter((l) => l.limits.length)
     if (steps.length) {
@@ -238,7 +262,8 @@ function searches(context: FactContext, say: Say): string[] {
       sentences.push([`Limiting to ${first}`, ...rest.map((r) => `to ${r}`)].join('; ') + '.')
     }
     for (const l of lines)
-      if (l.described) sentences.push(describedSentence(s, l.id, l.described.replace(/\.$/, ''), say))
+      if (l.described)
+        sentences.push(describedSentence(s, l.id, verbatim(l.described.replace(/\.$/, '')), say))
     const kinds = review.limits.map((l) => l.limit.kind)
     const state = (kind: LimitValue['kind']): string | undefined => source(s.id)?.limit?.(kind)
     const missing = kinds.filter((k) => state(k) === 'not available')
@@ -271,11 +296,11 @@ function records({ review, works }: FactContext, say: Say): string[] {
 
 function selection({ review, works }: FactContext, say: Say): string[] {
   if (!works.length || !Object.keys(review.rulings).length) return []
-  const asked = review.criteria.filter((k) => k.pass === 'broad').map((k) => `*${k.text}*`)
+  const asked = review.criteria.filter((k) => k.pass === 'broad').map((k) => `*${verbatim(k.text)}*`)
   const against = asked.length
     ? ` against ${asked.length === 1 ? 'one question' : 'these questions'}: ${asked.join(' ')}`
     : '.'
   return [
-    `${say('We read titles and abstracts of {works}', 'Titles and abstracts of {works} were read')}${against} So far {readers} ruled on {broad.ruled}: {broad.in} go on to full text, {broad.out} were set aside, {broad.unsure} are open, and {broad.left} are still to be read.`,
+    `${say('We read titles and abstracts of {works}', 'Titles and abstracts of {works} were read')}${against} So far {readers} ruled on {broad.ruled}: {broad.in} for full text, {broad.out} set aside and {broad.unsure} left open, with {broad.left} still to be read.`,
   ]
 }

@@ -1,8 +1,10 @@
 import { inWords, listed, plural, thousands } from '../base'
+import type { Profile } from '../profile'
 import { limitWords, parse, referredLines, type LimitValue } from '../query'
 import type { Line, Review, Run, Work } from '../review'
 import { passCounts, readersOf, type PassCounts } from '../selection'
 import { finalLine, lineKeys } from '../strategy'
+import { fieldsInWords, searchedWith, type SearchedWith } from './searched-with'
 
 export type Stage = 'question' | 'terms' | 'searches' | 'records' | 'selection' | 'methods'
 
@@ -11,6 +13,8 @@ export interface SourceFacts {
   release: string
   hasVocabulary: boolean
   vocabularyTitle?: string
+  /** How it speaks; without it, lines are taken as they are written. */
+  profile?: Profile | undefined
   /** How it can honour a limit. */
   limit?: (kind: LimitValue['kind']) => 'exact' | 'stood in' | 'not available'
 }
@@ -80,6 +84,16 @@ export function joiningLine(lines: readonly Line[]): Line | undefined {
   return at
 }
 
+/** What a source was asked with by the lines that have been run as they stand. */
+export function runWith({ review, source }: FactContext, sourceId: string): SearchedWith {
+  const run = currentRuns(review, sourceId)
+  const lines = (review.strategies[sourceId] ?? []).map((line, i) => ({ line, number: i + 1 }))
+  return searchedWith(
+    lines.filter(({ line }) => run.has(line.id)),
+    source(sourceId)?.profile,
+  )
+}
+
 /** A limit as running text has it: "from 2017 to 2026". */
 function periodWords(limit: LimitValue): string {
   if (limit.kind !== 'years' || limit.from === undefined) return limitWords(limit)
@@ -146,6 +160,14 @@ function sourceText(c: FactContext, id: string, key: 'platform' | 'coverage'): R
 
 const identified = (c: FactContext): number => c.review.imports.reduce((n, i) => n + i.count, 0)
 
+/** The name of a concept inside a sentence: its capital goes, unless it is an acronym's or stands so in the question. */
+export function nameInText(name: string, question: string): string {
+  if (!/^\p{Lu}\p{Ll}/u.test(name)) return name
+  const [first = ''] = name.split(/\s/)
+  const asked = question.indexOf(first, 1)
+  return asked > 0 ? name : name[0]!.toLowerCase() + name.slice(1)
+}
+
 /** One reader for each kind of fact; `ref` is its name, with what it is about behind a colon. */
 const READERS: Record<string, Reader> = {
   question: (c) => ({
@@ -162,7 +184,7 @@ const READERS: Record<string, Reader> = {
     from: 'the concepts under the question',
   }),
   'concept.names': (c) => ({
-    text: listed(c.review.concepts.map((k) => k.name.toLowerCase())) || MISSING,
+    text: listed(c.review.concepts.map((k) => nameInText(k.name, c.review.question))) || MISSING,
     missing: !c.review.concepts.length,
     stage: 'question',
     anchor: 'concepts',
@@ -171,7 +193,7 @@ const READERS: Record<string, Reader> = {
   'concept.name': (c, id) => {
     const concept = c.review.concepts.find((k) => k.id === id)
     return {
-      text: concept?.name.toLowerCase() ?? MISSING,
+      text: concept ? nameInText(concept.name, c.review.question) : MISSING,
       missing: !concept,
       stage: 'question',
       anchor: `concept:${id}`,
@@ -314,6 +336,26 @@ const READERS: Record<string, Reader> = {
       stage: 'terms',
       anchor: `concept:${conceptId}`,
       from: 'the headings of the term grid',
+    }
+  },
+  'words.fields': (c, id) => {
+    const words = fieldsInWords(runWith(c, id), c.source(id)?.profile)
+    return {
+      text: words || MISSING,
+      missing: !words,
+      stage: 'searches',
+      anchor: `source:${id}`,
+      from: `the fields that the lines of ${nameOf(c, id)} name`,
+    }
+  },
+  'words.leftOut': (c, id) => {
+    const { leftOut } = runWith(c, id)
+    return {
+      text: listed(leftOut, 'or') || MISSING,
+      missing: !leftOut.length,
+      stage: 'searches',
+      anchor: `source:${id}`,
+      from: `what stands behind NOT in the lines of ${nameOf(c, id)}`,
     }
   },
   'hits.joined': (c, id) => hitsOf(c, id, joiningLine(c.review.strategies[id] ?? [])),

@@ -4,6 +4,7 @@ export {
   dateWords,
   FACT_NAMES,
   joiningLine,
+  nameInText,
   resolveFact,
   searchedWords,
   type Fact,
