@@ -78,6 +78,10 @@ test('a new review goes from the question to a methods section, with a reload in
   const passage = page.getByRole('textbox', { name: 'How we searched' })
   await expect(passage).toContainText('Fernhollow Education Index')
   await passage.click()
+  // Typing on a chosen fact does not take its place.
+  await passage.locator('[data-fact^="words.fields"]').click()
+  await page.keyboard.type(' as we saw')
+  await expect(passage).toContainText('title, abstract and keywords as we saw. Lines')
   await page.keyboard.press('Control+Home')
   await page.keyboard.type('Our own words. ')
   await expect(page.getByText('in your words')).toBeVisible({ timeout: 10_000 })

@@ -136,6 +136,18 @@ describe('reading files on the command line', () => {
     ])
   })
 
+  it('asks how a day is meant that may be two, and reads it as told', async () => {
+    const name = file('days.txt', '1\ttak{noise}\t10\t03/12/2026\n2\ttak{reading}\t20\t03/12/2026\n')
+    const asked = await call('history', '--from', 'fernhollow', '--file', name)
+    expect(asked).toMatchObject({ exit: 0 })
+    expect(asked.errors![0]).toContain('A day like 03/12/2026 can be read in two ways')
+    const { searches } = await json('history', '--from', 'fernhollow', '--file', name, '--days', 'day-first')
+    expect(searches).toMatchObject([{ when: '2026-12-03' }, { when: '2026-12-03' }])
+    await expect(
+      call('history', '--from', 'fernhollow', '--file', name, '--days', 'year-first'),
+    ).rejects.toThrow('--days is day-first or month-first')
+  })
+
   it('fails where no history is in a file', async () => {
     const outcome = await call(
       'history',

@@ -4,7 +4,7 @@ import { buildIndex, evaluate, type Index } from '../core/engine'
 import { printFor, readWithLimits } from '../core/profile'
 import { limitWords, parse, print, readCql, writeCql, type Expr, type LimitValue } from '../core/query'
 import { readRis, toDocument, type Rec } from '../core/records'
-import { foldLimitLines, readHistory, recogniseHistory } from '../core/strategy'
+import { foldLimitLines, readHistory, recogniseHistory, type DayOrder } from '../core/strategy'
 import { readSkos, readSkosJsonLd } from '../core/vocabulary'
 import { STANDINS } from '../standins'
 import { required, UsageError, type Arguments, type Options } from './arguments'
@@ -12,6 +12,11 @@ import { readLimit } from './limits'
 import { loadProfile, narrowerFor } from './profiles'
 import { loadStandin, searchStandin, type Found } from './standins'
 import { countVocabulary } from './vocabulary-counts'
+
+const DAY_ORDERS: Readonly<Record<string, DayOrder>> = {
+  'day-first': 'day first',
+  'month-first': 'month first',
+}
 
 export interface Outcome {
   exit: 0 | 1
@@ -183,12 +188,18 @@ export const COMMANDS: Record<string, CliCommand> = {
   },
   history: {
     help: 'read a search history that was pasted or saved, by a profile',
-    usage: '--from PROFILE --file FILE [--fold]   (--fold: lines that only limit another become part of it)',
-    options: { from: 'value', file: 'value', fold: 'flag' },
+    usage:
+      '--from PROFILE --file FILE [--fold] [--days day-first|month-first]   (--fold: lines that only limit another become part of it; --days: how a day like 03/12/2026 is meant)',
+    options: { from: 'value', file: 'value', fold: 'flag', days: 'value' },
     run: (args) => {
       const profile = loadProfile(required(args, 'from'))
+      const days = args.get('days')?.[0]
+      const order = DAY_ORDERS[days ?? '']
+      if (days !== undefined && !order)
+        throw new UsageError(`--days is ${Object.keys(DAY_ORDERS).join(' or ')}, not "${days}".`)
       const { rows, layout, newestFirst, unread, problems } = recogniseHistory(
         readFile(required(args, 'file')),
+        { order },
       )
       const read = readHistory(rows, profile)
       const searches = args.has('fold') ? foldLimitLines(read) : read

@@ -2,6 +2,7 @@
 import Link from 'next/link'
 import { useMemo } from 'react'
 import { courseFigures, inlinesOf } from '@/core/account'
+import { plural } from '@/core/base'
 import { useAccount } from '@/store/use-account'
 import { CourseBand } from '@/ui/course-band'
 import { useWidth } from '@/ui/use-width'
@@ -31,7 +32,7 @@ export function Course({ reviewId, stage }: { reviewId: string; stage: string })
             aria-current={f.stage === stage ? 'page' : undefined}
           >
             <span>{f.name}</span>
-            <span className="figure">{f.stage === 'methods' ? `${facts} facts` : f.words}</span>
+            <span className="figure">{f.stage === 'methods' ? plural(facts, 'fact') : f.words}</span>
           </Link>
         ))}
       </nav>

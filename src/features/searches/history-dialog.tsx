@@ -1,7 +1,7 @@
 'use client'
 import { App, Button, Checkbox, DatePicker, Input, InputNumber, Modal, Radio } from 'antd'
 import dayjs, { type Dayjs } from 'dayjs'
-import { useMemo, useState } from 'react'
+import { useState } from 'react'
 import { plural, thousands } from '@/core/base'
 import { limitWords, parse } from '@/core/query'
 import type { Line, Review, Run } from '@/core/review'
@@ -12,7 +12,8 @@ import {
   lineKeys,
   noteOf,
   readHistory,
-  recogniseHistory,
+  readWhen,
+  type DayOrder,
   type HistoryRow,
   type PastSearch,
 } from '@/core/strategy'
@@ -21,6 +22,7 @@ import type { SourceInfo } from '@/store/source-info'
 import { useFilePick } from '@/ui/file-pick'
 import { keepEvidence } from './evidence'
 import { QueryText } from './query-text'
+import { usePastedHistory } from './use-pasted-history'
 
 /** A history that was copied or saved elsewhere: recognised, shown for correction, read by the profile, taken over. */
 export function HistoryDialog({
@@ -35,44 +37,45 @@ export function HistoryDialog({
   close: () => void
 }) {
   const { message } = App.useApp()
-  const [pasted, setPasted] = useState('')
+  const paste = usePastedHistory()
+  const { history, rows } = paste
   const [name, setName] = useState('history.txt')
-  const [rows, setRows] = useState<readonly HistoryRow[]>([])
   const [fold, setFold] = useState(false)
   const [replace, setReplace] = useState(lines.length === 0)
   const [busy, setBusy] = useState(false)
   const [day, setDay] = useState<Dayjs>(() => dayjs())
-  const history = useMemo(() => recogniseHistory(pasted), [pasted])
   const profile = info.profile!
-  const read = useMemo(() => readHistory(rows, profile), [rows, profile])
-  const folded = useMemo(() => foldLimitLines(read), [read])
+  const read = readHistory(rows, profile)
+  const folded = foldLimitLines(read)
   const searches = fold ? folded : read
   const foldable = read.length - folded.length
   const dated = rows.every((r) => r.when)
 
-  const put = (text: string): void => {
-    setPasted(text)
-    setRows(recogniseHistory(text).rows)
-  }
+  const exampleDay = rows.find((r) => r.day)?.day ?? ''
+  const leftOut = paste.leftOut > 0 && (
+    <>
+      {plural(paste.leftOut, 'search', 'searches')} left out;{' '}
+      <button className="plain link" onClick={paste.takeBack}>
+        take {paste.leftOut === 1 ? 'it' : 'them'} back
+      </button>
+    </>
+  )
   const file = useFilePick(
     'History file',
     '.txt,.csv,.tsv,.tab,.html,.htm,.md',
     (chosen) =>
       void chosen.text().then((text) => {
         setName(chosen.name)
-        put(text)
+        paste.put(text)
       }),
   )
-  const change = (row: HistoryRow, to: Partial<HistoryRow>): void =>
-    setRows((list) => list.map((r) => (r === row ? { ...r, ...to } : r)))
-
   const take = async (): Promise<void> => {
     setBusy(true)
     const made = searches.map((s) => ({ search: s, line: lineOf(s, review) }))
     const added = made.map((m) => m.line)
     const whole = replace ? added : appendLines(lines, added)
     const { source } = info
-    await keepEvidence({ sourceId: source.id }, name, 'text/plain', new TextEncoder().encode(pasted))
+    await keepEvidence({ sourceId: source.id }, name, 'text/plain', new TextEncoder().encode(paste.text))
     const keys = lineKeys(whole)
     const { reader } = useSession.getState()
     const runs = made.flatMap(({ search, line }): Run[] => {
@@ -137,16 +140,18 @@ export function HistoryDialog({
           aria-label="The history as it was copied"
           autoSize={{ minRows: 3, maxRows: rows.length ? 3 : 10 }}
           placeholder="Paste the history here as the page gives it: with its numbers and counts, in whatever columns, the newest first or last."
-          value={pasted}
-          onChange={(e) => put(e.target.value)}
+          value={paste.text}
+          onChange={(e) => paste.put(e.target.value)}
         />
         <Button size="small" onClick={file.open}>
           Read it from a file
         </Button>
         {file.input}
       </div>
-      {pasted.trim() && !rows.length && (
-        <p className="note">{history.problems[0]?.message ?? 'Every search of it was taken out.'}</p>
+      {paste.text.trim() && !rows.length && (
+        <p className="note">
+          {history.problems[0]?.message ?? 'Every search of it was left out.'} {leftOut}
+        </p>
       )}
       {rows.length > 0 && (
         <>
@@ -158,17 +163,29 @@ export function HistoryDialog({
                 ? ', the newest first. '
                 : ', the oldest first. '}
             {history.newestFirst === undefined && (
-              <button className="plain link" onClick={() => setRows((list) => [...list].reverse())}>
+              <button className="plain link" onClick={paste.turn}>
                 turn the order round
               </button>
             )}
-            {history.problems.map((p) => ` ${p.message}`)}
+            {history.problems.map((p) => ` ${p.message}`)} {leftOut}
           </p>
           <div className="history-options">
             {foldable > 0 && (
               <Checkbox checked={fold} onChange={(e) => setFold(e.target.checked)}>
                 Fold the {plural(foldable, 'line')} that only limit another into it
               </Checkbox>
+            )}
+            {history.dayOrder === 'unclear' && (
+              <Radio.Group
+                size="small"
+                aria-label={`What ${exampleDay} means`}
+                value={paste.order ?? null}
+                onChange={(e) => paste.setOrder(e.target.value as DayOrder)}
+                options={(['day first', 'month first'] as const).map((order) => ({
+                  value: order,
+                  label: `${exampleDay} is ${dayjs(readWhen(exampleDay, order)).format('D MMM YYYY')}`,
+                }))}
+              />
             )}
             {!dated && (
               <label>
@@ -211,8 +228,8 @@ export function HistoryDialog({
                 key={`${s.row.lines[0]}/${i}`}
                 search={s}
                 number={i + 1}
-                change={(to) => change(s.row, to)}
-                remove={() => setRows((list) => list.filter((r) => r !== s.row))}
+                change={(to) => paste.change(s.row, to)}
+                remove={() => paste.leaveOut(s.row)}
               />
             ))}
           </div>
@@ -286,7 +303,7 @@ function Row({
         {search.folded.length > 0 && <span className="sub history-problem">{noteOf(search)}</span>}
       </span>
       <span role="cell" className="number">
-        <InputNumber
+        <InputNumber<number | string>
           size="small"
           variant="borderless"
           controls={false}
@@ -294,11 +311,12 @@ function Row({
           precision={0}
           aria-label={`Hits of search ${number}`}
           placeholder="none"
-          formatter={(n) => (n === undefined ? '' : thousands(Number(n)))}
-          parser={(text) => Number((text ?? '').replace(/\D/g, ''))}
+          formatter={(n) => (n === undefined || n === '' ? '' : thousands(Number(n)))}
+          parser={(text) => (text ?? '').replace(/\D/g, '')}
           value={search.hits ?? null}
           disabled={search.folded.length > 0}
-          onChange={(hits) => change({ hits: hits ?? undefined })}
+          // An emptied count is unknown; it is not nothing found.
+          onChange={(hits) => change({ hits: hits === null || hits === '' ? undefined : Number(hits) })}
         />
       </span>
       <span role="cell">

@@ -22,26 +22,60 @@ export function readLineNumber(text: string): number | undefined {
 const MONTHS = 'jan feb mar apr may jun jul aug sep oct nov dec'.split(' ')
 const two = (n: number): string => String(n).padStart(2, '0')
 
+/** Which of the two small numbers of "03/12/2026" is the day. */
+export type DayOrder = 'day first' | 'month first'
+
+const STROKES = /(?:^|\s)(\d{1,2})([/-])(\d{1,2})\2(\d{4})(?!\d)/
+
+/**
+ * Which order the days of one history are written in, as far as they tell: by a number that can be no month, else by
+ * the order that never goes back and forth in time, nor beyond `today` where that is told. Undefined where no day is
+ * written with strokes, `'unclear'` where both orders would do.
+ */
+export function dayOrderOf(texts: readonly string[], today = '9999'): DayOrder | 'unclear' | undefined {
+  const pairs = texts.flatMap((t) => {
+    const m = STROKES.exec(t)
+    return m ? [[Number(m[1]), Number(m[3])] as const] : []
+  })
+  if (!pairs.length) return undefined
+  if (pairs.some(([a, b]) => a > 12 && b <= 12)) return 'day first'
+  if (pairs.some(([a, b]) => b > 12 && a <= 12)) return 'month first'
+  if (pairs.every(([a, b]) => a === b)) return 'day first'
+  const likely = (order: DayOrder): boolean => {
+    const days = texts.flatMap((t) => readWhen(t, order) ?? [])
+    if (days.some((d) => d.slice(0, 10) > today)) return false
+    const up = days.every((d, i) => i === 0 || days[i - 1]! <= d)
+    return up || days.every((d, i) => i === 0 || days[i - 1]! >= d)
+  }
+  const [day, month] = [likely('day first'), likely('month first')]
+  return day === month ? 'unclear' : day ? 'day first' : 'month first'
+}
+
 /**
  * A day, with the time of day where it stands there, as "2026-03-12" or "2026-03-12T14:05". Years first, months in
- * words, and days before months with dots are read; "03/12/2026" may be either day and is not.
+ * words, and days before months with dots are read; "03/12/2026" may be either day and is read only in a given order.
  */
-export function readWhen(text: string): string | undefined {
+export function readWhen(text: string, order?: DayOrder): string | undefined {
   const t = text.trim()
   const time = /(?:^|[\sT,])(\d{1,2}):(\d{2})(?::\d{2})?\s*(am|pm)?/i.exec(t)
   const iso = /(\d{4})-(\d{2})-(\d{2})/.exec(t)
   const dots = /(?:^|\s)(\d{1,2})\.(\d{1,2})\.(\d{4})/.exec(t)
+  const strokes = order && STROKES.exec(t)
   const dayFirst = /(\d{1,2})\.?\s+(\p{L}{3})\p{L}*\.?,?\s+(\d{4})/u.exec(t)
   const monthFirst = /(\p{L}{3})\p{L}*\.?\s+(\d{1,2}),?\s+(\d{4})/u.exec(t)
   const [year, month, day] = iso
     ? [iso[1]!, iso[2]!, iso[3]!].map(Number)
     : dots
       ? [dots[3]!, dots[2]!, dots[1]!].map(Number)
-      : dayFirst
-        ? [Number(dayFirst[3]), MONTHS.indexOf(dayFirst[2]!.toLowerCase()) + 1, Number(dayFirst[1])]
-        : monthFirst
-          ? [Number(monthFirst[3]), MONTHS.indexOf(monthFirst[1]!.toLowerCase()) + 1, Number(monthFirst[2])]
-          : []
+      : strokes
+        ? [strokes[4]!, strokes[order === 'day first' ? 3 : 1]!, strokes[order === 'day first' ? 1 : 3]!].map(
+            Number,
+          )
+        : dayFirst
+          ? [Number(dayFirst[3]), MONTHS.indexOf(dayFirst[2]!.toLowerCase()) + 1, Number(dayFirst[1])]
+          : monthFirst
+            ? [Number(monthFirst[3]), MONTHS.indexOf(monthFirst[1]!.toLowerCase()) + 1, Number(monthFirst[2])]
+            : []
   if (!year || !month || !day || month > 12 || day > 31) return undefined
   const date = `${year}-${two(month)}-${two(day)}`
   if (!time) return date

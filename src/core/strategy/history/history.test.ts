@@ -2,6 +2,8 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { readProfile, type Profile } from '../../profile'
 import {
+  correctedAnew,
+  dayOrderOf,
   foldLimitLines,
   readCount,
   readHistory,
@@ -301,6 +303,107 @@ describe('reading a history by the profile', () => {
   it('does not fold where another line needs the line without its limit', () => {
     const read = history('1\tnoise\t100\n2\tline 1 and year:2016-2026\t60\n3\tline 1 and reading\t9')
     expect(foldLimitLines(read).map((s) => s.text)).toEqual(['noise', '#1', '#1 AND reading'])
+  })
+})
+
+describe('days that may mean two days', () => {
+  const table = (...days: string[]): string =>
+    days.map((d, i) => `${i + 1}\tnoise\t${i + 10}\t${d}`).join('\n')
+  const whens = (text: string, order?: 'day first' | 'month first') =>
+    recogniseHistory(text, { order }).rows.map((r) => r.when)
+
+  it('are read where one of them can be no month', () => {
+    expect(whens(table('03/12/2026 14:05', '13/12/2026 09:00'))).toEqual([
+      '2026-12-03T14:05',
+      '2026-12-13T09:00',
+    ])
+    expect(whens(table('03/12/2026', '03/13/2026'))).toEqual(['2026-03-12', '2026-03-13'])
+    expect(whens(table('3-2-2026', '25-2-2026'))).toEqual(['2026-02-03', '2026-02-25'])
+  })
+
+  it('are read where only one order keeps going one way in time', () => {
+    expect(whens(table('01/11/2026', '02/11/2026', '01/12/2026'))).toEqual([
+      '2026-11-01',
+      '2026-11-02',
+      '2026-12-01',
+    ])
+    expect(whens(table('04/04/2026'))).toEqual(['2026-04-04'])
+  })
+
+  it('are left open, and said so, where both would do, until somebody says which is meant', () => {
+    const text = table('03/12/2026', '03/12/2026')
+    const history = recogniseHistory(text)
+    expect(history.dayOrder).toBe('unclear')
+    expect(history.rows.map((r) => [r.when, r.day])).toEqual([
+      [undefined, '03/12/2026'],
+      [undefined, '03/12/2026'],
+    ])
+    expect(history.problems.map((p) => p.code)).toEqual(['day-unclear'])
+    expect(whens(text, 'day first')).toEqual(['2026-12-03', '2026-12-03'])
+    expect(whens(text, 'month first')).toEqual(['2026-03-12', '2026-03-12'])
+    expect(recogniseHistory(text, { order: 'day first' }).problems).toEqual([])
+  })
+
+  it('are not read into the future', () => {
+    const text = table('03/12/2026', '03/12/2026')
+    const days = (today: string) => recogniseHistory(text, { today }).rows.map((r) => r.when)
+    expect(days('2026-11-25')).toEqual(['2026-03-12', '2026-03-12'])
+    expect(days('2026-12-03')).toEqual([undefined, undefined])
+    expect(days('2026-01-01')).toEqual([undefined, undefined])
+  })
+
+  it('are not looked for where days are written another way', () => {
+    expect(dayOrderOf(['2026-03-12', '12 March 2026'])).toBeUndefined()
+    expect(dayOrderOf([])).toBeUndefined()
+    expect(recogniseHistory(table('2026-03-12')).dayOrder).toBeUndefined()
+  })
+
+  it('are read back in the order in which they were written, whenever they tell it', () => {
+    const day = fc.date({ min: new Date('2026-01-01'), max: new Date('2026-12-31'), noInvalidDate: true })
+    fc.assert(
+      fc.property(fc.array(day, { minLength: 2, maxLength: 8 }), fc.boolean(), (days, dayFirst) => {
+        const sorted = days.map((d) => d.toISOString().slice(0, 10)).sort()
+        const written = sorted.map((iso) => {
+          const [y, m, d] = iso.split('-')
+          return dayFirst ? `${d}/${m}/${y}` : `${m}/${d}/${y}`
+        })
+        const order = dayOrderOf(written)
+        if (order === 'unclear') return
+        // Twelve and twelve say the same in both orders.
+        expect(written.map((t) => readWhen(t, order))).toEqual(sorted)
+      }),
+    )
+  })
+})
+
+describe('corrections of a history', () => {
+  const rows = (text: string) => recogniseHistory(text).rows
+  const PASTE = '1\tnoise\t10\n2\treading\t20\n3\t#1 AND #2\t5'
+
+  it('outlive a change of the paste, each with its own search', () => {
+    const [first, second, third] = rows(PASTE)
+    const before = [
+      { given: first!, now: { ...first!, text: 'noises' } },
+      { given: second!, now: undefined },
+      { given: third!, now: third },
+    ]
+    const after = correctedAnew(before, rows(`Search history\n${PASTE}\n4\trooms\t7`))
+    expect(after.map((r) => r.now?.text)).toEqual(['noises', undefined, '#1 AND #2', 'rooms'])
+    expect(after[0]!.now!.lines).toEqual([2])
+  })
+
+  it('go with a search that is no longer the same', () => {
+    const [first] = rows(PASTE)
+    const before = [{ given: first!, now: { ...first!, text: 'noises' } }]
+    expect(correctedAnew(before, rows('1\tnoise\t11'))[0]!.now!.text).toBe('noise')
+    expect(correctedAnew(before, [])).toEqual([])
+    expect(correctedAnew([], rows(PASTE)).map((r) => r.now)).toEqual(rows(PASTE))
+  })
+
+  it('are kept in turn where two searches are the same', () => {
+    const twice = rows('1\tnoise\t10\n1\tnoise\t10')
+    const before = twice.map((given, i) => ({ given, now: { ...given, hits: i } }))
+    expect(correctedAnew(before, twice).map((r) => r.now?.hits)).toEqual([0, 1])
   })
 })
 

@@ -1,5 +1,5 @@
 import { plural, problem, type Problem } from '../../base'
-import { cleaned, readCount, readLineNumber, readWhen } from './cells'
+import { cleaned, dayOrderOf, readCount, readLineNumber, readWhen, type DayOrder } from './cells'
 import { CUTTERS, roleOfLabel, type Cut, type Role } from './cut'
 
 /** One search of a history, as it stood there. */
@@ -10,10 +10,20 @@ export interface HistoryRow {
   hits: number | undefined
   /** "2026-03-12" or "2026-03-12T14:05", without a zone. */
   when: string | undefined
+  /** How the day was written there. */
+  day: string
   /** What stood in a column of its own for limits. */
   limits: string
   /** The lines of the paste it was made of, from 1. */
   lines: number[]
+}
+
+/** What helps to read days like "03/12/2026". */
+export interface DayHints {
+  /** How they are meant; asked only where they do not tell. */
+  order?: DayOrder | undefined
+  /** The day of the reading, "2026-11-25": no search was run after it. */
+  today?: string | undefined
 }
 
 export interface History {
@@ -23,6 +33,8 @@ export interface History {
   rows: HistoryRow[]
   /** Did the newest search stand first? Undefined where nothing told. */
   newestFirst: boolean | undefined
+  /** How its days are written, where that can mean two days: then the rows have none until the order is said. */
+  dayOrder: DayOrder | 'unclear' | undefined
   /** Lines of the paste that belong to no search: heads, buttons, page numbers. Kept to be shown. */
   unread: { line: number; text: string }[]
   problems: Problem[]
@@ -33,14 +45,14 @@ export interface History {
  * cell a line; columns in any order, the newest search first or last. Every way of cutting is tried; the one that
  * explains most of the lines is taken. Nothing that can be recognised: no rows, and a problem that says what helps.
  */
-export function recogniseHistory(pasted: string): History {
+export function recogniseHistory(pasted: string, { order, today }: DayHints = {}): History {
   const lines = cleaned(pasted).split('\n')
   const filled = lines.flatMap((text, i) => (text.trim() ? [i + 1] : []))
   const told = lines.map((line) => (ROUND.test(line) ? '' : line))
   const toldLines = told.filter((line) => line.trim()).length
   const tried = CUTTERS.flatMap((cutter) => {
     const cut = cutter(told)
-    const rows = cut && rowsOf(cut)
+    const rows = cut && rowsOf(cut, { order, today })
     const aside = (cut?.aside?.length ?? 0) + (cut ? headsOf(cut).length : 0)
     return cut && rows ? [{ layout: cut.layout, rows, score: scoreOf(rows, toldLines - aside) }] : []
   })
@@ -53,6 +65,7 @@ export function recogniseHistory(pasted: string): History {
       layout: '',
       rows: [],
       newestFirst: undefined,
+      dayOrder: undefined,
       unread: filled.map((line) => ({ line, text: lines[line - 1]! })),
       problems: [
         problem(
@@ -64,14 +77,29 @@ export function recogniseHistory(pasted: string): History {
     }
   const { rows, newestFirst } = inOrder(best.rows)
   const used = new Set(rows.flatMap((r) => r.lines))
+  const dayOrder = dayOrderOf(
+    rows.map((r) => r.day),
+    today,
+  )
   return {
     layout: best.layout,
     rows,
     newestFirst,
+    dayOrder,
     unread: filled.filter((n) => !used.has(n)).map((line) => ({ line, text: lines[line - 1]!.trim() })),
-    problems: problemsOf(rows),
+    problems: [
+      ...problemsOf(rows),
+      ...(dayOrder === 'unclear' && !order ? [unclearDay(rows.find((r) => r.day)!.day)] : []),
+    ],
   }
 }
+
+const unclearDay = (day: string): Problem =>
+  problem(
+    'day-unclear',
+    'warning',
+    `A day like ${day} can be read in two ways: say whether the day or the month stands first.`,
+  )
 
 /** Which share of the pasted lines ends up in a search; a number and a count make a way of cutting more likely. */
 function scoreOf(rows: readonly HistoryRow[], lines: number): number {
@@ -91,7 +119,7 @@ function scoreOf(rows: readonly HistoryRow[], lines: number): number {
 const headsOf = (cut: Cut): Cut['rows'] =>
   cut.rows.filter((r) => r.cells.filter((c) => roleOfLabel(c)).length >= 2)
 
-function rowsOf(cut: Cut): HistoryRow[] | undefined {
+function rowsOf(cut: Cut, hints: DayHints): HistoryRow[] | undefined {
   const heads = headsOf(cut)
   const head = heads[0]
   const isHead = (cells: readonly string[]): boolean =>
@@ -104,6 +132,9 @@ function rowsOf(cut: Cut): HistoryRow[] | undefined {
   )
   const at = (role: Role): number => roles.indexOf(role)
   if (at('text') < 0 || (at('number') < 0 && at('hits') < 0)) return undefined
+  const days = at('when') < 0 ? [] : body.map((r) => r.cells[at('when')]?.trim() ?? '')
+  const told = dayOrderOf(days, hints.today)
+  const order = told === 'unclear' ? hints.order : told
   const rows: HistoryRow[] = []
   for (const { cells, lines } of body) {
     const cell = (role: Role): string => (at(role) < 0 ? '' : (cells[at(role)] ?? '').trim())
@@ -120,7 +151,16 @@ function rowsOf(cut: Cut): HistoryRow[] | undefined {
     }
     const text = cell('text')
     if (!text || (number === undefined && hits === undefined)) continue
-    rows.push({ number, text, hits, when: readWhen(cell('when')), limits: cell('limits'), lines: [...lines] })
+    const day = cell('when')
+    rows.push({
+      number,
+      text,
+      hits,
+      when: readWhen(day, order),
+      day,
+      limits: cell('limits'),
+      lines: [...lines],
+    })
   }
   return rows
 }
@@ -164,7 +204,11 @@ function rolesOf(rows: readonly (readonly string[])[], head: readonly string[]):
   )
   give(
     'when',
-    best((c) => share(c, (t) => readWhen(t) !== undefined), 0.6),
+    best(
+      (c) =>
+        share(c, (t) => readWhen(t, 'day first') !== undefined || readWhen(t, 'month first') !== undefined),
+      0.6,
+    ),
   )
   give(
     'hits',
