@@ -54,6 +54,21 @@ describe('describing a database in a form', () => {
     }
   })
 
+  it('names a number that is none instead of dropping it', () => {
+    const draft = freshDraft('Lantern Index')
+    const problems = (part: Partial<typeof draft>): string[] =>
+      readProfile(JSON.parse(JSON.stringify(describedProfile({ ...draft, ...part })))).problems.map(
+        (p) => p.message,
+      )
+    expect(problems({ exported: 'two thousand' })).toEqual(['In caps.exported: must be a number.'])
+    expect(problems({ shortestStem: '3.5' })).toEqual(['In truncation.shortestStem: must be a number.'])
+    expect(problems({ nearEither: 'within {n} of', nearMost: '-1' })).toEqual([
+      'In nearness.most: must be a number.',
+    ])
+    expect(problems({ longestQuery: '5' })).toEqual(['In caps.longestQuery: must be at least 20.'])
+    expect(problems({ exported: ' 2000 ', shown: '' })).toEqual([])
+  })
+
   it('leaves out what is emptied, and names the place of what cannot be used', () => {
     const draft = draftOf(PROFILES.mindmere!)
     const emptied = readProfile(

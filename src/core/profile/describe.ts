@@ -84,7 +84,11 @@ const words = (text: string): string[] =>
     .split(/\s*,\s*/)
     .map((t) => t.trim())
     .filter(Boolean)
-const whole = (text: string): number | undefined => (/^\s*\d+\s*$/.test(text) ? Number(text) : undefined)
+/** A number as typed; what is none stays a text, for the check to name. */
+const whole = (text: string): number | string | undefined => {
+  const t = text.trim()
+  return /^\d+$/.test(t) ? Number(t) : t || undefined
+}
 const given = <K extends string, T>(key: K, value: T | undefined | ''): Partial<Record<K, T>> =>
   value === undefined || value === '' ? {} : ({ [key]: value } as Partial<Record<K, T>>)
 const shown = (value: number | undefined): string => (value === undefined ? '' : String(value))

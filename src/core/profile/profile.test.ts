@@ -208,7 +208,24 @@ describe('a profile from a file', () => {
     expect(read.problems.map((p) => p.message).join(' ')).toContain('must hold {expr} exactly once')
   })
 
-  it('is any value at all without throwing', () => {
-    fc.assert(fc.property(fc.anything(), (v) => void readProfile(v)))
+  it('is any value at all without throwing, and what is wrong is said in plain words', () => {
+    const broken = (v: unknown): unknown => ({
+      ...PROFILES.girder,
+      ...(typeof v === 'object' ? v : { kind: v }),
+    })
+    fc.assert(
+      fc.property(
+        fc.oneof(
+          fc.anything(),
+          fc.anything().map(broken),
+          fc.dictionary(fc.constantFrom(...Object.keys(PROFILES.girder!)), fc.anything()).map(broken),
+        ),
+        (v) => {
+          const read = readProfile(v)
+          for (const { message } of read.ok ? [] : read.problems)
+            expect(message).not.toMatch(/expected|invalid|received|undefined|NaN|\[object/i)
+        },
+      ),
+    )
   })
 })

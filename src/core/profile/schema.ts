@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { fail, ok, problem, type Result } from '../base'
+import { fail, issuesInWords, ok, problem, type Result } from '../base'
 import { FIELDS, LIMIT_KINDS, LimitValue, type Field } from '../query'
 
 const Sign = z.string().min(1).max(12)
@@ -124,9 +124,8 @@ export function readProfile(value: unknown): Result<Profile> {
   const read = Profile.safeParse(value)
   if (read.success) return ok(read.data)
   return fail(
-    ...read.error.issues.map((issue) => {
-      const at = issue.path.join('.') || 'the file'
-      return problem('profile', 'error', `In ${at}: ${issue.message}.`, at)
-    }),
+    ...issuesInWords(read.error).map(({ at, words }) =>
+      problem('profile', 'error', `In ${at || 'the file'}: ${words}.`, at || 'the file'),
+    ),
   )
 }

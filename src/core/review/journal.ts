@@ -1,6 +1,6 @@
 import { produce } from 'immer'
 import { z } from 'zod'
-import { canonicalJson, digestOf, fail, ok, problem, type Problem, type Result } from '../base'
+import { canonicalJson, digestOf, fail, issuesInWords, ok, problem, type Problem, type Result } from '../base'
 import { apply } from './apply'
 import { Command, NOT_UNDOABLE } from './commands'
 import { migrate, SCHEMA_VERSION } from './migrations'
@@ -52,6 +52,12 @@ export function nextEntry(last: Entry | undefined, command: Command, at: string,
   return { ...entry, digest: entryDigest(last?.digest ?? FIRST_DIGEST, entry) }
 }
 
+/** What is wrong with an entry, on one line. */
+const wrong = (error: z.ZodError): string =>
+  issuesInWords(error)
+    .map(({ at, words }) => `${at || 'it'} ${words}`)
+    .join('; ')
+
 /** The command of an entry, lifted to this version and checked. */
 export function commandOf(entry: Entry): Result<Command> {
   const lifted = migrate(entry)
@@ -62,7 +68,7 @@ export function commandOf(entry: Entry): Result<Command> {
     problem(
       'entry-unreadable',
       'error',
-      `Entry ${entry.seq} (${entry.kind}) is not understood: ${z.prettifyError(read.error)}`,
+      `Entry ${entry.seq} (${entry.kind}) is not understood: ${wrong(read.error)}`,
       where,
     ),
   )
@@ -163,7 +169,7 @@ export function verifyJournal(entries: readonly unknown[]): Problem[] {
     const read = EntryShape.safeParse(raw)
     const where = `entry ${i}`
     if (!read.success)
-      return [problem('entry-shape', 'error', `Entry ${i} is damaged: ${z.prettifyError(read.error)}`, where)]
+      return [problem('entry-shape', 'error', `Entry ${i} is damaged: ${wrong(read.error)}`, where)]
     const entry = read.data as Entry
     if (entry.seq !== i)
       return [

@@ -9,6 +9,7 @@ import {
   type Profile,
   type ProfileDraft,
 } from '@/core/profile'
+import { plural } from '@/core/base'
 import type { Review, Source } from '@/core/review'
 import { actAll } from '@/store/session'
 import { fileName, saveFile } from '@/ui/save-file'
@@ -33,7 +34,8 @@ export function ProfileEditor({
   )
   const read = useMemo(() => readProfile(JSON.parse(JSON.stringify(describedProfile(draft)))), [draft])
   const problems = useMemo(
-    () => new Map(read.ok ? [] : read.problems.map((p) => [String(p.at), p.message])),
+    () =>
+      new Map(read.ok ? [] : read.problems.map((p) => [String(p.at), p.message.replace(/^In [^:]*: /, '')])),
     [read],
   )
   const ready = read.ok ? read.value : undefined
@@ -82,7 +84,9 @@ export function ProfileEditor({
         <Button key="keep" type="primary" disabled={!ready} onClick={keep}>
           {ready || problems.size === 0
             ? 'Keep the description'
-            : `${problems.size} ${problems.size === 1 ? 'part' : 'parts'} to put right`}
+            : problems.size === 1 && !draft.name
+              ? 'It needs a name'
+              : `${plural(problems.size, 'part')} to put right`}
         </Button>,
       ]}
     >

@@ -14,22 +14,22 @@ import {
 } from '@/core/profile'
 import { listed } from '@/core/base'
 import { LIMIT_KINDS, type Field } from '@/core/query'
+import { PARTS, within, type ProfileProblems, type TextKey } from './profile-parts'
 
 interface Props {
   draft: ProfileDraft
   set: (draft: ProfileDraft) => void
   /** What is wrong, by the place in the profile. */
-  problems: ReadonlyMap<string, string>
+  problems: ProfileProblems
 }
-
 /** The parts of a description, in the order in which a help page is read. */
 export function ProfileFields({ draft, set, problems }: Props) {
   const change = (part: Partial<ProfileDraft>): void => set({ ...draft, ...part })
-  const text = (key: TextKey, label: string, { place = '', hint = '', prose = false } = {}): ReactNode => (
+  const text = (key: TextKey, { hint = '', prose = false } = {}): ReactNode => (
     <TextPart
-      label={label}
+      label={PARTS[key].label}
       value={draft[key]}
-      problem={problems.get(place)}
+      problem={within(problems, PARTS[key].place)}
       hint={hint}
       prose={prose}
       onChange={(value) => change({ [key]: value })}
@@ -59,7 +59,16 @@ export function ProfileFields({ draft, set, problems }: Props) {
   return (
     <div className="describe-parts">
       <Part title="The database">
-        {text('name', 'name', { place: 'name', prose: true })}
+        <TextPart
+          label={PARTS.name.label}
+          value={draft.name}
+          // A form that was just opened is not wrong; the button says what it needs.
+          problem={draft.name ? problems.get('name') : undefined}
+          hint="as it calls itself"
+          prose
+          autoFocus={!draft.name}
+          onChange={(name) => change({ name })}
+        />
         {choice('kind', 'kind', [
           ['index with vocabulary', 'index with vocabulary'],
           ['citation index', 'citation index'],
@@ -67,13 +76,13 @@ export function ProfileFields({ draft, set, problems }: Props) {
           ['catalogue', 'catalogue'],
           ['other', 'other'],
         ])}
-        {text('platform', 'platform', { hint: 'through what?', prose: true })}
-        {text('coverage', 'coverage', { hint: 'what, since when?', prose: true })}
+        {text('platform', { hint: 'through what?', prose: true })}
+        {text('coverage', { hint: 'what, since when?', prose: true })}
       </Part>
       <Part title="Operators">
-        {text('and', 'AND', { place: 'operators.and' })}
-        {text('or', 'OR', { place: 'operators.or' })}
-        {text('not', 'NOT', { hint: 'empty: there is none' })}
+        {text('and')}
+        {text('or')}
+        {text('not', { hint: 'empty: there is none' })}
         {choice('binding', 'without brackets it reads', [
           ...(Object.keys(BINDINGS) as (keyof typeof BINDINGS)[]).map((b) => [b, b] as const),
           ...(draft.binding === 'another' ? [['another', 'as its file says'] as const] : []),
@@ -86,12 +95,12 @@ export function ProfileFields({ draft, set, problems }: Props) {
         {tick('capitals', 'only in capitals; small ones are words')}
       </Part>
       <Part title="Words">
-        {text('any', 'any ending', { hint: 'empty: no truncation' })}
-        {text('one', 'exactly one character')}
-        {text('upTo', 'at most n characters', { place: 'truncation.upTo', hint: 'with {n}' })}
-        {text('shortestStem', 'least letters before a sign')}
-        {text('quoteOpen', 'phrases begin with', { place: 'quotes.open' })}
-        {text('quoteClose', 'and end with', { place: 'quotes.close' })}
+        {text('any', { hint: 'empty: no truncation' })}
+        {text('one')}
+        {text('upTo', { hint: 'with {n}' })}
+        {text('shortestStem')}
+        {text('quoteOpen')}
+        {text('quoteClose')}
         {choice('stemming', 'it stems', [
           ['none', 'nothing'],
           ['plurals', 'plurals'],
@@ -105,13 +114,13 @@ export function ProfileFields({ draft, set, problems }: Props) {
         </div>
       </Part>
       <Part title="Nearness">
-        {text('nearEither', 'in either order', { place: 'nearness.either', hint: 'with {n}; empty: none' })}
-        {text('nearOrdered', 'in this order', { place: 'nearness.ordered', hint: 'with {n}' })}
+        {text('nearEither', { hint: 'with {n}; empty: none' })}
+        {text('nearOrdered', { hint: 'with {n}' })}
         {choice('nearCounts', 'n counts', [
           ['between', 'the words between'],
           ['steps', 'steps (side by side is 1)'],
         ])}
-        {text('nearMost', 'greatest n')}
+        {text('nearMost')}
       </Part>
       <Part
         title="Fields"
@@ -157,12 +166,12 @@ export function ProfileFields({ draft, set, problems }: Props) {
         </div>
       </Part>
       <Part title="Headings of a vocabulary">
-        {text('heading', 'this heading', { place: 'headings.plain', hint: 'with {label}; empty: none' })}
-        {text('headingBelow', 'with narrower', { place: 'headings.below', hint: 'with {label}' })}
-        {text('headingMain', 'as main focus', { place: 'headings.main', hint: 'with {label}' })}
-        {text('headingBelowMain', 'both', { place: 'headings.belowMain', hint: 'with {label}' })}
-        {text('code', 'classification code', { place: 'classes.plain', hint: 'with {code}; empty: none' })}
-        {text('codeBelow', 'with those below', { place: 'classes.below', hint: 'with {code}' })}
+        {text('heading', { hint: 'with {label}; empty: none' })}
+        {text('headingBelow', { hint: 'with {label}' })}
+        {text('headingMain', { hint: 'with {label}' })}
+        {text('headingBelowMain', { hint: 'with {label}' })}
+        {text('code', { hint: 'with {code}; empty: none' })}
+        {text('codeBelow', { hint: 'with {code}' })}
       </Part>
       <Part
         title="Lines"
@@ -181,8 +190,7 @@ export function ProfileFields({ draft, set, problems }: Props) {
           />
         }
       >
-        {text('line', 'a line by its number', {
-          place: 'lines.reference',
+        {text('line', {
           hint: 'with {n}; empty: cannot be',
         })}
         {choice('linesKept', 'lines are kept', [
@@ -190,10 +198,10 @@ export function ProfileFields({ draft, set, problems }: Props) {
           ['session', 'until the window closes'],
           ['never', 'never'],
         ])}
-        {text('linesAny', 'any of several', { place: 'lines.anyOf', hint: 'with {list}' })}
-        {text('linesAll', 'all of several', { place: 'lines.allOf', hint: 'with {list}' })}
-        {text('linesRange', 'a range in a list', { hint: '{from}-{to}' })}
-        {text('linesSeparator', 'parted by')}
+        {text('linesAny', { hint: 'with {list}' })}
+        {text('linesAll', { hint: 'with {list}' })}
+        {text('linesRange', { hint: '{from}-{to}' })}
+        {text('linesSeparator')}
       </Part>
       <Part title="Limits">
         <div className="describe-limits">
@@ -203,10 +211,12 @@ export function ProfileFields({ draft, set, problems }: Props) {
           <span className="sub">not exact: what stands in</span>
           {LIMIT_KINDS.map((kind) => {
             const own = draft.limits[kind]
+            const wrong = within(problems, `limits.${kind}`)
             const part = (key: keyof typeof own, hint: string): ReactNode => (
               <Input
                 size="small"
                 aria-label={`${kind}: ${key}`}
+                {...(problems.has(`limits.${kind}.${key}`) ? { status: 'error' as const } : {})}
                 placeholder={hint}
                 className={key === 'form' ? 'mono' : ''}
                 value={own[key]}
@@ -220,16 +230,21 @@ export function ProfileFields({ draft, set, problems }: Props) {
               part('form', kind === 'years' ? '{from} {to}' : kind === 'language' ? '{values}' : ''),
               part('onScreen', ''),
               part('standIn', ''),
+              wrong && (
+                <span key={`${kind} wrong`} className="part-problem">
+                  {wrong}
+                </span>
+              ),
             ]
           })}
         </div>
       </Part>
       <Part title="How far it goes">
-        {text('longestQuery', 'longest query, in characters')}
-        {text('linesJoined', 'most lines joined')}
-        {text('shown', 'most records shown')}
-        {text('exported', 'most records exported')}
-        {text('analysed', 'most records analysed')}
+        {text('longestQuery')}
+        {text('linesJoined')}
+        {text('shown')}
+        {text('exported')}
+        {text('analysed')}
         <label className="describe-wide">
           <span className="sub">habits, one a line: the methods section may use them</span>
           <Input.TextArea
@@ -244,9 +259,6 @@ export function ProfileFields({ draft, set, problems }: Props) {
   )
 }
 
-type TextKey = {
-  [K in keyof ProfileDraft]: string extends ProfileDraft[K] ? K : never
-}[keyof ProfileDraft]
 type TickKey = { [K in keyof ProfileDraft]: ProfileDraft[K] extends boolean ? K : never }[keyof ProfileDraft]
 
 function Part({ title, start, children }: { title: string; start?: ReactNode; children: ReactNode }) {
@@ -266,6 +278,7 @@ function TextPart({
   problem,
   hint,
   prose = false,
+  autoFocus = false,
   onChange,
 }: {
   label: string
@@ -274,6 +287,7 @@ function TextPart({
   hint: string
   /** Words, and no syntax. */
   prose?: boolean
+  autoFocus?: boolean
   onChange: (value: string) => void
 }) {
   return (
@@ -285,10 +299,11 @@ function TextPart({
         aria-label={label}
         {...(problem ? { status: 'error' as const } : {})}
         placeholder={hint}
+        autoFocus={autoFocus}
         value={value}
         onChange={(e) => onChange(e.target.value)}
       />
-      {problem && <span className="part-problem">{problem.replace(/^In [^:]*: /, '')}</span>}
+      {problem && <span className="part-problem">{problem}</span>}
     </label>
   )
 }

@@ -5,6 +5,7 @@ import { hasErrors } from '@/core/base'
 import { printFor, readFrom, readWithLimits, withLimits, type Profile } from '@/core/profile'
 import { byGroup, limitWords, parse, print, withoutPlaces } from '@/core/query'
 import type { Review } from '@/core/review'
+import { placeWords, type ProfileProblems } from './profile-parts'
 
 const SAMPLE = 'text: (noise OR reverberat* OR "sound field") AND title: reading'
 
@@ -16,7 +17,7 @@ export function ProfileTryOut({
 }: {
   review: Review
   profile: Profile | undefined
-  problems: ReadonlyMap<string, string>
+  problems: ProfileProblems
 }) {
   const own = useMemo(
     () =>
@@ -51,9 +52,9 @@ export function ProfileTryOut({
           {[...problems].slice(0, 8).map(([at, message]) => (
             <li key={at}>
               <span className="error">
-                {at === 'name'
+                {at === 'name' && message.includes('empty')
                   ? 'Give the database a name.'
-                  : `One part, marked at the left, ${message.replace(/^In [^:]*: /, '')}`}
+                  : `${placeWords(at)}: ${message}`}
               </span>
             </li>
           ))}
