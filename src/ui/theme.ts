@@ -72,6 +72,8 @@ export function antdTheme(dark: boolean): ThemeConfig {
     token: {
       colorPrimary: c.ink,
       colorInfo: c.ink,
+      colorSuccess: c.ink,
+      colorWarning: c.mark,
       colorError: c.mark,
       colorBgBase: c.sheet,
       colorBgContainer: c.sheet,

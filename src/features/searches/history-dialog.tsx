@@ -318,6 +318,7 @@ function Row({
           // An emptied count is unknown; it is not nothing found.
           onChange={(hits) => change({ hits: hits === null || hits === '' ? undefined : Number(hits) })}
         />
+        {row.when && <span className="sub history-day">{dayjs(row.when).format('D MMM YYYY')}</span>}
       </span>
       <span role="cell">
         <button className="plain remove" aria-label={`Leave search ${number} out`} onClick={remove}>

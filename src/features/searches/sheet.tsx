@@ -1,5 +1,6 @@
 'use client'
 import { Button, Select } from 'antd'
+import Link from 'next/link'
 import { useCallback, useEffect, useMemo, useState, type MouseEvent } from 'react'
 import { plural, type Problem } from '@/core/base'
 import type { Review } from '@/core/review'
@@ -53,7 +54,11 @@ export function Sheet({
   const { part, handle } = READING.has(pane) ? reading : writing
   const view = useMemo(() => sheetView(review, info), [review, info])
   const stale = lines.filter((l) => !view.runs.has(l.id)).length
-  const chosen = lines.find((l) => l.id === chosenId) ?? lines[lines.length - 1]
+  // Until one is chosen: outside, the next line to be run there; else the last, which says what was found.
+  const chosen =
+    lines.find((l) => l.id === chosenId) ??
+    (info.searched ? undefined : lines.find((l) => !view.runs.has(l.id))) ??
+    lines[lines.length - 1]
   const judged = useJudgement(review, info, lines)
   const { judgement } = judged
   const set = useMemo(
@@ -174,6 +179,13 @@ export function Sheet({
           OR; the essential concepts joined with AND; then the limits, one at a time. <kbd>D</kbd> drafts them
           from the grid, <kbd>N</kbd> begins one by hand, <kbd>H</kbd> takes over a history that you copied or
           saved there.
+          {!review.terms.some((t) => t.status === 'in use') && (
+            <>
+              {' '}
+              The grid is still empty: its words and headings come from{' '}
+              <Link href={`/review/${review.id}/terms`}>Terms</Link> (<kbd>⇧2</kbd>).
+            </>
+          )}
         </p>
       ) : (
         <>
