@@ -118,3 +118,17 @@ test('a fact lights up where it comes from', async ({ page }) => {
   await pane(page).getByRole('link', { name: joined, exact: true }).first().hover()
   await expect(page.locator('[data-line="10"]')).toHaveClass(/lit-anchor/)
 })
+
+test('a number of the account leads to its line, and a line lights up its number', async ({ page }) => {
+  await openDemo(page, 'methods')
+  const passage = page.getByRole('textbox', { name: 'How we searched' })
+  await passage.locator('[data-fact^="hits.line:demo-wideband"]').first().hover()
+  await expect(page.getByRole('tooltip')).toContainText('From line 5 of Wideband Citation Index')
+  await page.getByRole('button', { name: 'Show it' }).click()
+  await expect(page).toHaveURL(/searches/)
+  await expect(page.getByRole('tab', { name: /^Wideband/ })).toHaveAttribute('aria-selected', 'true')
+  await expect(page.locator('[data-line="5"]')).toHaveAttribute('aria-selected', 'true')
+  await expect(pane(page).locator('p').first()).toContainText('In Wideband Citation Index')
+  await page.locator('[data-line="6"]').hover()
+  await expect(pane(page).locator('.fact.pointed')).toHaveText('137')
+})

@@ -1,7 +1,8 @@
 'use client'
 import { useState } from 'react'
-import { PASSAGES } from '@/core/account'
+import { inlinesOf, PASSAGES, type Paragraph } from '@/core/account'
 import { useAccount } from '@/store/use-account'
+import { useWhereabouts } from '@/store/whereabouts'
 import { AccountText } from './account-text'
 import { FlowFigure } from './flow-figure'
 
@@ -13,10 +14,18 @@ const WHAT_COMES: Record<string, string> = {
   selection: 'Rule the first work, and the count of what was read and kept begins here.',
 }
 
+/** The paragraphs with those about the open sheet before the others. */
+function sheetFirst(content: readonly Paragraph[], sourceId: string | undefined): Paragraph[] {
+  const about = (p: Paragraph): boolean =>
+    [...inlinesOf(p)].some((n) => n.type === 'fact' && n.attrs.ref.split(/[:/]/).includes(sourceId ?? ''))
+  return [...content.filter(about), ...content.filter((p) => !about(p))]
+}
+
 /** The sentences that the stage on screen feeds, as they read now. */
 export function AccountPane({ stage }: { stage: string }) {
   const { context, passages } = useAccount()
   const [folded, setFolded] = useState(false)
+  const sheet = useWhereabouts((s) => s.sheet)
   if (folded)
     return (
       <aside className="folded" aria-label="What this writes">
@@ -51,7 +60,11 @@ export function AccountPane({ stage }: { stage: string }) {
         ) : shown.length ? (
           <div className="account">
             {shown.map((p) => (
-              <AccountText key={p.id} content={p.content} context={context} />
+              <AccountText
+                key={p.id}
+                content={stage === 'searches' && !p.edited ? sheetFirst(p.content, sheet) : p.content}
+                context={context}
+              />
             ))}
           </div>
         ) : (

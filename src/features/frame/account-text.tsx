@@ -2,6 +2,7 @@
 import { Tooltip } from 'antd'
 import { useRouter } from 'next/navigation'
 import { inlinesOf, resolveFact, type FactContext, type Inline, type Paragraph } from '@/core/account'
+import { leadTo } from '@/store/whereabouts'
 import { light } from '@/ui/light'
 
 /** Paragraphs of the account for reading; facts light up where they come from. */
@@ -17,11 +18,16 @@ export function AccountText({ content, context }: { content: readonly Paragraph[
 
 function InlineText({ node, context }: { node: Inline; context: FactContext }) {
   const router = useRouter()
+  const { review } = context
   if (node.type === 'text') {
     const italic = node.marks?.some((m) => m.type === 'italic')
     return italic ? <i>{node.text}</i> : node.text
   }
   const fact = resolveFact(context, node.attrs.ref)
+  const go = (): void => {
+    leadTo(review, fact.anchor)
+    router.push(`/review/${review.id}/${fact.stage}`)
+  }
   const words =
     node.attrs.ref.startsWith('terms.') && !fact.missing && node.attrs.ref !== 'terms.count' ? (
       <i>{fact.text}</i>
@@ -34,10 +40,11 @@ function InlineText({ node, context }: { node: Inline; context: FactContext }) {
         className={`fact${fact.missing ? ' missing' : ''}`}
         tabIndex={0}
         role="link"
+        data-from={fact.anchor}
         onMouseEnter={() => light(fact.anchor)}
         onMouseLeave={() => light(undefined)}
-        onClick={() => router.push(`/review/${context.review.id}/${fact.stage}`)}
-        onKeyDown={(e) => e.key === 'Enter' && router.push(`/review/${context.review.id}/${fact.stage}`)}
+        onClick={go}
+        onKeyDown={(e) => e.key === 'Enter' && go()}
       >
         {words}
       </span>

@@ -4,8 +4,10 @@ import { NodeSelection, Plugin, TextSelection } from '@tiptap/pm/state'
 import type { EditorView } from '@tiptap/pm/view'
 import { NodeViewWrapper, ReactNodeViewRenderer, type ReactNodeViewProps } from '@tiptap/react'
 import { Tooltip } from 'antd'
+import { useRouter } from 'next/navigation'
 import { resolveFact } from '@/core/account'
 import { useFactContext } from '@/store/use-account'
+import { leadTo } from '@/store/whereabouts'
 
 /** If a fact alone is chosen, puts the cursor behind it: what comes next must not take its place. */
 function stepBehind({ state, dispatch }: EditorView): void {
@@ -57,12 +59,27 @@ export const FactNode = Node.create({
 
 function FactView({ node, selected }: ReactNodeViewProps) {
   const context = useFactContext()
+  const router = useRouter()
   const ref = String(node.attrs.ref)
   const fact = resolveFact(context, ref)
+  const go = (): void => {
+    leadTo(context.review, fact.anchor)
+    router.push(`/review/${context.review.id}/${fact.stage}`)
+  }
   const italic = /^terms\.(words|headings)/.test(ref) && !fact.missing
   return (
     <NodeViewWrapper as="span">
-      <Tooltip title={`From ${fact.from}`} mouseEnterDelay={0.3}>
+      <Tooltip
+        mouseEnterDelay={0.3}
+        title={
+          <>
+            From {fact.from}.{' '}
+            <button className="plain link" onClick={go}>
+              Show it
+            </button>
+          </>
+        }
+      >
         <span className={`fact${fact.missing ? ' missing' : ''}${selected ? ' lit' : ''}`} data-fact={ref}>
           {italic ? <i>{fact.text}</i> : fact.text}
         </span>

@@ -1,9 +1,10 @@
 'use client'
 import { App } from 'antd'
-import { useMemo, useState } from 'react'
+import { useMemo } from 'react'
 import { plural } from '@/core/base'
 import { useActions, type Action } from '@/store/actions'
 import { useSession } from '@/store/session'
+import { openSheet, useWhereabouts } from '@/store/whereabouts'
 import { useSourceInfos } from '../shared/vocabulary-files'
 import { AllSources } from './all-sources'
 import { draftEverywhere } from './redraft-dialog'
@@ -18,7 +19,7 @@ export function SearchesStage() {
   const { message } = App.useApp()
   const sources = useSourceInfos(review)
   const databases = useMemo(() => sources.filter((s) => s.source.kind === 'database' && s.profile), [sources])
-  const [chosen, setChosen] = useState<string>()
+  const chosen = useWhereabouts((s) => s.sheet)
   const shown =
     chosen === ALL ? ALL : (databases.find((s) => s.source.id === chosen) ?? databases[0])?.source.id
   const info = databases.find((s) => s.source.id === shown)
@@ -31,21 +32,21 @@ export function SearchesStage() {
         label: 'All sources, by concept',
         key: 'A',
         strip: true,
-        run: () => setChosen(ALL),
+        run: () => openSheet(ALL),
       },
       {
         id: 'source-left',
         label: 'Source to the left',
         key: 'ArrowLeft',
         when: () => at > 0,
-        run: () => setChosen(tabs[at - 1]),
+        run: () => openSheet(tabs[at - 1]!),
       },
       {
         id: 'source-right',
         label: 'Source to the right',
         key: 'ArrowRight',
         when: () => at < tabs.length - 1,
-        run: () => setChosen(tabs[at + 1]),
+        run: () => openSheet(tabs[at + 1]!),
       },
       {
         id: 'draft-all',
@@ -83,7 +84,7 @@ export function SearchesStage() {
             className="plain"
             role="tab"
             aria-selected={s.source.id === shown}
-            onClick={() => setChosen(s.source.id)}
+            onClick={() => openSheet(s.source.id)}
           >
             {s.short}
             <i>{lastHits(review, s.source.id)}</i>
@@ -94,19 +95,19 @@ export function SearchesStage() {
           role="tab"
           aria-selected={shown === ALL}
           style={{ marginLeft: 'auto' }}
-          onClick={() => setChosen(ALL)}
+          onClick={() => openSheet(ALL)}
         >
           All, by concept<kbd>A</kbd>
         </button>
       </div>
       {info ? (
-        <Sheet key={info.source.id} review={review} info={info} infos={databases} open={setChosen} />
+        <Sheet key={info.source.id} review={review} info={info} infos={databases} open={openSheet} />
       ) : (
         <div className="rest" role="group" tabIndex={0} aria-label="All sources, by concept">
           <AllSources
             review={review}
             infos={databases}
-            open={setChosen}
+            open={openSheet}
             draftAll={actions.find((a) => a.id === 'draft-all')!.run}
           />
         </div>

@@ -9,6 +9,7 @@ import { LATEST, RELEASES, releaseWords } from '@/standins'
 import { useActions, type Action } from '@/store/actions'
 import { act } from '@/store/session'
 import type { SourceInfo } from '@/store/source-info'
+import { chooseLine, useWhereabouts } from '@/store/whereabouts'
 import { useSplit } from '@/ui/split'
 import { openRemarks } from './advice'
 import { CarryDialog } from './carry-dialog'
@@ -41,7 +42,8 @@ export function Sheet({
 }) {
   const { source } = info
   const lines = useMemo(() => review.strategies[source.id] ?? [], [review.strategies, source.id])
-  const [chosenId, setChosenId] = useState<string>()
+  const chosenId = useWhereabouts((s) => s.lines[source.id])
+  const setChosenId = useCallback((id: string | undefined) => chooseLine(source.id, id), [source.id])
   const [marked, setMarked] = useState<ReadonlySet<string>>(new Set())
   const [editing, setEditing] = useState<string>()
   const [busy, setBusy] = useState<Busy>()
@@ -72,7 +74,7 @@ export function Sheet({
       carry: () => setDialog('carry'),
       history: () => setDialog('history'),
     }),
-    [],
+    [setChosenId],
   )
   const own = useSheetActions({ review, info, lines, view, chosen, marked, busy, set })
   const actions = useMemo<Action[]>(
@@ -95,15 +97,18 @@ export function Sheet({
     if (next) setChosenId(next.id)
   }
   const action = (id: string): Action => actions.find((a) => a.id === id)!
-  const choose = useCallback((id: string, event: MouseEvent): void => {
-    setChosenId(id)
-    if (!event.shiftKey && !event.ctrlKey && !event.metaKey) return
-    setMarked((before) => {
-      const next = new Set(before)
-      if (!next.delete(id)) next.add(id)
-      return next
-    })
-  }, [])
+  const choose = useCallback(
+    (id: string, event: MouseEvent): void => {
+      setChosenId(id)
+      if (!event.shiftKey && !event.ctrlKey && !event.metaKey) return
+      setMarked((before) => {
+        const next = new Set(before)
+        if (!next.delete(id)) next.add(id)
+        return next
+      })
+    },
+    [setChosenId],
+  )
   // The latest run of each line, whatever it asked then.
   const latest = useMemo(() => new Map(review.runs.map((r) => [r.lineId, r])), [review.runs])
   useEffect(() => {
