@@ -132,3 +132,27 @@ test('a number of the account leads to its line, and a line lights up its number
   await page.locator('[data-line="6"]').hover()
   await expect(pane(page).locator('.fact.pointed')).toHaveText('137')
 })
+
+test('a review that was put away is taken back with everything in it; only then it can go for good', async ({
+  page,
+}) => {
+  await openDemo(page, 'searches')
+  await page.goto('/')
+  await page.getByRole('button', { name: 'Put away' }).click()
+  await expect(page.locator('.shelf-row')).toHaveCount(0)
+  await accessible(page, 'the empty shelf')
+  await page.getByText('1 review put away').click()
+  await page.getByRole('button', { name: 'Take it back' }).click()
+  await page.getByRole('link', { name: /Sound in primary classrooms/ }).click()
+  await stage(page, 'Searches')
+  await expect(page.locator('.sheet-row')).toHaveCount(13)
+  await page.goto('/')
+  await page.getByRole('button', { name: 'Put away' }).click()
+  await page.getByText('1 review put away').click()
+  await page.getByRole('button', { name: 'Remove for good' }).click()
+  await page.getByRole('dialog').getByRole('button', { name: 'Remove for good' }).click()
+  await expect(page.getByText('1 review put away')).toBeHidden()
+  await page.reload()
+  await expect(page.getByText('Your reviews will stand here')).toBeVisible()
+  await expect(page.getByText('put away')).toBeHidden()
+})

@@ -11,6 +11,8 @@ export interface ShelfItem {
   figures: number[]
   letters: string[]
   demo: boolean
+  /** It was put away then, and can be taken back; absent: it stands on the shelf. */
+  putAway?: string
 }
 
 /** An edit that is still being typed; it becomes an entry when the typing rests or the tab is gone. */

@@ -117,7 +117,7 @@ export async function storeReview(
     const same = taken.slice(0, entries.length).every((e, i) => e.digest === entries[i]!.digest)
     if (!same)
       throw new Error(
-        'A review with the same origin but another history is already on the shelf. Remove that one first, or keep working in it.',
+        'A review with the same origin but another history is already on the shelf. Remove that one for good first, or keep working in it.',
       )
   }
   for (const [digest, bytes] of blobs) await opened.put('blobs', { digest, bytes })
@@ -148,6 +148,23 @@ async function putOnShelf(
   }))
 }
 
+async function changeShelfItem(id: string, change: (item: ShelfItem) => ShelfItem): Promise<void> {
+  const opened = await db()
+  const known = await opened.get('shelf', id)
+  if (!known) return
+  const item = change(known)
+  await opened.put('shelf', item)
+  set((s) => ({ shelf: s.shelf?.map((i) => (i.id === id ? item : i)) }))
+}
+
+/** Takes a review off the shelf; all of it stays in this browser. */
+export const putAway = (id: string): Promise<void> =>
+  changeShelfItem(id, (item) => ({ ...item, putAway: now() }))
+
+/** Puts a review that was put away on the shelf again. */
+export const takeBack = (id: string): Promise<void> => changeShelfItem(id, ({ putAway: _, ...item }) => item)
+
+/** Removes a review from this browser, for good. */
 export async function deleteReview(id: string): Promise<void> {
   await removeReview(await db(), id)
   set((s) => ({ shelf: s.shelf?.filter((i) => i.id !== id) }))

@@ -4,7 +4,7 @@ import { arrived, chooseLine, leadTo, openSheet, useWhereabouts } from './wherea
 
 const line = (id: string): Line => ({ id, text: id, limits: [], note: '', drafted: false })
 const review: Review = {
-  ...emptyReview,
+  ...emptyReview('r'),
   strategies: { one: [line('a'), line('b')], two: [line('c')] },
 }
 const now = useWhereabouts.getState

@@ -88,6 +88,7 @@ export function antdTheme(dark: boolean): ThemeConfig {
       fontSize: 13.5,
       controlHeight: 30,
       colorBgMask: dark ? 'rgb(0 0 0 / 45%)' : 'rgb(29 34 48 / 22%)',
+      colorBgSpotlight: dark ? '#343a46' : c.ink,
       boxShadow: 'none',
       boxShadowSecondary: dark ? '0 4px 20px rgb(0 0 0 / 50%)' : '0 4px 20px rgb(29 34 48 / 12%)',
       motionDurationMid: '0.1s',

@@ -3,10 +3,29 @@ import { App, Button, Input, Upload } from 'antd'
 import Link from 'next/link'
 import { useRouter } from 'next/navigation'
 import { useEffect, useState } from 'react'
+import { plural } from '@/core/base'
 import type { ShelfItem } from '@/store/db'
-import { createReview, deleteReview, openShelf, setReader, takePackage, useSession } from '@/store/session'
+import {
+  createReview,
+  deleteReview,
+  openShelf,
+  putAway,
+  setReader,
+  takeBack,
+  takePackage,
+  useSession,
+} from '@/store/session'
 import { CourseBand } from '@/ui/course-band'
 import { DEMO_ID, shelveDemo } from './demo'
+
+const WAY = [
+  ['Question', 'State it, break it into concepts, and say which limits you set and why.'],
+  ['Terms', 'Find words and headings for each concept, and see what they match.'],
+  ['Searches', 'Search line by line in each database, and mend what is missed.'],
+  ['Records', 'Bring the records in; what was found twice is merged.'],
+  ['Selection', 'Read titles and abstracts, and rule what stays.'],
+  ['Methods', 'Read the section that your work has written.'],
+] as const
 
 /** The shelf of reviews: begin one, open a package, look at the demo. */
 export function Shelf() {
@@ -14,6 +33,7 @@ export function Shelf() {
   const router = useRouter()
   const { message, modal } = App.useApp()
   const [busy, setBusy] = useState(false)
+  const away = shelf?.filter((item) => item.putAway) ?? []
   useEffect(() => void openShelf(), [])
 
   const open = async (bytes: Uint8Array): Promise<void> => {
@@ -34,7 +54,8 @@ export function Shelf() {
   const openDemo = async (): Promise<void> => {
     setBusy(true)
     try {
-      const known = shelf?.some((s) => s.id === DEMO_ID)
+      const known = shelf?.find((s) => s.id === DEMO_ID)
+      if (known?.putAway) await takeBack(DEMO_ID)
       router.push(`/review/${known ? DEMO_ID : await shelveDemo()}/question`)
     } catch (error) {
       message.error(error instanceof Error ? error.message : String(error))
@@ -83,37 +104,67 @@ export function Shelf() {
           />
         </label>
       </div>
-      {shelf?.length === 0 && (
-        <p className="empty">
-          Your reviews will stand here, each with its course from question to methods. Nothing leaves this
-          browser unless you save a package. The demo review shows the whole way with invented records.
-        </p>
+      {shelf && shelf.length === away.length && (
+        <>
+          <p className="empty">
+            Your reviews will stand here, each with its course from question to methods. Nothing leaves this
+            browser unless you save a package. The demo review shows the whole way with invented records.
+          </p>
+          <ol className="shelf-way">
+            {WAY.map(([name, words]) => (
+              <li key={name}>
+                <b>{name}</b>
+                {words}
+              </li>
+            ))}
+          </ol>
+        </>
       )}
-      {shelf?.map((item) => (
-        <ShelfRow
-          key={item.id}
-          item={item}
-          remove={() =>
-            modal.confirm({
-              title: `Remove “${item.title || 'Review without a title'}” from this browser?`,
-              content: 'This cannot be undone. Save it as a package first if you may want it again.',
-              okText: 'Remove',
-              okButtonProps: { danger: true },
-              onOk: () => deleteReview(item.id),
-            })
-          }
-        />
-      ))}
+      {shelf
+        ?.filter((item) => !item.putAway)
+        .map((item) => (
+          <ShelfRow key={item.id} item={item} />
+        ))}
+      {away.length > 0 && (
+        <details className="shelf-away">
+          <summary className="sub">{plural(away.length, 'review')} put away</summary>
+          {away.map((item) => (
+            <p key={item.id}>
+              <span className="serif">{nameOf(item)}</span>{' '}
+              <span className="sub">put away on {item.putAway!.slice(0, 10)}</span>{' '}
+              <button className="plain link" onClick={() => void takeBack(item.id)}>
+                Take it back
+              </button>{' '}
+              <button
+                className="plain link"
+                onClick={() =>
+                  modal.confirm({
+                    title: `Remove “${nameOf(item)}” from this browser for good?`,
+                    content: 'This cannot be undone. Save it as a package first if you may want it again.',
+                    okText: 'Remove for good',
+                    okButtonProps: { danger: true },
+                    onOk: () => deleteReview(item.id),
+                  })
+                }
+              >
+                Remove for good
+              </button>
+            </p>
+          ))}
+        </details>
+      )}
     </main>
   )
 }
 
-function ShelfRow({ item, remove }: { item: ShelfItem; remove: () => void }) {
+const nameOf = (item: ShelfItem): string => item.title || item.question || 'Review without a title'
+
+function ShelfRow({ item }: { item: ShelfItem }) {
   return (
     <article className="shelf-row">
       <Link href={`/review/${item.id}/question`} style={{ textDecoration: 'none' }}>
         <h2>
-          {item.title || item.question || 'Review without a title'}{' '}
+          {nameOf(item)}{' '}
           {item.demo && (
             <span className="sub" style={{ fontFamily: 'var(--sans)', fontWeight: 400 }}>
               demo, invented records
@@ -126,8 +177,8 @@ function ShelfRow({ item, remove }: { item: ShelfItem; remove: () => void }) {
       <span className="sub number">
         {item.at.slice(0, 10)}
         <br />
-        <button className="plain link" onClick={remove}>
-          Remove
+        <button className="plain link" onClick={() => void putAway(item.id)}>
+          Put away
         </button>
       </span>
     </article>
