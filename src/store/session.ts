@@ -8,7 +8,6 @@ import {
   worksOf,
   type Command,
   type Folded,
-  type Import,
   type Review,
   type Work,
 } from '@/core/review'
@@ -122,10 +121,14 @@ export async function storeReview(
   }
   for (const [digest, bytes] of blobs) await opened.put('blobs', { digest, bytes })
   await addEntries(opened, review.id, entries.slice(taken.length))
-  const works = worksOf(review.imports, (digest) => {
-    const bytes = blobs.get(digest)
-    return bytes && recordsOf(bytes)
-  })
+  const works = worksOf(
+    review.imports,
+    (digest) => {
+      const bytes = blobs.get(digest)
+      return bytes && recordsOf(bytes)
+    },
+    review.rulings,
+  )
   await putOnShelf(review.id, entries.length > taken.length ? entries : taken, review, works, demo)
   return review.id
 }
@@ -184,7 +187,7 @@ export async function openReview(id: string): Promise<boolean> {
       const imports = folded.review.imports
       const changed = imports !== useSession.getState().folded.review.imports
       set({ entries, folded, state })
-      if (changed) void loadWorks(imports)
+      if (changed) void loadWorks(folded.review)
       shelveSoon()
     },
   })
@@ -193,7 +196,7 @@ export async function openReview(id: string): Promise<boolean> {
     set({ opening: false })
     return false
   }
-  await loadWorks(folded.review.imports)
+  await loadWorks(folded.review)
   set({ reviewId: id, entries, folded, state, opening: false })
   return true
 }
@@ -207,14 +210,17 @@ function shelveSoon(): void {
   }, 800)
 }
 
-async function loadWorks(imports: readonly Import[]): Promise<void> {
+let loading = 0
+async function loadWorks({ imports, rulings }: Review): Promise<void> {
+  const mine = ++loading
   const opened = await db()
   for (const { digest } of imports) {
     if (recordsByDigest.has(digest)) continue
     const blob = await opened.get('blobs', digest)
     if (blob) recordsByDigest.set(digest, recordsOf(blob.bytes))
   }
-  set({ works: worksOf(imports, (digest) => recordsByDigest.get(digest)) })
+  // What was asked for last counts, whichever is read first.
+  if (mine === loading) set({ works: worksOf(imports, (digest) => recordsByDigest.get(digest), rulings) })
 }
 
 /** Does one command in the open review; resolves when it is on disk. */

@@ -218,6 +218,21 @@ describe('the account of the demo review', () => {
     expect(plain(value)).toBe(plain(toMarkdown('Sound in primary classrooms', passages, words)))
   })
 
+  it('counts and writes nothing of a source that was taken out of the plan', () => {
+    const without = { ...review, sources: review.sources.filter((s) => s.id !== 'demo-girder') }
+    const figure = (r: Review, stage: string): number =>
+      courseFigures(r, works).find((f) => f.stage === stage)!.value
+    const last = review.runs.findLast((r) => r.sourceId === 'demo-girder')!
+    expect(figure(without, 'searches')).toBe(figure(review, 'searches') - last.hits)
+    const own = review.terms.filter((t) => t.sourceId === 'demo-girder' && t.status === 'in use').length
+    expect(own).toBeGreaterThan(0)
+    expect(figure(without, 'terms')).toBe(figure(review, 'terms') - own)
+    const text = textOf(contextOf(without))
+    expect(text).not.toContain('Girder')
+    expect(text).toContain(`${figure(without, 'terms')} terms in all`)
+    expect(resolveFact(contextOf(without), 'databases.searched').text).toBe('four databases')
+  })
+
   it('gives the course its figures', () => {
     const figures = courseFigures(review, works)
     expect(figures.map((f) => f.stage)).toEqual([

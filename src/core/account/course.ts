@@ -1,5 +1,5 @@
 import { thousands } from '../base'
-import type { Review, Work } from '../review'
+import { termsInUse, type Review, type Work } from '../review'
 import { passCounts } from '../selection'
 import { finalLine } from '../strategy'
 import { currentRuns, type Stage } from './facts'
@@ -20,11 +20,12 @@ const counted = (n: number, one: string, many = `${one}s`): string =>
  * so), works, works kept, facts in the account.
  */
 export function courseFigures(review: Review, works: readonly Work[]): CourseFigure[] {
-  const terms = review.terms.filter((t) => t.status === 'in use').length
+  const terms = termsInUse(review).length
   let hits = 0
   let stale = false
-  for (const [sourceId, lines] of Object.entries(review.strategies)) {
-    const last = finalLine(lines)
+  // The lines of a source that was taken out of the plan are kept, but nothing flows through them.
+  for (const { id: sourceId } of review.sources) {
+    const last = finalLine(review.strategies[sourceId] ?? [])
     const current = last && currentRuns(review, sourceId).get(last.id)
     const run = current ?? review.runs.findLast((r) => r.lineId === last?.id)
     if (!run) continue

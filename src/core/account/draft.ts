@@ -1,6 +1,6 @@
 import { listed } from '../base'
 import { limitWords, type LimitValue } from '../query'
-import type { PlannedLimit, Review, Source, Voice } from '../review'
+import { termsInUse, type PlannedLimit, type Review, type Source, type Voice } from '../review'
 import {
   outsideOwn,
   PASSAGES,
@@ -188,7 +188,7 @@ const own = (reason: string): string => verbatim(reason.replace(/^because\s+/i, 
 const named = (s: Source): string => `{source.name:${s.id}}`
 
 function terms({ review }: FactContext, say: Say): string[] {
-  const used = review.terms.filter((t) => t.status === 'in use')
+  const used = termsInUse(review)
   if (!used.length) return []
   const sentences = [
     say(

@@ -1,7 +1,7 @@
 import { inWords, listed, plural, thousands } from '../base'
 import type { Profile } from '../profile'
 import { limitWords, parse, referredLines, type LimitValue } from '../query'
-import type { Line, Review, Run, Work } from '../review'
+import { termsInUse, type Line, type Review, type Run, type Work } from '../review'
 import { passCounts, readersOf, type PassCounts } from '../selection'
 import { finalLine, lineKeys } from '../strategy'
 import { fieldsInWords, searchedWith, type SearchedWith } from './searched-with'
@@ -276,7 +276,7 @@ const READERS: Record<string, Reader> = {
     }
   },
   'terms.count': (c) => {
-    const used = c.review.terms.filter((t) => t.status === 'in use')
+    const used = termsInUse(c.review)
     return { text: plural(used.length, 'term'), missing: !used.length, stage: 'terms', from: 'the term grid' }
   },
   'terms.dropped': (c) => {

@@ -261,6 +261,12 @@ export interface Review {
   account: { voice: Voice; edited: Record<string, PassageContent> }
 }
 
+/** The terms in use of the plan as it stands: text words, and headings of sources that have not been taken out of it. */
+export const termsInUse = (review: Review): Term[] =>
+  review.terms.filter(
+    (t) => t.status === 'in use' && (t.sourceId === 'all' || review.sources.some((s) => s.id === t.sourceId)),
+  )
+
 export function emptyReview(id: string): Review {
   return {
     id,

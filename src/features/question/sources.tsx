@@ -1,10 +1,11 @@
 'use client'
 import { App, Button, Dropdown } from 'antd'
 import { useState } from 'react'
+import { plural } from '@/core/base'
 import { readProfile } from '@/core/profile'
 import { SourceKind, type Review, type Source } from '@/core/review'
 import { STANDINS } from '@/standins'
-import { act, newId } from '@/store/session'
+import { act, actAll, newId } from '@/store/session'
 import type { SourceInfo } from '@/store/source-info'
 import { useStaged } from '@/store/use-staged'
 import { useFilePick } from '@/ui/file-pick'
@@ -81,7 +82,7 @@ export function SourcesPlan({ review, sources }: { review: Review; sources: read
     <section aria-labelledby="sources-head" data-anchor="sources">
       <h2 id="sources-head">Where to look</h2>
       {sources.map((s) => (
-        <SourceRow key={s.source.id} info={s} describe={() => setDescribed(s.source.id)} />
+        <SourceRow key={s.source.id} review={review} info={s} describe={() => setDescribed(s.source.id)} />
       ))}
       {!review.sources.length && (
         <p className="empty">
@@ -149,12 +150,37 @@ export function SourcesPlan({ review, sources }: { review: Review; sources: read
 }
 
 function SourceRow({
+  review,
   info: { source, standin, profile },
   describe,
 }: {
+  review: Review
   info: SourceInfo
   describe: () => void
 }) {
+  const { modal } = App.useApp()
+  const runs = review.runs.filter((r) => r.sourceId === source.id).length
+  const imports = review.imports.filter((i) => i.sourceId === source.id)
+  const takeOut = (): Promise<void> =>
+    actAll([
+      ...imports.map((i) => ({ kind: 'import.remove' as const, payload: { id: i.id } })),
+      { kind: 'source.remove', payload: { id: source.id } },
+    ])
+  const remove = (): void => {
+    if (!runs && !imports.length) return void takeOut()
+    const records = imports.reduce((n, i) => n + i.count, 0)
+    modal.confirm({
+      title: `${source.name} has been searched`,
+      content: `${plural(runs, 'run')} ${runs === 1 ? 'is' : 'are'} logged${
+        records ? ` and ${plural(records, 'record')} brought in` : ''
+      }. Out of the plan it is no longer written of${
+        records ? ', and its records leave the review' : ''
+      }; what was run stays in the journal, and undo brings all of it back.`,
+      okText: 'Take it out',
+      cancelText: 'Leave it',
+      onOk: takeOut,
+    })
+  }
   const text = (key: 'name' | 'why' | 'platform' | 'coverage') => ({
     field: `source-${key}-${source.id}`,
     kept: source[key] ?? '',
@@ -171,11 +197,7 @@ function SourceRow({
         ) : (
           <Staged {...text('name')} label={`Name of ${source.name}`} placeholder="name" />
         )}
-        <button
-          className="plain remove"
-          aria-label={`Remove ${source.name}`}
-          onClick={() => void act('source.remove', { id: source.id })}
-        >
+        <button className="plain remove" aria-label={`Remove ${source.name}`} onClick={remove}>
           ×
         </button>
       </div>
