@@ -5,24 +5,8 @@ import { canonicalJson } from '@/core/base'
 import { fold, verifyJournal, type Command } from '@/core/review'
 import { openDatabase, readEntries, type Database } from './db'
 import { JournalFile, type JournalView } from './journal-file'
+import { locks } from './locks.fixture'
 
-/** Locks as a browser has them, for one process: who asks first works first. */
-function locks() {
-  const held = new Map<string, Promise<unknown>>()
-  const names = new Set<string>()
-  return {
-    names,
-    request: (name: string, work: () => Promise<unknown>): Promise<unknown> => {
-      const next = (held.get(name) ?? Promise.resolve()).then(work, work)
-      held.set(
-        name,
-        next.catch(() => undefined),
-      )
-      return next
-    },
-    query: () => Promise.resolve({ held: [...names].map((name) => ({ name })) }),
-  }
-}
 const lockManager = locks()
 beforeAll(() => vi.stubGlobal('navigator', { locks: lockManager }))
 

@@ -5,6 +5,7 @@ import {
   correctedAnew,
   dayOrderOf,
   foldLimitLines,
+  limitsInWords,
   readCount,
   readHistory,
   readLineNumber,
@@ -303,6 +304,30 @@ describe('reading a history by the profile', () => {
   it('does not fold where another line needs the line without its limit', () => {
     const read = history('1\tnoise\t100\n2\tline 1 and year:2016-2026\t60\n3\tline 1 and reading\t9')
     expect(foldLimitLines(read).map((s) => s.text)).toEqual(['noise', '#1', '#1 AND reading'])
+  })
+})
+
+describe('limits in a column of a history', () => {
+  const said = (text: string) => limitsInWords(text, lantern)
+
+  it('are read in words and in the form of the database', () => {
+    expect(said('2016–2026')).toEqual([{ kind: 'years', from: 2016, to: 2026 }])
+    expect(said('2016 to 2026; English; peer-reviewed')).toEqual([
+      { kind: 'years', from: 2016, to: 2026 },
+      { kind: 'language', values: ['en'] },
+      { kind: 'peer reviewed' },
+    ])
+    expect(said('since 2016')).toEqual([{ kind: 'years', from: 2016 }])
+    expect(said('2016-')).toEqual([{ kind: 'years', from: 2016 }])
+    expect(said('English or German')).toEqual([{ kind: 'language', values: ['en', 'de'] }])
+    expect(said('Peer Reviewed, open access')).toEqual([{ kind: 'peer reviewed' }, { kind: 'open access' }])
+    expect(said('year:2016-2026')).toEqual([{ kind: 'years', from: 2016, to: 2026 }])
+    expect(said('lang:(English or German)')).toEqual([{ kind: 'language', values: ['en', 'de'] }])
+  })
+
+  it('are none where the column says so, and kept as they stand where they are not understood', () => {
+    for (const text of ['', ' ', '-', '—', 'none', 'No limits']) expect(said(text)).toEqual([])
+    expect(said('trade journals only')).toEqual([{ kind: 'other', text: 'trade journals only' }])
   })
 })
 

@@ -1,0 +1,208 @@
+import { describe, expect, it } from 'vitest'
+import { PROFILES } from '../../standins/profiles'
+import type { CommandKind, CommandOf } from './commands'
+import { Command, DEED, NOT_UNDOABLE } from './commands'
+import { journalOf } from './commands.arbitrary'
+import { fold } from './journal'
+import type { Line, Term } from './values'
+
+const line = (id: string, text: string): Line => ({ id, text, limits: [], note: '', drafted: true })
+const term = (id: string, conceptId = 'a'): Term => ({
+  id,
+  conceptId,
+  sourceId: 'all',
+  kind: 'text',
+  expression: id,
+  withNarrower: false,
+  mainFocus: false,
+  status: 'in use',
+  origin: 'typed',
+})
+const AT = '2026-11-25T09:00:00Z'
+const DIGEST = 'd'.repeat(64)
+const known = (id: string, title = id): CommandOf<'known.set'>['payload'] => ({
+  id,
+  raw: id,
+  form: 'reference',
+  title,
+  authors: [],
+})
+const attachment: CommandOf<'attachment.add'>['payload'] = {
+  id: 'e',
+  sourceId: 's',
+  name: 'screen.png',
+  mediaType: 'image/png',
+  size: 3,
+  digest: DIGEST,
+  at: AT,
+}
+
+/** A review with something of everything in it, made by commands. */
+const BEGUN: Command[] = [
+  { kind: 'review.create', payload: { id: 'r', title: 'Sound' } },
+  { kind: 'question.set', payload: { text: 'How loud is a class?' } },
+  {
+    kind: 'concept.set',
+    payload: { id: 'a', letter: 'A', name: 'Class', essential: true, note: '' },
+  },
+  { kind: 'pick.add', payload: { id: 'p', conceptId: 'a', start: 14, end: 19, text: 'class' } },
+  { kind: 'limit.set', payload: { id: 'l', limit: { kind: 'peer reviewed' }, reason: '' } },
+  { kind: 'criterion.set', payload: { id: 'c', text: 'Was it loud?', pass: 'broad', sense: 'in' } },
+  { kind: 'source.set', payload: { id: 's', kind: 'database', name: 'Harbour Abstracts', why: '' } },
+  { kind: 'known.add', payload: { items: [known('k')] } },
+  { kind: 'gap.set', payload: { id: 'g', conceptId: 'a', sourceId: 's', about: 'loudness' } },
+  {
+    kind: 'vocabulary.import',
+    payload: {
+      id: 'v',
+      sourceId: 's',
+      title: 'V',
+      version: '',
+      file: 'v.ttl',
+      format: 'turtle',
+      digest: DIGEST,
+      headings: 1,
+      remarks: 0,
+      at: AT,
+    },
+  },
+  { kind: 'profile.set', payload: PROFILES.mindmere! },
+  { kind: 'term.set', payload: term('t') },
+  {
+    kind: 'strategy.draft',
+    payload: { sourceId: 's', lines: [line('1', 'noise'), line('2', 'class'), line('3', '#1 AND #2')] },
+  },
+  {
+    kind: 'remark.leave',
+    payload: { id: 'm', sourceId: 's', key: 'dead-line/1', message: 'No hits.', reason: 'so be it' },
+  },
+  { kind: 'records.import', payload: { id: 'i', sourceId: 's', digest: DIGEST, count: 1, at: AT } },
+  { kind: 'attachment.add', payload: attachment },
+  { kind: 'ruling.set', payload: { workId: 'w', pass: 'broad', reader: 'M. Osei', verdict: 'in' } },
+  { kind: 'account.edit', payload: { passage: 'records', content: [{ type: 'paragraph' }] } },
+]
+
+/** One of each kind that can be undone, each of which changes the review above. */
+const EXAMPLES: {
+  [K in Exclude<CommandKind, 'review.create' | 'run.log' | 'undo' | 'redo'>]: CommandOf<K>['payload']
+} = {
+  'review.rename': { title: 'Loudness' },
+  'question.set': { text: 'How loud is it?' },
+  'framework.set': { framework: 'PEO' },
+  'pick.add': { id: 'q', conceptId: 'a', start: 4, end: 8, text: 'loud' },
+  'pick.remove': { id: 'p' },
+  'concept.set': { id: 'b', letter: 'B', name: 'Loudness', essential: false, note: '' },
+  'concept.remove': { id: 'a' },
+  'limit.set': { id: 'l', limit: { kind: 'peer reviewed' }, reason: 'judged by others' },
+  'limit.remove': { id: 'l' },
+  'criterion.set': { id: 'd', text: 'Was it a class?', pass: 'close', sense: 'in' },
+  'criterion.remove': { id: 'c' },
+  'source.set': { id: 's', kind: 'database', name: 'Harbour Abstracts', why: 'it is near' },
+  'source.remove': { id: 's' },
+  'known.add': { items: [known('k2')] },
+  'known.set': known('k', 'Another title'),
+  'known.remove': { id: 'k' },
+  'gap.set': { id: 'g', conceptId: 'a', sourceId: 's', about: 'noise' },
+  'gap.remove': { id: 'g' },
+  'vocabulary.import': {
+    id: 'v2',
+    sourceId: 's',
+    title: 'V2',
+    version: '',
+    file: 'v.txt',
+    format: 'term list',
+    digest: DIGEST,
+    headings: 2,
+    remarks: 1,
+    at: AT,
+  },
+  'vocabulary.remove': { id: 'v' },
+  'profile.set': PROFILES.quayside!,
+  'terms.set': { terms: [term('t', 'b'), term('u')] },
+  'term.set': term('u'),
+  'term.remove': { id: 't' },
+  'strategy.draft': { sourceId: 's', lines: [] },
+  'line.add': { sourceId: 's', line: line('4', '#3'), at: 0 },
+  'line.change': {
+    sourceId: 's',
+    id: '1',
+    text: 'noise OR hum',
+    note: 'wider',
+    limits: [{ kind: 'peer reviewed' }],
+    conceptId: 'a',
+    described: 'x',
+  },
+  'line.move': { sourceId: 's', id: '2', to: 0 },
+  'lines.remove': { sourceId: 's', ids: ['3', '2'] },
+  'strategy.set': { sourceId: 's', lines: [line('9', 'reading')], why: 'a pasted history' },
+  'line.remove': { sourceId: 's', id: '3' },
+  'remark.leave': { id: 'm', sourceId: 's', key: 'dead-line/1', message: 'No hits.', reason: 'on purpose' },
+  'remark.raise': { id: 'm' },
+  'records.import': { id: 'i2', sourceId: 's', digest: DIGEST, count: 2, at: AT },
+  'import.remove': { id: 'i' },
+  'attachment.add': { ...attachment, id: 'e2' },
+  'attachment.remove': { id: 'e' },
+  'ruling.set': { workId: 'w', pass: 'broad', reader: 'M. Osei', verdict: 'out' },
+  'ruling.remove': { workId: 'w', pass: 'broad', reader: 'M. Osei' },
+  'account.voice': { voice: 'passive' },
+  'account.edit': { passage: 'terms', content: [{ type: 'paragraph' }] },
+  'account.redraft': { passage: 'records' },
+}
+const examples = Object.entries(EXAMPLES).map(([kind, payload]) => ({ kind, payload }) as Command)
+const reviewOf = (commands: readonly Command[]) => {
+  const folded = fold(journalOf(commands))
+  expect(folded.problems).toEqual([])
+  return folded.review
+}
+
+describe('every command', () => {
+  it.each(examples.map((c) => [c.kind, c] as const))(
+    '%s changes the review, and undo brings it back',
+    (_kind, command) => {
+      expect(Command.safeParse(command).error).toBeUndefined()
+      const before = reviewOf(BEGUN)
+      const after = reviewOf([...BEGUN, command])
+      expect(after).not.toEqual(before)
+      const undone: Command[] = [...BEGUN, command, { kind: 'undo', payload: { seq: BEGUN.length } }]
+      expect(reviewOf(undone)).toEqual(before)
+      expect(reviewOf([...undone, { kind: 'redo', payload: { seq: BEGUN.length } }])).toEqual(after)
+    },
+  )
+
+  it.each(examples.map((c) => [c.kind, c] as const))(
+    '%s on an empty review harms nothing',
+    (_kind, command) => {
+      expect(() => reviewOf([BEGUN[0]!, command])).not.toThrow()
+    },
+  )
+
+  it('has its words in the journal, and an example here unless it stays whatever is undone', () => {
+    const undoable = (Object.keys(DEED) as CommandKind[]).filter((kind) => !NOT_UNDOABLE.has(kind))
+    expect(examples.map((c) => c.kind).sort()).toEqual([...undoable].sort())
+    for (const words of Object.values(DEED)) expect(words).toMatch(/^[a-z ,]+$/)
+  })
+
+  it('keeps references right when lines come, move and go', () => {
+    const texts = (...commands: Command[]) =>
+      reviewOf([...BEGUN, ...commands]).strategies.s!.map((l) => l.text)
+    const ask = <K extends keyof typeof EXAMPLES>(kind: K, payload: (typeof EXAMPLES)[K]) =>
+      texts({ kind, payload } as unknown as Command)
+    expect(ask('line.add', { sourceId: 's', line: line('0', 'rooms'), at: 0 })).toEqual([
+      'rooms',
+      'noise',
+      'class',
+      '#2 AND #3',
+    ])
+    expect(ask('line.move', { sourceId: 's', id: '2', to: 0 })).toEqual(['class', 'noise', '#2 AND #1'])
+    expect(ask('line.move', { sourceId: 's', id: 'gone', to: 0 })).toEqual(['noise', 'class', '#1 AND #2'])
+    expect(ask('line.remove', { sourceId: 's', id: '3' })).toEqual(['noise', 'class'])
+  })
+
+  it('marks a line as no longer drafted once its text is another', () => {
+    const changed = (payload: CommandOf<'line.change'>['payload']) =>
+      reviewOf([...BEGUN, { kind: 'line.change', payload }]).strategies.s![0]!.drafted
+    expect(changed({ sourceId: 's', id: '1', text: 'noise' })).toBe(true)
+    expect(changed({ sourceId: 's', id: '1', note: 'a note' })).toBe(true)
+    expect(changed({ sourceId: 's', id: '1', text: 'hum' })).toBe(false)
+  })
+})

@@ -1,0 +1,186 @@
+import 'fake-indexeddb/auto'
+import { beforeAll, beforeEach, describe, expect, it, vi } from 'vitest'
+import { emptyRecord, type Rec } from '@/core/records'
+import { openPackage, verifyJournal } from '@/core/review'
+import { locks } from './locks.fixture'
+import {
+  act,
+  actAll,
+  bytesOf,
+  createReview,
+  deleteReview,
+  keepBytes,
+  keepRecords,
+  openReview,
+  openShelf,
+  packOpenReview,
+  putAway,
+  recordsAt,
+  redo,
+  setReader,
+  storeReview,
+  takeBack,
+  takePackage,
+  undo,
+  useSession,
+} from './session'
+
+beforeAll(() => {
+  vi.stubGlobal('navigator', { locks: locks() })
+})
+const now = useSession.getState
+const shelf = () => now().shelf!.map((i) => [i.title, i.putAway !== undefined])
+const record = (id: string, doi?: string): Rec => ({
+  ...emptyRecord(id, `Title ${id}`),
+  ...(doi ? { doi } : {}),
+})
+/** What is loaded in the background (works, the line on the shelf) has come. */
+const until = (ready: () => boolean): Promise<void> =>
+  vi.waitFor(() => expect(ready()).toBe(true), { timeout: 5000 })
+
+async function begun(title: string): Promise<string> {
+  await openShelf()
+  const id = await createReview(title)
+  expect(await openReview(id)).toBe(true)
+  return id
+}
+async function bring(sourceId: string, ...records: Rec[]): Promise<string> {
+  const digest = await keepRecords(records)
+  const id = `import-${sourceId}-${records.length}`
+  await act('records.import', {
+    id,
+    sourceId,
+    digest,
+    count: records.length,
+    at: '2026-11-25T09:00:00Z',
+  })
+  return id
+}
+
+describe('the open review', () => {
+  beforeEach(async () => {
+    await openShelf()
+    for (const { id } of now().shelf!) await deleteReview(id)
+  })
+
+  it('begins empty on the shelf, and is found again by its id', async () => {
+    const id = await begun('Sound and reading')
+    expect(shelf()).toEqual([['Sound and reading', false]])
+    expect(now()).toMatchObject({
+      reviewId: id,
+      state: 'saved',
+      folded: { review: { title: 'Sound and reading' } },
+    })
+    expect(await openReview('no such review')).toBe(false)
+  })
+
+  it('does one command or several, takes them back and does them again, each in the name of who reads', async () => {
+    await begun('R')
+    await setReader('A. Quill')
+    await act('question.set', { text: 'How loud is it?' })
+    await actAll([
+      { kind: 'review.rename', payload: { title: 'Loudness' } },
+      { kind: 'framework.set', payload: { framework: 'PEO' } },
+    ])
+    expect(now().folded.review).toMatchObject({
+      question: 'How loud is it?',
+      title: 'Loudness',
+      framework: 'PEO',
+    })
+    expect(
+      now()
+        .entries.slice(1)
+        .map((e) => e.by),
+    ).toEqual(['A. Quill', 'A. Quill', 'A. Quill'])
+    await undo()
+    await undo()
+    expect(now().folded.review).toMatchObject({ question: 'How loud is it?', title: 'R' })
+    await redo()
+    expect(now().folded.review.title).toBe('Loudness')
+    expect(verifyJournal(now().entries)).toEqual([])
+    await setReader('First reader')
+  })
+
+  it('shows the works behind the records that were brought in, and lets go of them with their import', async () => {
+    await begun('R')
+    const first = await bring('one', record('1', '10.5555/a'), record('2'))
+    await until(() => now().works.length === 2)
+    await bring('two', record('9', '10.5555/A'))
+    await until(() => now().works[0]?.from.length === 2)
+    await act('ruling.set', {
+      workId: now().works[0]!.id,
+      pass: 'broad',
+      reader: 'x',
+      verdict: 'in',
+    })
+    await act('import.remove', { id: first })
+    await until(() => now().works.length === 1)
+    expect(now().folded.review.rulings[now().works[0]!.id]).toBeDefined()
+    await undo()
+    await until(() => now().works.length === 2)
+  })
+
+  it('is packed with everything that lies beside its journal, and comes back from the package', async () => {
+    const id = await begun('To be packed')
+    await bring('one', record('1'), record('2'))
+    const bytes = await packOpenReview()
+    const opened = openPackage(bytes)
+    expect(opened.ok && opened.value.blobs.size).toBe(1)
+    // Here already, with the same history: it is the same review.
+    expect(await takePackage(bytes)).toMatchObject({ ok: true, value: id })
+    await act('question.set', { text: 'Longer here than in the package' })
+    expect(await takePackage(bytes)).toMatchObject({ ok: true, value: id })
+    expect(now().folded.review.question).toBe('Longer here than in the package')
+    await deleteReview(id)
+    expect(await takePackage(bytes)).toMatchObject({ ok: true, value: id })
+    expect(now().shelf).toMatchObject([{ id, title: 'To be packed', demo: false }])
+    expect((await takePackage(bytes.slice(0, 40))).problems[0]!.message).toContain('it is not a zip archive')
+  })
+
+  it('does not let a package take the place of another history of the same review', async () => {
+    const id = await begun('R')
+    await act('question.set', { text: 'one way' })
+    const one = await packOpenReview()
+    await deleteReview(id)
+    const base = openPackage(one)
+    if (!base.ok) throw new Error('the package does not open')
+    // The same beginning, gone on with in another way.
+    useSession.setState({ reviewId: undefined })
+    await storeReview(base.value.entries.slice(0, 1), new Map())
+    await openReview(id)
+    await act('question.set', { text: 'another way' })
+    const taken = await takePackage(one)
+    expect(taken.ok).toBe(false)
+    expect(taken.problems[0]!.message).toContain('already on the shelf')
+    expect(now().folded.review.question).toBe('another way')
+  })
+
+  it('is put away with everything, taken back, and only then removed', async () => {
+    const id = await begun('R')
+    await act('question.set', { text: 'kept?' })
+    await putAway(id)
+    expect(shelf()).toEqual([['R', true]])
+    await openShelf()
+    expect(shelf()).toEqual([['R', true]])
+    await takeBack(id)
+    expect(shelf()).toEqual([['R', false]])
+    await deleteReview(id)
+    await openShelf()
+    expect(now().shelf).toEqual([])
+    await putAway(id)
+    expect(now().shelf).toEqual([])
+  })
+})
+
+describe('what lies beside the journal', () => {
+  it('is found under its digest, the same bytes once', async () => {
+    const bytes = new TextEncoder().encode('a note')
+    const digest = await keepBytes(bytes)
+    expect(await keepBytes(bytes)).toBe(digest)
+    expect(await bytesOf(digest)).toEqual(bytes)
+    expect(await bytesOf('nothing')).toBeUndefined()
+    expect(await recordsAt('nothing')).toBeUndefined()
+    const records = [record('1')]
+    expect(await recordsAt(await keepRecords(records))).toEqual(records)
+  })
+})
