@@ -6,7 +6,7 @@ import { plural, thousands } from '@/core/base'
 import type { Rec } from '@/core/records'
 import { strategyVersions, type Line, type Review, type Run } from '@/core/review'
 import { finalLine, occasionsOf, type Occasion } from '@/core/strategy'
-import { LATEST, releaseWords, standinKey } from '@/standins'
+import { LATEST, RELEASES, releaseWords, standinKey } from '@/standins'
 import { act, useSession } from '@/store/session'
 import type { SourceInfo } from '@/store/source-info'
 import { searchDesk, type Again as Found } from '@/workers'
@@ -48,7 +48,13 @@ function earlierOf<O extends Occasion<Line, Run>>(older: readonly O[], { run }: 
 }
 
 const occasionWords = ({ run }: Occasion<Line, Run>): string =>
-  `${dateWords(run.at)} · ${run.release} · ${thousands(run.hits)} hits`
+  [
+    dateWords(run.at),
+    ...(run.release
+      ? [RELEASES.some((r) => r === run.release) ? releaseWords(run.release) : run.release]
+      : []),
+    plural(run.hits, 'hit'),
+  ].join(', ')
 
 function Occasions({
   review,
