@@ -161,6 +161,28 @@ describe('what a librarian would remark (PRESS 2015, six elements)', () => {
     }
   })
 
+  it('sees an optional concept wherever it is asked for, and not where it may be absent', () => {
+    const asks = (...texts: string[]) =>
+      remarks({
+        lines: [
+          { text: 'rooms', conceptId: 'a' },
+          { text: 'noise' },
+          { text: 'reading' },
+          ...texts.map((text) => ({ text, conceptId: '' })),
+        ],
+        wanted: [0, 1],
+      }).flatMap((r) => (r.code === 'optional-asked' ? [r.message] : []))
+    const said = (n: number) =>
+      `Line ${n} asks for A Setting, which is optional; 1 wanted record does not name it.`
+    expect(asks('#1 AND #2')).toEqual([said(4)])
+    expect(asks('all(#1-#3)')).toEqual([said(4)])
+    expect(asks('(#1 AND #2) NOT hearing')).toEqual([said(4)])
+    expect(asks('#1 OR classrooms', '#4 AND #2')).toEqual([said(5)])
+    expect(asks('(#1 OR #2) AND #3')).toEqual([])
+    expect(asks('#2 AND #3', '#4 NOT #1')).toEqual([])
+    expect(asks('#1', '#1 OR #2')).toEqual([])
+  })
+
   it('joins with the operator that was meant, where a small one was searched as a word', () => {
     const fix = (text: string) =>
       remarks({ lines: [{ text }], profile: PROFILES.quayside! }).find((r) => r.code === 'small-operator')!

@@ -1,5 +1,4 @@
-import { referredLines } from '../../query'
-import { finalLine } from '../keys'
+import { lineRef, numbersIn, referredLines, type Expr } from '../../query'
 import { conceptsBehind } from '../strands'
 import type { CheckContext, Remark, Rule } from './check'
 
@@ -57,39 +56,44 @@ export const conceptWithoutLine: Rule = (c) =>
         }))
     : []
 
-/** An optional concept that is asked for in the last line: authors often leave it unsaid. */
+/** What must all hold for a record to be found by an expression. */
+function demands(e: Expr): Expr[] {
+  if (e.kind === 'and') return e.parts.flatMap(demands)
+  if (e.kind === 'not') return demands(e.parts[0]!)
+  if (e.kind === 'lines' && e.mode === 'all') return numbersIn(e.ranges).map(lineRef)
+  return [e]
+}
+
+/** An optional concept that a line asks for together with others: authors often leave it unsaid. */
 export const optionalAsked: Rule = (c) => {
-  const last = finalLine(c.lines)
-  if (!last) return []
-  const optional = c.concepts.filter((k) => !k.essential).map((k) => k.id)
-  const joins = c.lines.filter(
-    (l) => l.tree?.kind === 'and' || (l.tree?.kind === 'lines' && l.tree.mode === 'all'),
-  )
   const behind = conceptsBehind(
     c.lines,
     c.concepts.map((k) => k.id),
   )
-  return joins.flatMap((line): Remark[] => {
-    const direct = line.tree ? referredLines(line.tree) : []
-    return c.concepts
-      .filter(
-        (k) =>
-          optional.includes(k.id) &&
-          direct.some((n) => behind[n - 1]?.length === 1 && behind[n - 1]![0] === k.id),
-      )
-      .map((k) => {
-        const lost = [...c.wanted].filter((d) => {
-          const own = c.lines[direct.find((n) => behind[n - 1]?.[0] === k.id)! - 1]?.docs
-          return own && !own.includes(d)
-        }).length
-        return {
+  /** The one concept that a demand stands for, if it is one. */
+  const conceptOf = (demand: Expr): string | undefined => {
+    const all = new Set(referredLines(demand).flatMap((n) => behind[n - 1] ?? []))
+    return all.size === 1 ? [...all][0] : undefined
+  }
+  const misses = (demand: Expr, doc: number): boolean =>
+    referredLines(demand).every((n) => !c.lines[n - 1]?.docs?.includes(doc))
+  return c.lines.flatMap((line): Remark[] => {
+    const asked = line.tree ? demands(line.tree) : []
+    if (asked.length < 2) return []
+    return c.concepts.flatMap((k): Remark[] => {
+      const demand = k.essential ? undefined : asked.find((d) => conceptOf(d) === k.id)
+      if (!demand) return []
+      const lost = [...c.wanted].filter((doc) => misses(demand, doc)).length
+      return [
+        {
           code: 'optional-asked',
           element: ELEMENT,
           lineId: line.id,
           about: k.id,
           message: `Line ${line.number} asks for ${k.letter} ${k.name}, which is optional${lost ? `; ${lost} wanted ${lost === 1 ? 'record does' : 'records do'} not name it` : ''}.`,
           why: 'Authors often leave it unsaid in titles and abstracts; asked for, it loses them.',
-        }
-      })
+        },
+      ]
+    })
   })
 }
