@@ -227,7 +227,7 @@ test('the demo review was searched twice: what came since is listed', async ({ p
   await openDemo(page, 'searches')
   await page.keyboard.press('0')
   const again = page.getByRole('region', { name: 'Run again' })
-  await expect(again.getByText(/April 2026 · 2026-03 · \d+ hits/)).toBeVisible()
+  await expect(again.getByText(/April 2026, release of March 2026, \d+ hits/)).toBeVisible()
   await expect(again.getByText('New: added to the database since')).toBeVisible()
   const [fresh = 0, gone = 0, both = 0] = (
     (await again.getByRole('img', { name: /in both/ }).getAttribute('aria-label')) ?? ''

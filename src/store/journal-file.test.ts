@@ -85,6 +85,39 @@ describe('the journal of a review in this browser', () => {
     ])
   })
 
+  it('takes several commands of one deed back together, and does them again together', async () => {
+    const db = await database()
+    const file = await tab(db, 'one')
+    await file.do(titled('a'))
+    await file.doAll([titled('b'), asks('How loud?'), titled('c')])
+    await file.do(asks('How loud is it?'))
+    const now = () => {
+      const { title, question } = file.view().folded.review
+      return [title, question]
+    }
+    await file.undo()
+    expect(now()).toEqual(['c', 'How loud?'])
+    await file.undo()
+    expect(now()).toEqual(['a', ''])
+    await file.undo()
+    expect(now()).toEqual(['', ''])
+    await file.undo()
+    await file.redo()
+    await file.redo()
+    expect(now()).toEqual(['c', 'How loud?'])
+    await file.redo()
+    await file.redo()
+    expect(now()).toEqual(['c', 'How loud is it?'])
+    const entries = await readEntries(db, 'review')
+    expect(verifyJournal(entries)).toEqual([])
+    expect(new Set(entries.slice(1, 4).map((e) => e.at)).size).toBe(1)
+    // A tab that opens the journal later knows the deed by the same sign.
+    const other = await tab(db, 'one')
+    await other.undo()
+    await other.undo()
+    expect(other.view().folded.review).toMatchObject({ title: 'a', question: '' })
+  })
+
   it('keeps one chain when two tabs write at once, and both end with the same review', async () => {
     await fc.assert(
       fc.asyncProperty(fc.array(fc.boolean(), { minLength: 2, maxLength: 14 }), async (turns) => {

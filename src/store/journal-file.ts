@@ -81,13 +81,17 @@ export class JournalFile {
     return this.doAll([command])
   }
 
-  /** Several commands, one after the other, shown together; resolves when all are on disk. */
+  /**
+   * Several commands that are one deed, one after the other, shown together; resolves when all are on disk. They bear
+   * the same time, by which undo knows them.
+   */
   async doAll(commands: readonly CommandType[]): Promise<void> {
     const checked = commands.map((c) => Command.parse(c))
+    const [at, by] = [this.timeOfDeed(), this.options.by()]
     const written = checked.map(
       (command) =>
         new Promise<void>((done) => {
-          this.waiting.push({ command, at: this.options.now(), by: this.options.by(), written: done })
+          this.waiting.push({ command, at, by, written: done })
         }),
     )
     this.refold(this.entries)
@@ -95,16 +99,33 @@ export class JournalFile {
     await Promise.all(written)
   }
 
-  async undo(): Promise<void> {
-    await this.settled()
-    const seq = this.folded.done[this.folded.done.length - 1]
-    if (seq !== undefined) await this.do({ kind: 'undo', payload: { seq } })
+  /** Now; a millisecond later where the deed before bears this very time, so that the two are told apart. */
+  private timeOfDeed(): string {
+    const at = this.options.now()
+    const before = this.waiting.at(-1)?.at ?? this.entries.at(-1)?.at
+    return at === before ? new Date(Date.parse(at) + 1).toISOString() : at
   }
 
+  /** Takes back the last deed, all of it. */
+  async undo(): Promise<void> {
+    await this.settled()
+    await this.doAll(this.lastDeed(this.folded.done).map((seq) => ({ kind: 'undo', payload: { seq } })))
+  }
+
+  /** Does again what was taken back last, all of it. */
   async redo(): Promise<void> {
     await this.settled()
-    const seq = this.folded.undone[this.folded.undone.length - 1]
-    if (seq !== undefined) await this.do({ kind: 'redo', payload: { seq } })
+    await this.doAll(this.lastDeed(this.folded.undone).map((seq) => ({ kind: 'redo', payload: { seq } })))
+  }
+
+  /** Of these entries those that were done together with the last, the last first. */
+  private lastDeed(seqs: readonly number[]): number[] {
+    const last = this.entries[seqs[seqs.length - 1] ?? -1]
+    const before = seqs.findLastIndex((seq) => {
+      const entry = this.entries[seq]
+      return entry?.at !== last?.at || entry?.by !== last?.by
+    })
+    return last ? seqs.slice(before + 1).reverse() : []
   }
 
   /** Tries again to write what could not be written. */

@@ -93,10 +93,9 @@ describe('the open review', () => {
         .map((e) => e.by),
     ).toEqual(['A. Quill', 'A. Quill', 'A. Quill'])
     await undo()
-    await undo()
     expect(now().folded.review).toMatchObject({ question: 'How loud is it?', title: 'R' })
     await redo()
-    expect(now().folded.review.title).toBe('Loudness')
+    expect(now().folded.review).toMatchObject({ title: 'Loudness', framework: 'PEO' })
     expect(verifyJournal(now().entries)).toEqual([])
     await setReader('First reader')
   })

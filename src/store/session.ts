@@ -232,7 +232,7 @@ export function act<K extends Command['kind']>(
   return file.do({ kind, payload } as Command)
 }
 
-/** Several commands at once, in order: shown together, each an entry of its own. */
+/** Several commands that are one deed, in order: shown together, each an entry of its own, taken back together. */
 export function actAll(commands: readonly Command[]): Promise<void> {
   if (!file) throw new Error('No review is open')
   return file.doAll(commands)

@@ -1,5 +1,5 @@
-import { LETTERS, type Concept, type Letter, type Pick, type Review } from '@/core/review'
-import { act, newId } from '@/store/session'
+import { LETTERS, type Command, type Concept, type Letter, type Pick, type Review } from '@/core/review'
+import { newId } from '@/store/session'
 
 /** The concept of this letter, or a new one named after the words woven into it. */
 export function conceptForLetter(
@@ -24,24 +24,34 @@ export const lettersToOffer = (review: Review): readonly Letter[] => {
 }
 
 /**
- * Weaves a stretch of the question into the concept of a letter and gives that concept. Words of other concepts that
+ * What weaves a stretch of the question into the concept of a letter, and that concept. Words of other concepts that
  * it covers change hands; what is left of them on either side stays where it was.
  */
-export function weave(review: Review, letter: Letter, start: number, end: number): Concept {
+export function weaving(
+  review: Review,
+  letter: Letter,
+  start: number,
+  end: number,
+): { concept: Concept; commands: Command[] } {
   const text = review.question.slice(start, end)
   const { concept, isNew } = conceptForLetter(review, letter, text)
-  if (isNew) void act('concept.set', concept)
-  const cut = review.picks.filter((p) => p.start < end && p.end > start)
-  void act('pick.add', { id: newId(), conceptId: concept.id, start, end, text })
-  for (const pick of cut)
+  const pick = (conceptId: string, stretch: Stretch): Command => ({
+    kind: 'pick.add',
+    payload: { id: newId(), conceptId, ...stretch },
+  })
+  const commands: Command[] = [
+    ...(isNew ? [{ kind: 'concept.set' as const, payload: concept }] : []),
+    pick(concept.id, { start, end, text }),
+  ]
+  for (const cut of review.picks.filter((p) => p.start < end && p.end > start))
     for (const [from, to] of [
-      [pick.start, start],
-      [end, pick.end],
+      [cut.start, start],
+      [end, cut.end],
     ] as const) {
       const rest = from < to ? trimmed(review.question, from, to) : undefined
-      if (rest) void act('pick.add', { id: newId(), conceptId: pick.conceptId, ...rest })
+      if (rest) commands.push(pick(cut.conceptId, rest))
     }
-  return concept
+  return { concept, commands }
 }
 
 /** A stretch without the signs and blanks at its ends; undefined where no word is left. */

@@ -2,9 +2,9 @@
 import { Button, Input } from 'antd'
 import { useMemo, useRef, useState, type KeyboardEvent } from 'react'
 import type { Letter, Review } from '@/core/review'
-import { act } from '@/store/session'
+import { actAll } from '@/store/session'
 import { useStaged } from '@/store/use-staged'
-import { lettersToOffer, weave } from './concepts'
+import { lettersToOffer, weaving } from './concepts'
 
 interface Word {
   start: number
@@ -67,7 +67,7 @@ export function QuestionText({ review }: { review: Review }) {
   const offered = lettersToOffer(review)
   const weaveChosen = (letter: Letter): void => {
     if (!range) return
-    weave(review, letter, words[range.first]!.start, words[range.last]!.end)
+    void actAll(weaving(review, letter, words[range.first]!.start, words[range.last]!.end).commands)
     setChosen(undefined)
   }
   const onKeyDown = (event: KeyboardEvent): void => {
@@ -85,8 +85,11 @@ export function QuestionText({ review }: { review: Review }) {
     else if (event.key === 'Enter') setEditing(true)
     else if ((event.key === 'Delete' || event.key === 'Backspace') && range) {
       const [start, end] = [words[range.first]!.start, words[range.last]!.end]
-      for (const pick of review.picks)
-        if (pick.start < end && pick.end > start) void act('pick.remove', { id: pick.id })
+      void actAll(
+        review.picks
+          .filter((pick) => pick.start < end && pick.end > start)
+          .map(({ id }) => ({ kind: 'pick.remove', payload: { id } })),
+      )
     } else return
     event.preventDefault()
     event.stopPropagation()

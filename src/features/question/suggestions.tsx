@@ -3,10 +3,10 @@ import { useEffect, useState } from 'react'
 import { listed, thousands } from '@/core/base'
 import type { Concept, Letter, Pick, Review, Term } from '@/core/review'
 import type { SourceInfo } from '@/store/source-info'
-import { act, newId } from '@/store/session'
+import { actAll, newId } from '@/store/session'
 import { LetterList } from '@/ui/letter-list'
 import { vocabularyDesk, type Suggestion } from '@/workers'
-import { lettersToOffer, weave } from './concepts'
+import { lettersToOffer, weaving } from './concepts'
 
 interface Props {
   review: Review
@@ -55,7 +55,10 @@ export function Suggestions({ review, sources }: Props) {
 
   const take = (suggestion: Suggestion, letter: Letter): void => {
     const owner = ownerOf(review, suggestion)
-    const concept = owner?.letter === letter ? owner : weave(review, letter, suggestion.start, suggestion.end)
+    const { concept, commands } =
+      owner?.letter === letter
+        ? { concept: owner, commands: [] }
+        : weaving(review, letter, suggestion.start, suggestion.end)
     const terms = suggestion.headings.flatMap((h): Term[] => {
       const source = sources.find((s) => s.vocabulary?.key === h.key)?.source
       if (!source || review.terms.some((t) => t.sourceId === source.id && t.expression === h.label)) return []
@@ -74,7 +77,7 @@ export function Suggestions({ review, sources }: Props) {
         },
       ]
     })
-    if (terms.length) void act('terms.set', { terms })
+    void actAll([...commands, ...(terms.length ? [{ kind: 'terms.set' as const, payload: { terms } }] : [])])
   }
   return (
     <section className="suggestions" aria-label="Phrases that lead to headings">

@@ -1,5 +1,5 @@
 import type { Concept, Review, Term } from '@/core/review'
-import { act, newId } from '@/store/session'
+import { act, actAll, newId } from '@/store/session'
 
 type Fresh = Pick<Term, 'conceptId' | 'sourceId' | 'kind' | 'expression' | 'origin'> & Partial<Term>
 
@@ -29,8 +29,10 @@ export function moveTerm(review: Review, term: Term, to: Concept): void {
   if (term.conceptId === to.id) return
   const there = sameTerm(review, { ...term, conceptId: to.id })
   if (there) {
-    void act('term.set', { ...there, status: 'in use' })
-    void act('term.remove', { id: term.id })
+    void actAll([
+      { kind: 'term.set', payload: { ...there, status: 'in use' } },
+      { kind: 'term.remove', payload: { id: term.id } },
+    ])
   } else void act('term.set', { ...term, conceptId: to.id })
 }
 

@@ -75,8 +75,10 @@ export const optionalAsked: Rule = (c) => {
     const all = new Set(referredLines(demand).flatMap((n) => behind[n - 1] ?? []))
     return all.size === 1 ? [...all][0] : undefined
   }
-  const misses = (demand: Expr, doc: number): boolean =>
-    referredLines(demand).every((n) => !c.lines[n - 1]?.docs?.includes(doc))
+  const misses = (demand: Expr, doc: number): boolean => {
+    const found = referredLines(demand).flatMap((n) => c.lines[n - 1]?.docs ?? [])
+    return found.length > 0 && found.every((docs) => !docs.includes(doc))
+  }
   return c.lines.flatMap((line): Remark[] => {
     const asked = line.tree ? demands(line.tree) : []
     if (asked.length < 2) return []
