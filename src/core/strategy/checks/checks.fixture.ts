@@ -3,7 +3,6 @@ import type { Profile } from '../../profile'
 import { parse, type LimitValue } from '../../query'
 import { emptyRecord, toDocument, type Rec } from '../../records'
 import { readOutline, Thesaurus } from '../../vocabulary'
-import { PROFILES } from '../../../standins/profiles'
 import type { PlanTerm } from '../draft'
 import { runStrategy } from '../run'
 import { spellingPairs } from '../words'
@@ -62,15 +61,20 @@ export interface Given {
   wanted?: number[]
   vocabulary?: boolean
 }
-/** What is remarked on these lines, run on the small database. */
-export function remarks({
+/** What is remarked on these lines, run on the small database, which speaks as `profile` says or as is given. */
+export const remarksIn =
+  (profile: Profile) =>
+  (given: Given): Remark[] =>
+    remarksOf({ profile, ...given })
+
+function remarksOf({
   lines,
-  profile = PROFILES.mindmere!,
+  profile,
   terms = PLAN,
   limits = [],
   wanted = [],
   vocabulary: has = true,
-}: Given): Remark[] {
+}: Given & { profile: Profile }): Remark[] {
   const all = lines.map((l, i) => ({ id: `l${i + 1}`, limits: [], conceptId: 'b', ...l }))
   const results = runStrategy({ index, profile, options }, all)
   const context: CheckContext = {

@@ -4,8 +4,10 @@ import type { Profile } from '../../profile'
 import { parse, type LimitValue } from '../../query'
 import { PROFILES } from '../../../standins/profiles'
 import { spellingPairs } from '../words'
-import { CONCEPTS, PLAN, remarks, term, thesaurus, type Given } from './checks.fixture'
+import { CONCEPTS, PLAN, remarksIn, term, thesaurus, type Given } from './checks.fixture'
 import { checkStrategy, ELEMENTS, remarkKey, RULES } from '.'
+
+const remarks = remarksIn(PROFILES.mindmere!)
 
 const codes = (given: Given): string[] => remarks(given).map((r) => r.code)
 const years: LimitValue = { kind: 'years', from: 2010, to: 2026 }

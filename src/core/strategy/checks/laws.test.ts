@@ -3,8 +3,10 @@ import { describe, expect, it } from 'vitest'
 import { parse, print } from '../../query'
 import { anyExpression } from '../../query/expressions.arbitrary'
 import { PROFILES } from '../../../standins/profiles'
-import { remarks, type Given } from './checks.fixture'
+import { remarksIn, type Given } from './checks.fixture'
 import { remarkKey } from '.'
+
+const remarks = remarksIn(PROFILES.mindmere!)
 
 /** What librarians find in strategies: words, headings and lines that are nearly right. */
 const piece = fc.constantFrom(
