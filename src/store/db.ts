@@ -1,5 +1,5 @@
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb'
-import type { Entry, Snapshot } from '@/core/review'
+import { blobsOf, type Entry, type Snapshot } from '@/core/review'
 
 /** What the shelf shows of a review without opening it. */
 export interface ShelfItem {
@@ -80,12 +80,23 @@ export async function addEntries(db: Database, reviewId: string, entries: readon
   await tx.done
 }
 
+/** Removes a review for good, with all that lies beside its journal and that no other review needs. */
 export async function removeReview(db: Database, reviewId: string): Promise<void> {
-  const tx = db.transaction(['shelf', 'entries', 'snapshots'], 'readwrite')
+  const tx = db.transaction(['shelf', 'entries', 'snapshots', 'pending', 'blobs'], 'readwrite')
+  const entries = tx.objectStore('entries')
+  const alone = new Set<string>()
+  for (const entry of await entries.getAll(wholeReview(reviewId)))
+    for (const digest of blobsOf(entry)) alone.add(digest)
+  await entries.delete(wholeReview(reviewId))
+  if (alone.size)
+    for (let at = await entries.openCursor(); at; at = await at.continue())
+      for (const digest of blobsOf(at.value)) alone.delete(digest)
+  const pending = tx.objectStore('pending')
   await Promise.all([
     tx.objectStore('shelf').delete(reviewId),
-    tx.objectStore('entries').delete(wholeReview(reviewId)),
     tx.objectStore('snapshots').delete(reviewId),
+    ...(await pending.index('byReview').getAllKeys(reviewId)).map((key) => pending.delete(key)),
+    ...[...alone].map((digest) => tx.objectStore('blobs').delete(digest)),
     tx.done,
   ])
 }

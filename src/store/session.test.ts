@@ -172,6 +172,28 @@ describe('the open review', () => {
 })
 
 describe('what lies beside the journal', () => {
+  it('goes with the last review that needs it', async () => {
+    const shared = [record('1')]
+    const one = await begun('One')
+    await bring('s', ...shared)
+    const own = await keepRecords([record('2')])
+    await act('records.import', {
+      id: 'own',
+      sourceId: 's',
+      digest: own,
+      count: 1,
+      at: '2026-11-25T09:00:00Z',
+    })
+    const both = now().folded.review.imports[0]!.digest
+    const two = await begun('Two')
+    await bring('s', ...shared)
+    await deleteReview(one)
+    expect(await bytesOf(own)).toBeUndefined()
+    expect(await bytesOf(both)).toBeDefined()
+    await deleteReview(two)
+    expect(await bytesOf(both)).toBeUndefined()
+  })
+
   it('is found under its digest, the same bytes once', async () => {
     const bytes = new TextEncoder().encode('a note')
     const digest = await keepBytes(bytes)
