@@ -2,6 +2,7 @@ import 'fake-indexeddb/auto'
 import { beforeAll, beforeEach, describe, expect, it, vi } from 'vitest'
 import { emptyRecord, type Rec } from '@/core/records'
 import { openPackage, verifyJournal } from '@/core/review'
+import { openDatabase } from './db'
 import { locks } from './locks.fixture'
 import {
   act,
@@ -172,6 +173,26 @@ describe('the open review', () => {
 })
 
 describe('what lies beside the journal', () => {
+  it('is missed aloud where this browser has lost it, and put back from a package', async () => {
+    const id = await begun('R')
+    await bring('s', record('1'), record('2'))
+    const bytes = await packOpenReview()
+    const { digest } = now().folded.review.imports[0]!
+    const other = await begun('Other')
+    vi.resetModules()
+    const fresh = await import('./session')
+    const database = await openDatabase({ onBlocked: () => undefined, onBlocking: () => undefined })
+    await database.delete('blobs', digest)
+    await fresh.openShelf()
+    await fresh.openReview(id)
+    expect(fresh.useSession.getState()).toMatchObject({ lost: 2, works: [] })
+    await fresh.takePackage(bytes)
+    await fresh.openReview(other)
+    expect(fresh.useSession.getState().lost).toBe(0)
+    await fresh.openReview(id)
+    expect(fresh.useSession.getState()).toMatchObject({ lost: 0, works: [{}, {}] })
+  })
+
   it('goes with the last review that needs it', async () => {
     const shared = [record('1')]
     const one = await begun('One')

@@ -32,6 +32,8 @@ interface Session {
   entries: readonly Entry[]
   folded: Folded
   works: Work[]
+  /** How many records were brought in whose bytes this browser no longer has. */
+  lost: number
   state: SaveState
   opening: boolean
 }
@@ -44,6 +46,7 @@ export const useSession = create<Session>(() => ({
   entries: [],
   folded: fold([]),
   works: [],
+  lost: 0,
   state: 'saved',
   opening: false,
 }))
@@ -220,7 +223,9 @@ async function loadWorks({ imports, rulings }: Review): Promise<void> {
     if (blob) recordsByDigest.set(digest, recordsOf(blob.bytes))
   }
   // What was asked for last counts, whichever is read first.
-  if (mine === loading) set({ works: worksOf(imports, (digest) => recordsByDigest.get(digest), rulings) })
+  if (mine !== loading) return
+  const lost = imports.reduce((n, i) => n + (recordsByDigest.has(i.digest) ? 0 : i.count), 0)
+  set({ works: worksOf(imports, (digest) => recordsByDigest.get(digest), rulings), lost })
 }
 
 /** Does one command in the open review; resolves when it is on disk. */

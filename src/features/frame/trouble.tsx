@@ -1,5 +1,6 @@
 'use client'
 import { Button } from 'antd'
+import { plural } from '@/core/base'
 import { packOpenReview, retrySave, useSession } from '@/store/session'
 import { fileName, saveFile } from '@/ui/save-file'
 
@@ -8,6 +9,15 @@ export function Trouble() {
   const trouble = useSession((s) => s.trouble)
   const state = useSession((s) => s.state)
   const title = useSession((s) => s.folded.review.title)
+  const lost = useSession((s) => s.lost)
+  if (lost && !trouble && state === 'saved')
+    return (
+      <div className="trouble" role="alert">
+        {plural(lost, 'record')} that {lost === 1 ? 'was' : 'were'} brought in {lost === 1 ? 'is' : 'are'} no
+        longer in the storage of this browser, and the works behind them are not shown. Open a package of this
+        review from the shelf: what it holds is put back.
+      </div>
+    )
   if (!trouble && state !== 'full' && state !== 'failed') return null
   const words =
     trouble ??
