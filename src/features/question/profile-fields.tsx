@@ -39,12 +39,14 @@ export function ProfileFields({ draft, set, problems }: Props) {
     key: K,
     label: string,
     options: readonly (readonly [ProfileDraft[K], string])[],
+    wide = false,
   ): ReactNode => (
-    <label>
+    <label style={wide ? { gridColumn: 'span 2' } : undefined}>
       <span className="sub">{label}</span>
       <Select
         size="small"
         aria-label={label}
+        popupMatchSelectWidth={false}
         value={draft[key] as string}
         options={options.map(([value, words]) => ({ value: value as string, label: words }))}
         onChange={(value) => change({ [key]: value } as Partial<ProfileDraft>)}
@@ -83,16 +85,21 @@ export function ProfileFields({ draft, set, problems }: Props) {
         {text('and')}
         {text('or')}
         {text('not', { hint: 'empty: there is none' })}
-        {choice('binding', 'without brackets it reads', [
-          ...(Object.keys(BINDINGS) as (keyof typeof BINDINGS)[]).map((b) => [b, b] as const),
-          ...(draft.binding === 'another' ? [['another', 'as its file says'] as const] : []),
-        ])}
+        {tick('capitals', 'only in capitals; small ones are words')}
         {choice('sideBySide', 'words side by side are', [
           ['all', 'all of them'],
           ['phrase', 'a phrase'],
           ['any', 'any of them'],
         ])}
-        {tick('capitals', 'only in capitals; small ones are words')}
+        {choice(
+          'binding',
+          'without brackets it reads',
+          [
+            ...(Object.keys(BINDINGS) as (keyof typeof BINDINGS)[]).map((b) => [b, b] as const),
+            ...(draft.binding === 'another' ? [['another', 'as its file says'] as const] : []),
+          ],
+          true,
+        )}
       </Part>
       <Part title="Words">
         {text('any', { hint: 'empty: no truncation' })}
