@@ -60,6 +60,7 @@ export interface Given {
   limits?: LimitValue[]
   wanted?: number[]
   vocabulary?: boolean
+  searched?: boolean
 }
 /** What is remarked on these lines, run on the small database, which speaks as `profile` says or as is given. */
 export const remarksIn =
@@ -74,6 +75,7 @@ function remarksOf({
   limits = [],
   wanted = [],
   vocabulary: has = true,
+  searched = true,
 }: Given & { profile: Profile }): Remark[] {
   const all = lines.map((l, i) => ({ id: `l${i + 1}`, limits: [], conceptId: 'b', ...l }))
   const results = runStrategy({ index, profile, options }, all)
@@ -91,7 +93,7 @@ function remarksOf({
       hits: results[i]!.docs?.length,
       losses: results[i]!.losses,
     })),
-    searched: true,
+    searched,
     index,
     thesaurus: has ? thesaurus : undefined,
     pairs: spellingPairs({ behavior: 'behaviour' }, { behaviour: 'behavior' }),

@@ -195,42 +195,83 @@ describe('what a librarian would remark (PRESS 2015, six elements)', () => {
     expect(fix('noise AND "or" AND sound AND "and" AND rooms')).toBeUndefined()
   })
 
-  it('says of a strategy whose records lie outside only what needs no records', () => {
-    const line = (number: number, text: string, hits: number | undefined) => ({
-      id: `l${number}`,
-      number,
-      text,
-      limits: [],
-      conceptId: 'b',
-      tree: parse(text).tree,
-      docs: undefined,
-      hits,
-      losses: [],
-    })
-    const found = checkStrategy({
+  /** What is remarked on lines that were run by hand outside: their hits are all that is known of them. */
+  const outside = (
+    lines: { text: string; hits: number | undefined; limits?: LimitValue[] }[],
+    limits: LimitValue[] = [],
+  ) =>
+    checkStrategy({
       concepts: CONCEPTS,
       terms: PLAN,
-      limits: [years],
+      limits,
       sourceId: 's',
       profile: MINE,
-      lines: [
-        line(1, 'noise', 900),
-        line(2, 'behavior', 0),
-        line(3, 'heading: "Echo"', undefined),
-        line(4, 'any(#1-#3)', 12),
-      ],
+      lines: lines.map((l, i) => ({
+        id: `l${i + 1}`,
+        number: i + 1,
+        limits: [],
+        conceptId: 'b',
+        tree: parse(l.text).tree,
+        docs: undefined,
+        losses: [],
+        ...l,
+      })),
       searched: false,
       index: buildIndex([]),
       thesaurus,
       pairs: spellingPairs({ behavior: 'behaviour' }, { behaviour: 'behavior' }),
       wanted: new Set(),
       find: () => Uint32Array.of(),
-    }).map((r) => r.code)
+    })
+
+  it('says of a strategy whose records lie outside only what needs no records', () => {
+    const found = outside(
+      [
+        { text: 'noise', hits: 900 },
+        { text: 'behavior', hits: 0 },
+        { text: 'heading: "Echo"', hits: undefined },
+        { text: 'any(#1-#3)', hits: 912 },
+      ],
+      [years],
+    ).map((r) => r.code)
     expect(found).toEqual(
       expect.arrayContaining(['entry-term', 'spelling-missing', 'dead-line', 'cap', 'limit-forgotten']),
     )
-    for (const code of ['broken-line', 'adds-nothing', 'related-missed', 'not-loses', 'stem-too-short'])
+    for (const code of [
+      'broken-line',
+      'adds-nothing',
+      'related-missed',
+      'not-loses',
+      'stem-too-short',
+      'count-impossible',
+    ])
       expect(found).not.toContain(code)
+  })
+
+  it('names a count that the lines below it make impossible', () => {
+    const said = (...joined: { text: string; hits: number; limits?: LimitValue[] }[]) =>
+      outside([{ text: 'noise', hits: 100 }, { text: 'rooms', hits: 30 }, ...joined]).flatMap((r) =>
+        r.code === 'count-impossible' ? [r.message] : [],
+      )
+    expect(said({ text: '#1 AND #2', hits: 31 })).toEqual([
+      'Line 3 has 31 hits; by the lines it is built on it has at most 30.',
+    ])
+    expect(said({ text: '#1 OR #2', hits: 131 })[0]).toContain('at most 130')
+    expect(said({ text: 'any(#1-#2)', hits: 99 })[0]).toContain('at least 100')
+    expect(said({ text: '#1 NOT #2', hits: 69 })[0]).toContain('at least 70')
+    expect(said({ text: '#1', hits: 101, limits: [years] })[0]).toContain('at most 100')
+    expect(said({ text: '#1 AND reading', hits: 101 })[0]).toContain('at most 100')
+    for (const fine of [
+      { text: '#1 AND #2', hits: 30 },
+      { text: 'all(#1-#2)', hits: 0 },
+      { text: '#1 OR #2', hits: 100 },
+      { text: '#1 OR reading', hits: 5000 },
+      { text: '#1 NOT #2', hits: 70 },
+      { text: '#1', hits: 4, limits: [years] },
+      { text: 'any(#1-#2)', hits: 12, limits: [years] },
+      { text: '#9 AND #2', hits: 30 },
+    ])
+      expect(said(fine), fine.text).toEqual([])
   })
 
   it('remembers a remark by its rule, place and matter, so that leaving it once is enough', () => {

@@ -73,6 +73,16 @@ describe('whatever a strategy says', () => {
     )
   })
 
+  it('hits that were really found are never called impossible', () => {
+    fc.assert(
+      fc.property(given, (g) => {
+        const codes = remarks({ ...g, searched: false }).map((r) => r.code)
+        expect(codes).not.toContain('count-impossible')
+      }),
+      { numRuns: 400 },
+    )
+  })
+
   it('a fix can be read, and takes its own remark away', () => {
     fc.assert(
       fc.property(given, (g) => {

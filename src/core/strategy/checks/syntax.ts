@@ -1,5 +1,6 @@
 import { listed, plural, thousands } from '../../base'
 import { numbersIn, referredLines, walk } from '../../query'
+import { impossibleHits } from '../bounds'
 import { finalLine } from '../keys'
 import type { Remark, Rule } from './check'
 
@@ -91,6 +92,26 @@ export const addsNothing: Rule = (c) =>
       ]
     })
   })
+
+/** Hits that were typed in, or stood in a history, and that the lines below them make impossible. */
+export const countImpossible: Rule = (c) =>
+  c.searched
+    ? []
+    : c.lines.flatMap((line): Remark[] => {
+        const said = impossibleHits(line, (n) => (n < line.number ? c.lines[n - 1]?.hits : undefined))
+        return said
+          ? [
+              {
+                code: 'count-impossible',
+                element: ELEMENT,
+                lineId: line.id,
+                about: String(line.hits),
+                message: `Line ${line.number} has ${plural(line.hits!, 'hit')}; by the lines it is built on it has ${said}.`,
+                why: 'A count may be mistyped, or the lines were run at different times.',
+              },
+            ]
+          : []
+      })
 
 /** A field that the source does not have. */
 export const fieldMissing: Rule = (c) =>

@@ -268,6 +268,19 @@ describe('reading a history by the profile', () => {
     expect(lost!.problems.map((p) => p.code)).toContain('line-missing')
   })
 
+  it('names a count that the searches before it make impossible', () => {
+    const said = history('1\tnoise\t100\n2\treading\t30\n3\tline 1 and line 2\t318\n4\tline 1 or line 2\t120')
+    expect(said.map((s) => s.problems.map((p) => p.message))).toEqual([
+      [],
+      [],
+      ['By the lines it is built on it has at most 30 hits.'],
+      [],
+    ])
+    const limited = history('1\tnoise\t100\n2\tline 1 and year:2016-2026\t101')
+    expect(limited[1]!.problems.map((p) => p.code)).toEqual(['count-impossible'])
+    expect(limited[1]!.text).toBe('#1')
+  })
+
   it('takes a limit out of a query only where it holds for the whole of it', () => {
     const [whole, inside] = history(
       '1\tyear:2016-2026 and noise\t10\n2\tnoise or reading and year:2016-2026\t20',

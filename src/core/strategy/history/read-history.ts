@@ -11,6 +11,7 @@ import {
   type Expr,
   type LimitValue,
 } from '../../query'
+import { impossibleHits } from '../bounds'
 import { renumber } from '../references'
 import type { HistoryRow } from './recognise'
 
@@ -36,7 +37,7 @@ export function readHistory(rows: readonly HistoryRow[], profile: Profile): Past
     if (!place.has(number)) place.set(number, i + 1)
   })
   const onlyLimits = new Map<number, LimitValue[]>()
-  return rows.map((row, i): PastSearch => {
+  const searches = rows.map((row, i): PastSearch => {
     const read = readWithLimits(straightQuotes(row.text, profile), profile)
     const problems = [...read.problems]
     const { tree: known, limits: taken } = read.tree
@@ -56,6 +57,13 @@ export function readHistory(rows: readonly HistoryRow[], profile: Profile): Past
     if (!known || hasErrors(problems)) return { ...base, text: '', described: row.text }
     const own = renumber(known, (n) => place.get(n))
     return { ...base, text: print(byGroup(withoutPlaces(own))), described: undefined }
+  })
+  return searches.map((search) => {
+    const line = { ...search, tree: parse(search.text).tree }
+    const said = impossibleHits(line, (n) => searches[n - 1]?.hits)
+    if (!said) return search
+    const wrong = problem('count-impossible', 'warning', `By the lines it is built on it has ${said} hits.`)
+    return { ...search, problems: [...search.problems, wrong] }
   })
 }
 
