@@ -1,10 +1,11 @@
 import { inWords, listed, plural, thousands } from '../base'
 import type { Profile } from '../profile'
-import { limitWords, parse, referredLines, type LimitValue } from '../query'
+import { parse, referredLines, type LimitValue } from '../query'
 import { termsInUse, type Line, type Review, type Run, type Work } from '../review'
 import { passCounts, readersOf, type PassCounts } from '../selection'
 import { finalLine, lineKeys } from '../strategy'
 import { fieldsInWords, searchedWith, type SearchedWith } from './searched-with'
+import { dateWords, nameInText, periodWords, searchedWords } from './words'
 
 export type Stage = 'question' | 'terms' | 'searches' | 'records' | 'selection' | 'methods'
 
@@ -41,14 +42,6 @@ export interface Fact {
 type Reader = (c: FactContext, of: string) => Omit<Fact, 'missing'> & { missing?: boolean }
 
 const MISSING = '…'
-
-/** "24 November 2026", in the zone in which it was written. */
-export function dateWords(iso: string): string {
-  const months =
-    'January February March April May June July August September October November December'.split(' ')
-  const found = /^(\d{4})-(\d{2})-(\d{2})/.exec(iso)
-  return found ? `${Number(found[3])} ${months[Number(found[2]) - 1]} ${found[1]}` : iso
-}
 
 // Many facts and the course ask for the same runs; a review is never changed in place, so its answer may be kept.
 const runsKept = new WeakMap<Review, Map<string, ReadonlyMap<string, Run>>>()
@@ -94,31 +87,6 @@ export function runWith({ review, source }: FactContext, sourceId: string): Sear
   )
 }
 
-/** A limit as running text has it: "from 2017 to 2026". */
-function periodWords(limit: LimitValue): string {
-  if (limit.kind !== 'years' || limit.from === undefined) return limitWords(limit)
-  return limit.to === undefined ? `from ${limit.from} on` : `from ${limit.from} to ${limit.to}`
-}
-
-/** A pause in days after which a search counts as run again. */
-const PAUSE = 14
-
-/** The days of searching as a sentence has them: "on 15 April 2026 and again from 17 to …". Empty for no days. */
-export function searchedWords(days: readonly string[]): string {
-  const spells: { first: string; last: string }[] = []
-  for (const day of [...new Set(days)].sort()) {
-    const spell = spells[spells.length - 1]
-    const gap = spell ? (Date.parse(day) - Date.parse(spell.last)) / 86_400_000 : Infinity
-    if (spell && gap <= PAUSE) spell.last = day
-    else spells.push({ first: day, last: day })
-  }
-  return spells
-    .map(({ first, last }) =>
-      first === last ? `on ${dateWords(first)}` : `from ${dateWords(first)} to ${dateWords(last)}`,
-    )
-    .join(' and again ')
-}
-
 const databases = (c: FactContext): Review['sources'] => c.review.sources.filter((s) => s.kind === 'database')
 const counts = (c: FactContext): PassCounts =>
   passCounts(
@@ -159,14 +127,6 @@ function sourceText(c: FactContext, id: string, key: 'platform' | 'coverage'): R
 }
 
 const identified = (c: FactContext): number => c.review.imports.reduce((n, i) => n + i.count, 0)
-
-/** The name of a concept inside a sentence: its capital goes, unless it is an acronym's or stands so in the question. */
-export function nameInText(name: string, question: string): string {
-  if (!/^\p{Lu}\p{Ll}/u.test(name)) return name
-  const [first = ''] = name.split(/\s/)
-  const asked = question.indexOf(first, 1)
-  return asked > 0 ? name : name[0]!.toLowerCase() + name.slice(1)
-}
 
 /** One reader for each kind of fact; `ref` is its name, with what it is about behind a colon. */
 const READERS: Record<string, Reader> = {

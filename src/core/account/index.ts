@@ -1,17 +1,15 @@
 export * from './document'
 export {
   currentRuns,
-  dateWords,
   FACT_NAMES,
   joiningLine,
-  nameInText,
   resolveFact,
-  searchedWords,
   type Fact,
   type FactContext,
   type SourceFacts,
   type Stage,
 } from './facts'
+export { dateWords, nameInText, searchedWords } from './words'
 export { draftAccount } from './draft'
 export { toMarkdown, type FactWords } from './documents/markdown'
 export { courseFigures, type CourseFigure } from './course'

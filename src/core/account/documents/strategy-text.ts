@@ -1,7 +1,8 @@
 import { thousands } from '../../base'
 import { limitWords } from '../../query'
 import type { Line, Review, Run, Source } from '../../review'
-import { currentRuns, dateWords, type FactContext } from '../facts'
+import { currentRuns, type FactContext } from '../facts'
+import { dateWords } from '../words'
 
 /**
  * A strategy line by line, in the form that reporting guidelines ask for (PRISMA-S, items 1, 8, 9 and 13; the numbers
