@@ -2,7 +2,7 @@ import { expect, test, type Page } from '@playwright/test'
 import mammoth from 'mammoth'
 import Papa from 'papaparse'
 import { readFileSync } from 'node:fs'
-import { addDatabase, beginReview, openDemo, pane, saved, stage, typeWords } from './help'
+import { accessible, addDatabase, beginReview, openDemo, pane, saved, stage, typeWords } from './help'
 
 const QUESTION =
   'How do sound conditions in primary-school classrooms bear on pupils’ listening comprehension and early reading?'
@@ -198,4 +198,29 @@ test('a chip is dragged to another concept, and undone', async ({ page }) => {
   await expect(row(0).locator('.chip', { hasText: 'babble' })).toBeVisible()
   await page.keyboard.press('z')
   await expect(row(1).locator('.chip', { hasText: 'babble' })).toBeVisible()
+})
+
+test('a source that was searched leaves the plan with its records, and one undo brings all of it back', async ({
+  page,
+}) => {
+  await openDemo(page)
+  const course = page.getByRole('navigation', { name: 'Stages' })
+  const figures = () => course.innerText()
+  const before = await figures()
+  const remove = page.getByRole('button', { name: 'Remove Girder & Sound Abstracts' })
+  await remove.click()
+  await expect(page.getByRole('dialog')).toContainText('26 runs are logged and 205 records brought in')
+  await accessible(page, 'the question before a source leaves', '[role=dialog]')
+  await page.getByRole('button', { name: 'Leave it' }).click()
+  await expect(page.getByRole('dialog')).toBeHidden()
+  expect(await figures()).toBe(before)
+  await remove.click()
+  await page.getByRole('button', { name: 'Take it out' }).click()
+  await expect(page.getByRole('dialog')).toBeHidden()
+  await expect(remove).toBeHidden()
+  await expect(course).toContainText('706 hits')
+  await expect(pane(page)).toContainText('We searched four databases')
+  await page.keyboard.press('z')
+  await expect(remove).toBeVisible()
+  await expect.poll(figures).toBe(before)
 })
