@@ -5,7 +5,7 @@ import { termsInUse, type Line, type Review, type Run, type Work } from '../revi
 import { passCounts, readersOf, type PassCounts } from '../selection'
 import { finalLine, lineKeys } from '../strategy'
 import { fieldsInWords, searchedWith, type SearchedWith } from './searched-with'
-import { dateWords, nameInText, periodWords, searchedWords } from './words'
+import { dateWords, firstOf, nameInText, periodWords, searchedWords } from './words'
 
 export type Stage = 'question' | 'terms' | 'searches' | 'records' | 'selection' | 'methods'
 
@@ -269,10 +269,8 @@ const READERS: Record<string, Reader> = {
     const words = c.review.terms
       .filter((t) => t.conceptId === id && t.kind === 'text' && t.status === 'in use')
       .map((t) => t.expression.replace(/"/g, ''))
-    const shown = words.slice(0, 6)
-    const rest = words.length - shown.length
     return {
-      text: (rest ? `${shown.join(', ')} and ${inWords(rest)} more` : listed(shown)) || MISSING,
+      text: firstOf(words) || MISSING,
       missing: !words.length,
       stage: 'terms',
       anchor: `concept:${id}`,
@@ -291,7 +289,7 @@ const READERS: Record<string, Reader> = {
       )
       .map((t) => t.expression)
     return {
-      text: listed(headings) || MISSING,
+      text: firstOf(headings) || MISSING,
       missing: !headings.length,
       stage: 'terms',
       anchor: `concept:${conceptId}`,

@@ -1,3 +1,4 @@
+import { inWords, listed } from '../base'
 import { limitWords, type LimitValue } from '../query'
 
 /** "24 November 2026", in the zone in which it was written. */
@@ -6,6 +7,16 @@ export function dateWords(iso: string): string {
     'January February March April May June July August September October November December'.split(' ')
   const found = /^(\d{4})-(\d{2})-(\d{2})/.exec(iso)
   return found ? `${Number(found[3])} ${months[Number(found[2]) - 1]} ${found[1]}` : iso
+}
+
+/** Terms that a sentence names; the rest stands with the terms. Six for each concept keep a section readable. */
+const NAMED = 6
+
+/** "a, b and c", or the first six "and four more": a section does not list every term (common practice). */
+export function firstOf(terms: readonly string[]): string {
+  // One more would take the room of its own name.
+  if (terms.length <= NAMED + 1) return listed(terms)
+  return `${terms.slice(0, NAMED).join(', ')} and ${inWords(terms.length - NAMED)} more`
 }
 
 /** A limit as running text has it: "from 2017 to 2026". */
