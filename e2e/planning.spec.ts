@@ -118,7 +118,7 @@ test('the demo question is planned from nothing to a full grid with the keyboard
   await expect(cell(0, 0).locator('.chip')).toHaveCount(3)
   await keys(page, 'Shift+B')
   await expect(cell(1, 0).locator('.chip')).toHaveCount(3)
-  await expect(pane(page)).toContainText('We tried and dropped 1 more')
+  await expect(pane(page)).toContainText('We tried and dropped one more')
   await saved(page)
 })
 

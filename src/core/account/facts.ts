@@ -241,7 +241,7 @@ const READERS: Record<string, Reader> = {
   },
   'terms.dropped': (c) => {
     const n = c.review.terms.filter((t) => t.status === 'dropped').length
-    return { text: thousands(n), missing: !n, stage: 'terms', from: 'the terms dropped in the grid' }
+    return { text: inWords(n), missing: !n, stage: 'terms', from: 'the terms dropped in the grid' }
   },
   'terms.names': (c, id) => {
     const names = c.review.terms
