@@ -7,7 +7,9 @@ export function Providers({ children }: { children: ReactNode }) {
   const dark = useDark()
   return (
     <ConfigProvider theme={antdTheme(dark)} button={{ autoInsertSpace: false }} wave={{ disabled: true }}>
-      <App component={false}>{children}</App>
+      <App component={false} message={{ top: 92 }}>
+        {children}
+      </App>
     </ConfigProvider>
   )
 }
