@@ -86,6 +86,7 @@ export class JournalFile {
    * the same time, by which undo knows them.
    */
   async doAll(commands: readonly CommandType[]): Promise<void> {
+    if (!commands.length) return
     const checked = commands.map((c) => Command.parse(c))
     const [at, by] = [this.timeOfDeed(), this.options.by()]
     const written = checked.map(

@@ -1,6 +1,5 @@
 import { useMemo } from 'react'
 import { draftAccount, type FactContext, type Passage } from '@/core/account'
-import { limitState } from '@/core/profile'
 import type { Review, Source } from '@/core/review'
 import { LATEST, releaseWords } from '@/standins'
 import { useSession } from './session'
@@ -41,7 +40,6 @@ export function useFactContext(): FactContext {
             : asSearched(review, info.source),
           hasVocabulary: vocabulary !== undefined,
           profile,
-          limit: (kind) => limitState(kind, profile),
           ...(vocabulary ? { vocabularyTitle: vocabulary.title } : {}),
         }
       },

@@ -1,4 +1,5 @@
 import { listed } from '../base'
+import { limitState } from '../profile'
 import { limitWords, type LimitValue } from '../query'
 import { termsInUse, type PlannedLimit, type Review, type Source, type Voice } from '../review'
 import {
@@ -265,7 +266,8 @@ function searches(context: FactContext, say: Say): string[] {
       if (l.described)
         sentences.push(describedSentence(s, l.id, verbatim(l.described.replace(/\.$/, '')), say))
     const kinds = review.limits.map((l) => l.limit.kind)
-    const state = (kind: LimitValue['kind']): string | undefined => source(s.id)?.limit?.(kind)
+    const profile = source(s.id)?.profile
+    const state = (kind: LimitValue['kind']): string | undefined => profile && limitState(kind, profile)
     const missing = kinds.filter((k) => state(k) === 'not available')
     if (missing.length) sentences.push(`It offers no limit by ${listed(missing.map(limitName), 'or')}.`)
     for (const kind of kinds.filter((k) => state(k) === 'stood in'))

@@ -1,6 +1,6 @@
 import { inWords, listed, plural, thousands } from '../base'
 import type { Profile } from '../profile'
-import { parse, referredLines, type LimitValue } from '../query'
+import { parse, referredLines } from '../query'
 import { termsInUse, type Line, type Review, type Run, type Work } from '../review'
 import { passCounts, readersOf, type PassCounts } from '../selection'
 import { finalLine, lineKeys } from '../strategy'
@@ -16,8 +16,6 @@ export interface SourceFacts {
   vocabularyTitle?: string
   /** How it speaks; without it, lines are taken as they are written. */
   profile?: Profile | undefined
-  /** How it can honour a limit. */
-  limit?: (kind: LimitValue['kind']) => 'exact' | 'stood in' | 'not available'
 }
 
 export interface FactContext {

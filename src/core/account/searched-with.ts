@@ -1,6 +1,6 @@
 import { listed } from '../base'
-import { adapt, type Profile } from '../profile'
-import { parse, print, walk, withoutPlaces, type Expr, type Field } from '../query'
+import { adapt, spelled, type Profile } from '../profile'
+import { children, parse, print, walk, withoutPlaces, type Expr, type Field } from '../query'
 import type { Line } from '../review'
 
 /** What the lines of one source searched with, as the source was really asked. */
@@ -34,11 +34,9 @@ const WORD_KINDS: ReadonlySet<Expr['kind']> = new Set(['word', 'phrase', 'near']
 /** The sets of fields that stand around the words of an expression, groups spelled out. */
 function* fieldsOfWords(e: Expr, around: Fields): Generator<Fields> {
   if (WORD_KINDS.has(e.kind)) yield around
-  else if (e.kind === 'fields') {
-    const fields = e.fields.flatMap((f): Field[] => (f === 'text' ? ['title', 'abstract', 'keywords'] : [f]))
-    yield* fieldsOfWords(e.of, fields.includes('any') ? undefined : fields)
-  } else if (e.kind === 'and' || e.kind === 'or' || e.kind === 'not')
-    for (const part of e.parts) yield* fieldsOfWords(part, around)
+  else
+    for (const part of children(e))
+      yield* fieldsOfWords(part, e.kind === 'fields' ? spelled(e.fields) : around)
 }
 
 /**

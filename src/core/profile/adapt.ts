@@ -38,7 +38,7 @@ export function adapt(e: Expr, profile: Profile, options: PrintOptions = {}): { 
 }
 
 /** Fields of a list with its groups spelled out; `any` (and no field) is undefined: the default of the source. */
-function spelled(fields: readonly Field[]): Field[] | undefined {
+export function spelled(fields: readonly Field[]): Field[] | undefined {
   const all = fields.flatMap((f): Field[] => (f === 'text' ? ['title', 'abstract', 'keywords'] : [f]))
   return all.includes('any') ? undefined : [...new Set(all)]
 }

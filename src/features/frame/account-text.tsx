@@ -1,8 +1,7 @@
 'use client'
 import { Tooltip } from 'antd'
-import { useRouter } from 'next/navigation'
 import { inlinesOf, resolveFact, type FactContext, type Inline, type Paragraph } from '@/core/account'
-import { leadTo } from '@/store/whereabouts'
+import { useLeadTo } from '@/store/use-lead-to'
 import { light } from '@/ui/light'
 
 /** Paragraphs of the account for reading; facts light up where they come from. */
@@ -17,17 +16,13 @@ export function AccountText({ content, context }: { content: readonly Paragraph[
 }
 
 function InlineText({ node, context }: { node: Inline; context: FactContext }) {
-  const router = useRouter()
-  const { review } = context
+  const lead = useLeadTo(context.review)
   if (node.type === 'text') {
     const italic = node.marks?.some((m) => m.type === 'italic')
     return italic ? <i>{node.text}</i> : node.text
   }
   const fact = resolveFact(context, node.attrs.ref)
-  const go = (): void => {
-    leadTo(review, fact.anchor)
-    router.push(`/review/${review.id}/${fact.stage}`)
-  }
+  const go = (): void => lead(fact)
   const words =
     node.attrs.ref.startsWith('terms.') && !fact.missing && node.attrs.ref !== 'terms.count' ? (
       <i>{fact.text}</i>

@@ -4,10 +4,9 @@ import { NodeSelection, Plugin, TextSelection } from '@tiptap/pm/state'
 import type { EditorView } from '@tiptap/pm/view'
 import { NodeViewWrapper, ReactNodeViewRenderer, type ReactNodeViewProps } from '@tiptap/react'
 import { Tooltip } from 'antd'
-import { useRouter } from 'next/navigation'
 import { resolveFact } from '@/core/account'
 import { useFactContext } from '@/store/use-account'
-import { leadTo } from '@/store/whereabouts'
+import { useLeadTo } from '@/store/use-lead-to'
 
 /** If a fact alone is chosen, puts the cursor behind it: what comes next must not take its place. */
 function stepBehind({ state, dispatch }: EditorView): void {
@@ -59,13 +58,9 @@ export const FactNode = Node.create({
 
 function FactView({ node, selected }: ReactNodeViewProps) {
   const context = useFactContext()
-  const router = useRouter()
+  const lead = useLeadTo(context.review)
   const ref = String(node.attrs.ref)
   const fact = resolveFact(context, ref)
-  const go = (): void => {
-    leadTo(context.review, fact.anchor)
-    router.push(`/review/${context.review.id}/${fact.stage}`)
-  }
   const italic = /^terms\.(words|headings)/.test(ref) && !fact.missing
   return (
     <NodeViewWrapper as="span">
@@ -74,7 +69,7 @@ function FactView({ node, selected }: ReactNodeViewProps) {
         title={
           <>
             From {fact.from}.{' '}
-            <button className="plain link" onClick={go}>
+            <button className="plain link" onClick={() => lead(fact)}>
               Show it
             </button>
           </>

@@ -1,7 +1,7 @@
 'use client'
 import { App, Button, Checkbox, DatePicker, Input, InputNumber, Modal, Radio } from 'antd'
 import dayjs, { type Dayjs } from 'dayjs'
-import { useState } from 'react'
+import { useMemo, useState } from 'react'
 import { plural, thousands } from '@/core/base'
 import { limitWords, parse } from '@/core/query'
 import type { Line, Review, Run } from '@/core/review'
@@ -45,8 +45,8 @@ export function HistoryDialog({
   const [busy, setBusy] = useState(false)
   const [day, setDay] = useState<Dayjs>(() => dayjs())
   const profile = info.profile!
-  const read = readHistory(rows, profile)
-  const folded = foldLimitLines(read)
+  const read = useMemo(() => readHistory(rows, profile), [rows, profile])
+  const folded = useMemo(() => foldLimitLines(read), [read])
   const searches = fold ? folded : read
   const foldable = read.length - folded.length
   const dated = rows.every((r) => r.when)

@@ -3,7 +3,7 @@ import { Button, Select } from 'antd'
 import Link from 'next/link'
 import { useCallback, useEffect, useMemo, useState, type MouseEvent } from 'react'
 import { plural, type Problem } from '@/core/base'
-import type { Review } from '@/core/review'
+import { termsInUse, type Review } from '@/core/review'
 import { withNeeded } from '@/core/strategy'
 import { LATEST, RELEASES, releaseWords } from '@/standins'
 import { useActions, type Action } from '@/store/actions'
@@ -184,7 +184,7 @@ export function Sheet({
           OR; the essential concepts joined with AND; then the limits, one at a time. <kbd>D</kbd> drafts them
           from the grid, <kbd>N</kbd> begins one by hand, <kbd>H</kbd> takes over a history that you copied or
           saved there.
-          {!review.terms.some((t) => t.status === 'in use') && (
+          {!termsInUse(review).length && (
             <>
               {' '}
               The grid is still empty: its words and headings come from{' '}

@@ -1,5 +1,5 @@
 import dayjs from 'dayjs'
-import { useState } from 'react'
+import { useMemo, useState } from 'react'
 import {
   correctedAnew,
   recogniseHistory,
@@ -40,12 +40,15 @@ export function usePastedHistory() {
       ...before,
       rows: before.rows.map((r) => (r.now === row ? { ...r, now } : r)),
     }))
-  const rows = pasted.rows.flatMap((r) => r.now ?? [])
+  const rows = useMemo(() => {
+    const now = pasted.rows.flatMap((r) => r.now ?? [])
+    return pasted.turned ? now.reverse() : now
+  }, [pasted.rows, pasted.turned])
   return {
     text: pasted.text,
     order: pasted.order,
     history: pasted.history,
-    rows: pasted.turned ? rows.reverse() : rows,
+    rows,
     leftOut: pasted.rows.length - rows.length,
     put: (text: string) => put(text, pasted.order),
     setOrder: (order: DayOrder) => put(pasted.text, order),

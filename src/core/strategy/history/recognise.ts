@@ -52,9 +52,9 @@ export function recogniseHistory(pasted: string, { order, today }: DayHints = {}
   const toldLines = told.filter((line) => line.trim()).length
   const tried = CUTTERS.flatMap((cutter) => {
     const cut = cutter(told)
-    const rows = cut && rowsOf(cut, { order, today })
+    const read = cut && rowsOf(cut, { order, today })
     const aside = (cut?.aside?.length ?? 0) + (cut ? headsOf(cut).length : 0)
-    return cut && rows ? [{ layout: cut.layout, rows, score: scoreOf(rows, toldLines - aside) }] : []
+    return cut && read ? [{ layout: cut.layout, ...read, score: scoreOf(read.rows, toldLines - aside) }] : []
   })
   const best = tried.reduce<(typeof tried)[number] | undefined>(
     (a, b) => (a && a.score >= b.score ? a : b),
@@ -77,10 +77,7 @@ export function recogniseHistory(pasted: string, { order, today }: DayHints = {}
     }
   const { rows, newestFirst } = inOrder(best.rows)
   const used = new Set(rows.flatMap((r) => r.lines))
-  const dayOrder = dayOrderOf(
-    rows.map((r) => r.day),
-    today,
-  )
+  const { dayOrder } = best
   return {
     layout: best.layout,
     rows,
@@ -119,7 +116,7 @@ function scoreOf(rows: readonly HistoryRow[], lines: number): number {
 const headsOf = (cut: Cut): Cut['rows'] =>
   cut.rows.filter((r) => r.cells.filter((c) => roleOfLabel(c)).length >= 2)
 
-function rowsOf(cut: Cut, hints: DayHints): HistoryRow[] | undefined {
+function rowsOf(cut: Cut, hints: DayHints): Pick<History, 'rows' | 'dayOrder'> | undefined {
   const heads = headsOf(cut)
   const head = heads[0]
   const isHead = (cells: readonly string[]): boolean =>
@@ -133,8 +130,8 @@ function rowsOf(cut: Cut, hints: DayHints): HistoryRow[] | undefined {
   const at = (role: Role): number => roles.indexOf(role)
   if (at('text') < 0 || (at('number') < 0 && at('hits') < 0)) return undefined
   const days = at('when') < 0 ? [] : body.map((r) => r.cells[at('when')]?.trim() ?? '')
-  const told = dayOrderOf(days, hints.today)
-  const order = told === 'unclear' ? hints.order : told
+  const dayOrder = dayOrderOf(days, hints.today)
+  const order = dayOrder === 'unclear' ? hints.order : dayOrder
   const rows: HistoryRow[] = []
   for (const { cells, lines } of body) {
     const cell = (role: Role): string => (at(role) < 0 ? '' : (cells[at(role)] ?? '').trim())
@@ -162,7 +159,7 @@ function rowsOf(cut: Cut, hints: DayHints): HistoryRow[] | undefined {
       lines: [...lines],
     })
   }
-  return rows
+  return { rows, dayOrder }
 }
 
 /** What pages print round a table. Whole lines only: a search may begin with any of these words. */

@@ -1,0 +1,13 @@
+import { useRouter } from 'next/navigation'
+import type { Fact } from '@/core/account'
+import type { Review } from '@/core/review'
+import { leadTo } from './whereabouts'
+
+/** Goes to the stage of a fact and opens there what it comes from. */
+export function useLeadTo(review: Review): (fact: Fact) => void {
+  const router = useRouter()
+  return ({ anchor, stage }) => {
+    leadTo(review, anchor)
+    router.push(`/review/${review.id}/${stage}`)
+  }
+}
