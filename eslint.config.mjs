@@ -18,6 +18,8 @@ export default tseslint.config(
         { considerDefaultExhaustiveForUnions: true },
       ],
       eqeqeq: 'error',
+      // What goes wrong must reach the strip: `deed(promise)` in components, `await` elsewhere.
+      'no-void': 'error',
       'no-console': ['error', { allow: ['error'] }],
     },
   },

@@ -41,7 +41,7 @@ function review(id: string, terms: number): Uint8Array {
 
 const WALK = ['ArrowRight', 'ArrowDown', 'ArrowLeft', 'ArrowUp']
 
-void withApp(async (browser, base) => {
+await withApp(async (browser, base) => {
   const medians: Record<string, number[]> = {}
   for (const terms of [16, 400]) {
     const page = await openReview(browser, base, `grid-${terms}`, review(`grid-${terms}`, terms), 'terms')

@@ -163,4 +163,4 @@ async function main(): Promise<void> {
   )
 }
 
-void main()
+await main()

@@ -31,7 +31,7 @@ function review(id: string, count: number): Uint8Array {
   return packageOf(commands, `Sheet of ${count}`)
 }
 
-void withApp(async (browser, base) => {
+await withApp(async (browser, base) => {
   const medians: Record<string, number[]> = {}
   for (const count of [10, 150]) {
     const page = await openReview(

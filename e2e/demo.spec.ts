@@ -1,6 +1,6 @@
 import { expect, test } from '@playwright/test'
 import { writeFileSync } from 'node:fs'
-import { accessible, openDemo, pane, stage } from './help'
+import { accessible, openDemo, pane, stage, undoPastRuns } from './help'
 
 const STAGES = ['question', 'terms', 'searches', 'records', 'selection', 'methods']
 
@@ -53,7 +53,7 @@ test('the demo shows the same hits when its lines are run again', async ({ page 
   const changed = await hits.allInnerTexts()
   expect(changed[0]).not.toBe(before[0])
   expect(changed[3]).toBe(before[3])
-  await page.keyboard.press('z')
+  await undoPastRuns(page)
   await expect(hits.first()).toHaveText(before[0]!)
 })
 

@@ -31,6 +31,20 @@ export async function openDemo(page: Page, name = 'question'): Promise<void> {
     )
 }
 
+/** Undoes what was done before a run: it is asked whether to reach past it. */
+export async function undoPastRuns(page: Page): Promise<void> {
+  await page.keyboard.press('z')
+  await expect(page.getByText(/A run stays: it happened/)).toBeVisible()
+  await page.getByRole('button', { name: 'Undo it' }).click()
+}
+
+/** Says who reads, when that is asked before the first ruling. */
+export async function nameReader(page: Page, name: string): Promise<void> {
+  await page.getByLabel('Your name as a reader').fill(name)
+  await page.keyboard.press('Enter')
+  await expect(page.getByLabel('Your name as a reader')).toBeHidden()
+}
+
 export const saved = (page: Page): Promise<void> => expect(page.locator('[data-state="saved"]')).toBeVisible()
 
 /** What the account says in the pane beside the stage. */

@@ -1,7 +1,7 @@
 import { expect, test } from '@playwright/test'
 import mammoth from 'mammoth'
 import { readFileSync } from 'node:fs'
-import { addDatabase, beginReview, pane, saved, stage } from './help'
+import { addDatabase, beginReview, nameReader, pane, saved, stage } from './help'
 
 test('a new review goes from the question to a methods section, with a reload in the middle', async ({
   page,
@@ -66,6 +66,7 @@ test('a new review goes from the question to a methods section, with a reload in
 
   await stage(page, 'Selection')
   await page.keyboard.press('ArrowRight')
+  await nameReader(page, 'A. Quill')
   await page.keyboard.press('ArrowLeft')
   await page.keyboard.press('ArrowDown')
   await expect(pane(page)).toContainText(

@@ -1,6 +1,7 @@
 'use client'
 import { App, ConfigProvider } from 'antd'
 import type { ReactNode } from 'react'
+import { StoreProvider } from '@/store/provider'
 import { antdTheme, useDark } from '@/ui/theme'
 
 export function Providers({ children }: { children: ReactNode }) {
@@ -8,7 +9,7 @@ export function Providers({ children }: { children: ReactNode }) {
   return (
     <ConfigProvider theme={antdTheme(dark)} button={{ autoInsertSpace: false }} wave={{ disabled: true }}>
       <App component={false} message={{ top: 92 }}>
-        {children}
+        <StoreProvider>{children}</StoreProvider>
       </App>
     </ConfigProvider>
   )

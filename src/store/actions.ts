@@ -14,12 +14,35 @@ export interface Action {
   run: () => void
 }
 
+/** What a person has made of the keys: all switched off, and their own in the place of some, by action. */
+export interface OwnKeys {
+  off: boolean
+  keys: Readonly<Record<string, string>>
+}
+
 interface Registry {
   groups: ReadonlyMap<string, readonly Action[]>
   paletteOpen: boolean
+  keysOpen: boolean
+  own: OwnKeys
 }
 
-export const useRegistry = create<Registry>(() => ({ groups: new Map(), paletteOpen: false }))
+export const useRegistry = create<Registry>(() => ({
+  groups: new Map(),
+  paletteOpen: false,
+  keysOpen: false,
+  own: { off: false, keys: {} },
+}))
+
+/** The key of an action as it is now. */
+export const keyOf = (action: Action, own: OwnKeys): string | undefined => own.keys[action.id] ?? action.key
+
+/** What was kept of the keys, if it is whole. */
+export const readOwnKeys = (value: unknown): OwnKeys | undefined => {
+  if (typeof value !== 'object' || value === null) return undefined
+  const { off, keys } = value as Partial<OwnKeys>
+  return typeof off === 'boolean' && typeof keys === 'object' ? { off, keys } : undefined
+}
 
 /** Offers these actions for as long as the component is shown. `group` names their owner. */
 export function useActions(group: string, actions: readonly Action[]): void {

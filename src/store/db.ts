@@ -20,9 +20,12 @@ export interface Pending {
   id: string
   reviewId: string
   tab: string
+  /** When it was typed last. */
   at: string
   by: string
   command: unknown
+  /** What the field held when the typing began; absent in edits of the first form. */
+  held?: unknown
 }
 
 interface Schema extends DBSchema {
@@ -40,8 +43,10 @@ export const DATABASE_VERSION = 1
 export interface DatabaseTrouble {
   /** Another tab holds an older version open. */
   onBlocked: () => void
-  /** This tab must let go so that a newer one can open. */
-  onBlocking: () => void
+  /** This tab must let go: a newer one wants to open, or (`deleted`) the data of this page are being removed. */
+  onBlocking: (deleted: boolean) => void
+  /** The browser has cut the connection off. */
+  onTerminated: () => void
 }
 
 /** Opens the database of this browser. `name` differs only in tests. */
@@ -58,10 +63,11 @@ export function openDatabase(trouble: DatabaseTrouble, name = 'luvren'): Promise
       }
     },
     blocked: trouble.onBlocked,
-    blocking(_current, _wanted, event) {
-      trouble.onBlocking()
+    blocking(_current, wanted, event) {
+      trouble.onBlocking(wanted === null)
       ;(event.target as IDBDatabase).close()
     },
+    terminated: trouble.onTerminated,
   })
 }
 
@@ -76,8 +82,27 @@ export async function readEntries(db: Database, reviewId: string, seq = 0): Prom
 /** Adds entries in one transaction: all or none. Fails if one of these numbers is taken. */
 export async function addEntries(db: Database, reviewId: string, entries: readonly Entry[]): Promise<void> {
   const tx = db.transaction('entries', 'readwrite', { durability: 'strict' })
-  for (const entry of entries) void tx.store.add({ ...entry, reviewId }).catch(() => undefined)
-  await tx.done
+  await Promise.all([...entries.map((entry) => tx.store.add({ ...entry, reviewId })), tx.done])
+}
+
+/**
+ * Stores a review that comes from outside: entries behind those that are here, what lies beside them, and its line on
+ * the shelf, all in one transaction, so that a kill or a full disk leaves all of it or nothing.
+ */
+export async function storeReview(
+  db: Database,
+  reviewId: string,
+  entries: readonly Entry[],
+  blobs: ReadonlyMap<string, Uint8Array>,
+  item: ShelfItem,
+): Promise<void> {
+  const tx = db.transaction(['entries', 'blobs', 'shelf'], 'readwrite', { durability: 'strict' })
+  await Promise.all([
+    ...[...blobs].map(([digest, bytes]) => tx.objectStore('blobs').put({ digest, bytes })),
+    ...entries.map((entry) => tx.objectStore('entries').add({ ...entry, reviewId })),
+    tx.objectStore('shelf').put(item),
+    tx.done,
+  ])
 }
 
 /** Removes a review for good, with all that lies beside its journal and that no other review needs. */

@@ -1,14 +1,14 @@
 import 'fake-indexeddb/auto'
 import fc from 'fast-check'
-import { afterEach, beforeAll, describe, expect, it, vi } from 'vitest'
+import { afterEach, describe, expect, it, vi } from 'vitest'
 import { canonicalJson } from '@/core/base'
 import { fold, verifyJournal, type Command } from '@/core/review'
+import { Connection } from './connection'
 import { openDatabase, readEntries, type Database } from './db'
 import { JournalFile, type JournalView } from './journal-file'
 import { locks } from './locks.fixture'
 
 const lockManager = locks()
-beforeAll(() => vi.stubGlobal('navigator', { locks: lockManager }))
 
 let databases = 0
 const open: JournalFile[] = []
@@ -16,15 +16,23 @@ afterEach(() => {
   for (const file of open.splice(0)) file.close()
   vi.restoreAllMocks()
 })
-const trouble = { onBlocked: () => undefined, onBlocking: () => undefined }
-const database = (): Promise<Database> => openDatabase(trouble, `test-${++databases}`)
+const database = (): Promise<Database> =>
+  openDatabase(
+    { onBlocked: () => undefined, onBlocking: () => undefined, onTerminated: () => undefined },
+    `test-${++databases}`,
+  )
 
 let ticks = 0
 async function tab(db: Database, name: string, views: JournalView[] = []): Promise<JournalFile> {
-  const file = await JournalFile.open(db, 'review', {
+  const file = await JournalFile.open('review', {
+    connection: new Connection(
+      () => Promise.resolve(db),
+      () => undefined,
+    ),
+    locks: lockManager,
+    channel: (bus) => new BroadcastChannel(bus),
     now: () => new Date(Date.UTC(2026, 10, 16, 9, 0, ticks++)).toISOString(),
     by: () => name,
-    tab: name,
     onChange: (view) => views.push(view),
   })
   open.push(file)
@@ -141,28 +149,38 @@ describe('the journal of a review in this browser', () => {
     )
   })
 
-  it('takes over what a tab that is gone was typing, and leaves that of a living one alone', async () => {
-    const db = await database()
-    const gone = await tab(db, 'gone')
-    await gone.stage('question', asks('half a ques'))
-    const living = await tab(db, 'living')
-    lockManager.names.add('luvren-tab/living')
-    await living.stage('title', titled('half a ti'))
-    const next = await tab(db, 'next')
-    expect(next.view().folded.review).toMatchObject({ question: 'half a ques', title: '' })
-    expect((await db.getAll('pending')).map((p) => p.tab)).toEqual(['living'])
-    lockManager.names.clear()
+  it('writes no undo that would be without effect, however two tabs undo at once', async () => {
+    await fc.assert(
+      fc.asyncProperty(fc.array(fc.boolean(), { minLength: 4, maxLength: 10 }), async (turns) => {
+        const db = await database()
+        const [one, two] = [await tab(db, 'one'), await tab(db, 'two')]
+        for (const n of [1, 2, 3]) await one.do(titled(`t${n}`))
+        await Promise.all(turns.map((first) => (first ? one : two).undo()))
+        const entries = await readEntries(db, 'review')
+        const undos = entries.filter((e) => e.kind === 'undo')
+        // Three things were done, so three can be taken back, each once.
+        expect(undos.map((e) => (e.payload as { seq: number }).seq).sort()).toEqual([0, 1, 2])
+        expect(fold(entries)).toMatchObject({ done: [], review: { title: '' } })
+      }),
+      { numRuns: 15 },
+    )
   })
 
-  it('forgets an edit that was given up, and writes one that was finished once', async () => {
+  it('drops a snapshot that lacks a part, and folds the journal instead', async () => {
     const db = await database()
     const file = await tab(db, 'one')
-    await file.stage('question', asks('no'))
-    await file.discard('question')
-    await file.stage('question', asks('ye'))
-    await file.commit('question', asks('yes'))
-    expect(await db.getAll('pending')).toEqual([])
-    expect((await readEntries(db, 'review')).map((e) => e.payload)).toEqual([{ text: 'yes' }])
+    await file.doAll(Array.from({ length: 205 }, (_, i) => titled(`t${i}`)))
+    await vi.waitFor(async () => expect(await db.get('snapshots', 'review')).toBeDefined())
+    const kept = (await db.get('snapshots', 'review'))!
+    for (const broken of [
+      { ...kept, folded: { ...kept.folded, done: undefined } },
+      { ...kept, folded: { ...kept.folded, review: { ...kept.folded.review, runs: 'none' } } },
+      { ...kept, folded: undefined },
+    ]) {
+      await db.put('snapshots', broken as never)
+      const again = await tab(db, 'two')
+      expect(again.view().folded.review.title).toBe('t204')
+    }
   })
 
   it('says that the disk is full, keeps what was done, and writes it when it is asked again', async () => {
@@ -188,7 +206,7 @@ describe('the journal of a review in this browser', () => {
     vi.spyOn(db, 'transaction').mockImplementation(() => {
       throw new Error('broken')
     })
-    void file.do(asks('How loud?'))
+    file.do(asks('How loud?')).catch(() => undefined)
     await vi.waitFor(() => expect(file.view().state).toBe('failed'))
   })
 

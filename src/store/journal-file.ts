@@ -2,15 +2,21 @@ import {
   Command,
   fold,
   foldFrom,
+  lastDeed,
   nextEntry,
   snapshotOf,
+  verifyJournal,
   type Command as CommandType,
   type Entry,
   type Folded,
+  type LastDeed,
 } from '@/core/review'
-import { addEntries, isFull, readEntries, type Database, type Pending } from './db'
+import type { Problem } from '@/core/base'
+import { addEntries, isFull, readEntries, type Database } from './db'
+import type { Channel, Ground } from './environment'
 
-export type SaveState = 'saved' | 'saving' | 'full' | 'failed'
+/** Is what was done on disk? `parted`: what is on disk is another history than the one shown here. */
+export type SaveState = 'saved' | 'saving' | 'full' | 'failed' | 'parted'
 
 export interface JournalView {
   entries: readonly Entry[]
@@ -25,16 +31,19 @@ interface Waiting {
   written: () => void
 }
 
-export interface JournalOptions {
-  now: () => string
+export interface JournalOptions extends Pick<Ground, 'connection' | 'now' | 'locks' | 'channel'> {
   by: () => string
-  /** Names this tab among the others. */
-  tab: string
   onChange: (view: JournalView) => void
 }
 
 /** Entries between two snapshots. */
 const SNAPSHOT_EVERY = 200
+/** How often a write is tried again by itself after the connection was lost. */
+const TRIES = 3
+
+/** What is on disk does not go on from what is shown. */
+class Parted extends Error {}
+const PARTED = 'The journal on disk is another than the one that is open.'
 
 /**
  * The journal of one review in this browser. One tab writes at a time (a Web Lock around each write); a write first
@@ -46,26 +55,32 @@ export class JournalFile {
   private waiting: Waiting[] = []
   private state: SaveState = 'saved'
   private writing: Promise<void> | undefined
-  private readonly channel: BroadcastChannel
+  private readonly bus: Channel
   private closed = false
   /** The entries, written and waiting, that `folded` holds. */
   private foldedUpTo: Entry[] | undefined
 
   private constructor(
-    private readonly db: Database,
     readonly reviewId: string,
     private readonly options: JournalOptions,
   ) {
-    this.channel = new BroadcastChannel(`luvren/${reviewId}`)
-    this.channel.onmessage = () => void this.follow()
+    this.bus = options.channel(`luvren/${reviewId}`)
+    this.bus.onmessage = () => {
+      this.follow().catch((error: unknown) => this.fail(error))
+    }
   }
 
-  static async open(db: Database, reviewId: string, options: JournalOptions): Promise<JournalFile> {
-    const file = new JournalFile(db, reviewId, options)
+  /** Opens a journal; a snapshot that does not serve is passed over. Rejects where the database is not to be had. */
+  static async open(reviewId: string, options: JournalOptions): Promise<JournalFile> {
+    const file = new JournalFile(reviewId, options)
+    const db = await options.connection.get()
     file.entries = await readEntries(db, reviewId)
     const snapshot = await db.get('snapshots', reviewId)
-    file.folded = (snapshot && foldFrom(snapshot, file.entries)) ?? fold(file.entries)
-    await file.takeOverPending()
+    try {
+      file.folded = (snapshot && foldFrom(snapshot, file.entries)) ?? fold(file.entries)
+    } catch {
+      file.folded = fold(file.entries)
+    }
     return file
   }
 
@@ -73,9 +88,20 @@ export class JournalFile {
     return { entries: this.entries, folded: this.folded, state: this.state }
   }
 
+  /** Written or not: the journal as the screen has it. */
+  everything(): Entry[] {
+    let last = this.entries.at(-1)
+    return [...this.entries, ...this.waiting.map((w) => (last = nextEntry(last, w.command, w.at, w.by)))]
+  }
+
+  /** Checks the chain of digests, which is slow for long journals. */
+  verify(): Problem[] {
+    return verifyJournal(this.entries)
+  }
+
   /**
-   * Does a command: the view changes at once, the promise resolves when it is on disk. Throws where the command is
-   * not well formed, which is a programmer's mistake.
+   * Does a command: the view changes at once, the promise resolves when it is on disk. Rejects where the command is
+   * not well formed; then nothing is done.
    */
   do(command: CommandType): Promise<void> {
     return this.doAll([command])
@@ -107,88 +133,56 @@ export class JournalFile {
     return at === before ? new Date(Date.parse(at) + 1).toISOString() : at
   }
 
-  /** Takes back the last deed, all of it. */
-  async undo(): Promise<void> {
-    await this.settled()
-    await this.doAll(this.lastDeed(this.folded.done).map((seq) => ({ kind: 'undo', payload: { seq } })))
+  /**
+   * Takes back the last deed, all of it, and gives it; undefined where there was nothing to take back. What other tabs
+   * have done is taken in first, so that no undo is written that would be without effect.
+   */
+  undo(): Promise<LastDeed | undefined> {
+    return this.again('undo')
   }
 
   /** Does again what was taken back last, all of it. */
-  async redo(): Promise<void> {
-    await this.settled()
-    await this.doAll(this.lastDeed(this.folded.undone).map((seq) => ({ kind: 'redo', payload: { seq } })))
+  redo(): Promise<LastDeed | undefined> {
+    return this.again('redo')
   }
 
-  /** Of these entries those that were done together with the last, the last first. */
-  private lastDeed(seqs: readonly number[]): number[] {
-    const last = this.entries[seqs[seqs.length - 1] ?? -1]
-    const before = seqs.findLastIndex((seq) => {
-      const entry = this.entries[seq]
-      return entry?.at !== last?.at || entry?.by !== last?.by
+  private async again(kind: 'undo' | 'redo'): Promise<LastDeed | undefined> {
+    await this.settled()
+    const written = await this.locked(async (db) => {
+      await this.takeOthers(db)
+      const deed = lastDeed(this.entries, kind === 'undo' ? this.folded.done : this.folded.undone)
+      if (!deed) return undefined
+      const [at, by] = [this.timeOfDeed(), this.options.by()]
+      let last = this.entries.at(-1)
+      const mine = deed.seqs.map((seq) => (last = nextEntry(last, { kind, payload: { seq } }, at, by)))
+      await addEntries(db, this.reviewId, mine)
+      this.refold([...this.entries, ...mine])
+      return deed
     })
-    return last ? seqs.slice(before + 1).reverse() : []
+    if (written) this.bus.postMessage('more')
+    return written
   }
 
   /** Tries again to write what could not be written. */
   retry(): void {
-    this.write()
+    this.settled()
+      .then(() => this.write())
+      .catch((error: unknown) => this.fail(error))
   }
 
   async settled(): Promise<void> {
     while (this.writing) await this.writing
   }
 
-  /** Keeps an unfinished edit on disk under `key`, in the place of the one before it. */
-  async stage(key: string, command: CommandType): Promise<void> {
-    const id = `${this.reviewId}/${this.options.tab}/${key}`
-    const pending: Pending = {
-      id,
-      reviewId: this.reviewId,
-      tab: this.options.tab,
-      at: this.options.now(),
-      by: this.options.by(),
-      command,
-    }
-    await this.guarded(() => this.db.put('pending', pending))
-  }
-
-  /** The edit under `key` is finished: it becomes an entry. */
-  async commit(key: string, command: CommandType): Promise<void> {
-    await this.do(command)
-    await this.db.delete('pending', `${this.reviewId}/${this.options.tab}/${key}`)
-  }
-
-  /** The edit under `key` was given up. */
-  async discard(key: string): Promise<void> {
-    await this.guarded(() => this.db.delete('pending', `${this.reviewId}/${this.options.tab}/${key}`))
-  }
-
   close(): void {
     this.closed = true
-    this.channel.close()
-  }
-
-  /** Edits that a tab left unfinished when it ended become entries now. */
-  private async takeOverPending(): Promise<void> {
-    const held = new Set((await navigator.locks.query()).held?.map((l) => l.name))
-    const left = (await this.db.getAllFromIndex('pending', 'byReview', this.reviewId)).filter(
-      (p) => p.tab !== this.options.tab && !held.has(`luvren-tab/${p.tab}`),
-    )
-    for (const p of left) {
-      const read = Command.safeParse(p.command)
-      // What is not understood stays where it is, for a version that understands it.
-      if (!read.success) continue
-      await this.do(read.data)
-      await this.db.delete('pending', p.id)
-    }
+    this.bus.close()
   }
 
   /** Puts what is written and what waits together into the view. */
   private refold(entries: Entry[]): void {
     this.entries = entries
-    let last = entries[entries.length - 1]
-    const virtual = this.waiting.map((w) => (last = nextEntry(last, w.command, w.at, w.by)))
-    const all = [...entries, ...virtual]
+    const all = this.everything()
     // Most commands only add; then the fold so far is the snapshot.
     const from =
       this.foldedUpTo && this.foldedUpTo.length <= all.length
@@ -198,9 +192,15 @@ export class JournalFile {
     this.foldedUpTo = all
     this.setState(this.waiting.length ? 'saving' : 'saved')
   }
+
   private setState(state: SaveState): void {
     this.state = state
     if (!this.closed) this.options.onChange(this.view())
+  }
+
+  private fail(error: unknown): void {
+    this.setState(error instanceof Parted ? 'parted' : isFull(error) ? 'full' : 'failed')
+    if (!isFull(error)) console.error(error)
   }
 
   private write(): void {
@@ -213,54 +213,88 @@ export class JournalFile {
   private async writeAll(): Promise<void> {
     while (this.waiting.length) {
       const batch = [...this.waiting]
-      const ok = await this.guarded(() =>
-        navigator.locks.request(`luvren-write/${this.reviewId}`, async () => {
-          const read = await readEntries(this.db, this.reviewId, this.entries.length)
-          const others = this.notYetHere(read)
-          const base = [...this.entries, ...others]
-          let last = base[base.length - 1]
+      try {
+        await this.locked(async (db) => {
+          const others = await this.takeOthers(db)
+          let last = this.entries.at(-1)
           const mine = batch.map((w) => (last = nextEntry(last, w.command, w.at, w.by)))
-          await addEntries(this.db, this.reviewId, mine)
+          await addEntries(db, this.reviewId, mine)
           this.waiting.splice(0, batch.length)
-          if (others.length) this.foldedUpTo = undefined
-          this.refold([...base, ...mine])
-        }),
-      )
-      if (!ok) return
-      this.channel.postMessage('more')
+          if (others) this.foldedUpTo = undefined
+          this.refold([...this.entries, ...mine])
+        })
+      } catch (error) {
+        this.fail(error)
+        return
+      }
+      this.bus.postMessage('more')
       for (const w of batch) w.written()
       await this.keepSnapshot(batch.length)
     }
   }
 
-  /** Several entries may come at once: what counts is whether a multiple was passed. */
-  private async keepSnapshot(added: number): Promise<void> {
-    const passed = (n: number): number => Math.floor(n / SNAPSHOT_EVERY)
-    if (passed(this.entries.length) === passed(this.entries.length - added) || this.waiting.length) return
-    const snapshot = snapshotOf(this.entries, this.folded)
-    if (snapshot) await this.guarded(() => this.db.put('snapshots', { ...snapshot, reviewId: this.reviewId }))
+  /** Works on the disk while no other tab does; begins anew where the connection was lost meanwhile. */
+  private async locked<T>(work: (db: Database) => Promise<T>): Promise<T> {
+    const { connection, locks } = this.options
+    for (let tries = 1; ; tries++) {
+      const lost = connection.lost
+      try {
+        const db = await connection.get()
+        let found: { value: T } | undefined
+        await locks.request(`luvren-write/${this.reviewId}`, async () => {
+          found = { value: await work(db) }
+        })
+        return found!.value
+      } catch (error) {
+        if (connection.lost === lost || tries >= TRIES) throw error
+      }
+    }
   }
 
-  /** Of entries read from disk those behind the ones here: while they were read, some may have come another way. */
-  private notYetHere(read: Entry[]): Entry[] {
-    return read.filter((e) => e.seq >= this.entries.length)
+  /**
+   * Takes in what other tabs have written since, and gives how many entries. Where the disk has lost what it held (its
+   * data were removed while this was open), the entries are still here and are written again.
+   */
+  private async takeOthers(db: Database): Promise<number> {
+    const here = this.entries.length
+    const [last, ...more] = await readEntries(db, this.reviewId, Math.max(0, here - 1))
+    if (here && !last) {
+      const onDisk = await readEntries(db, this.reviewId)
+      if (onDisk.some((e, i) => e.digest !== this.entries[i]!.digest)) throw new Parted(PARTED)
+      await addEntries(db, this.reviewId, this.entries.slice(onDisk.length))
+      return 0
+    }
+    if (here && last!.digest !== this.entries[here - 1]!.digest) throw new Parted(PARTED)
+    // While they were read, some may have come by a broadcast.
+    const others = (here ? more : last ? [last, ...more] : []).filter((e) => e.seq >= this.entries.length)
+    if (others.length) {
+      this.foldedUpTo = undefined
+      this.refold([...this.entries, ...others])
+    }
+    return others.length
   }
+
+  /** Several entries may come at once: what counts is whether a multiple was passed since the last snapshot. */
+  private async keepSnapshot(added: number): Promise<void> {
+    this.sinceSnapshot += added
+    if (this.sinceSnapshot < SNAPSHOT_EVERY || this.waiting.length) return
+    this.sinceSnapshot = 0
+    const snapshot = snapshotOf(this.entries, this.folded)
+    if (!snapshot) return
+    try {
+      await (await this.options.connection.get()).put('snapshots', { ...snapshot, reviewId: this.reviewId })
+    } catch (error) {
+      // A snapshot is only a cache: the journal is whole without it, so nothing is said of it but to programmers.
+      console.error(error)
+    }
+  }
+  private sinceSnapshot = 0
 
   /** Another tab has written. */
   private async follow(): Promise<void> {
-    const read = await readEntries(this.db, this.reviewId, this.entries.length)
-    const others = this.notYetHere(read)
+    const read = await readEntries(await this.options.connection.get(), this.reviewId, this.entries.length)
+    // While they were read, some may have come another way.
+    const others = read.filter((e) => e.seq >= this.entries.length)
     if (others.length) this.refold([...this.entries, ...others])
-  }
-
-  private async guarded(work: () => Promise<unknown>): Promise<boolean> {
-    try {
-      await work()
-      return true
-    } catch (error) {
-      this.setState(isFull(error) ? 'full' : 'failed')
-      if (!isFull(error)) console.error(error)
-      return false
-    }
   }
 }

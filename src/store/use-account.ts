@@ -2,7 +2,7 @@ import { useMemo } from 'react'
 import { draftAccount, type FactContext, type Passage } from '@/core/account'
 import type { Review, Source } from '@/core/review'
 import { LATEST, releaseWords } from '@/standins'
-import { useSession } from './session'
+import { useSession } from './provider'
 import { sourceInfo } from './source-info'
 
 /** What stands in the place of a release for a database outside: how it was reached and what it covers. */

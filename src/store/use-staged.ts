@@ -1,8 +1,8 @@
 import { useEffect, useRef, useState } from 'react'
 import type { Command } from '@/core/review'
-import { commitEdit, stageEdit } from './session'
+import { useStore } from './provider'
 
-const STAGE_AFTER = 350
+/** An edit is finished when the typing has rested for so long, in milliseconds. */
 const COMMIT_AFTER = 2500
 
 export interface Staged {
@@ -12,25 +12,38 @@ export interface Staged {
 }
 
 /**
- * A text that is typed: shown at once, on disk within half a second, one entry of the journal when the typing rests
- * or the field is left. `key` names the field; `command` makes the command for a text.
+ * A text that is typed: shown at once, on disk within 350 ms, one entry of the journal when the typing rests or the
+ * field is left. `key` names the field; `command` makes the command for a text. A text that the journal refuses stays
+ * in the field, and the strip says why.
  */
 export function useStaged(key: string, kept: string, command: (text: string) => Command): Staged {
+  const { typeEdit, commitEdit, discardEdit, deed, refuse, understood } = useStore()
   const [typed, setTyped] = useState<string>()
-  const timers = useRef<{ stage?: ReturnType<typeof setTimeout>; commit?: ReturnType<typeof setTimeout> }>({})
+  const timer = useRef<ReturnType<typeof setTimeout>>(undefined)
   const latest = useRef({ typed, kept, command })
   useEffect(() => {
-    latest.current = { typed, kept, command }
+    latest.current = { ...latest.current, kept, command }
   })
 
   const finish = useRef((): void => {
-    clearTimeout(timers.current.stage)
-    clearTimeout(timers.current.commit)
+    clearTimeout(timer.current)
     const { typed: text, kept: before, command: make } = latest.current
     if (text === undefined) return
-    if (text !== before) void commitEdit(key, make(text))
-    latest.current = { ...latest.current, typed: undefined }
-    setTyped(undefined)
+    const done = (): void => {
+      latest.current = { ...latest.current, typed: undefined }
+      setTyped(undefined)
+    }
+    if (text === before) {
+      deed(discardEdit(key))
+      return done()
+    }
+    try {
+      deed(commitEdit(key, make(text)))
+      understood()
+      done()
+    } catch (error) {
+      refuse(error)
+    }
   })
 
   useEffect(() => {
@@ -41,11 +54,11 @@ export function useStaged(key: string, kept: string, command: (text: string) => 
   return {
     value: typed ?? kept,
     onChange: ({ target: { value } }) => {
+      latest.current = { ...latest.current, typed: value }
       setTyped(value)
-      clearTimeout(timers.current.stage)
-      clearTimeout(timers.current.commit)
-      timers.current.stage = setTimeout(() => void stageEdit(key, latest.current.command(value)), STAGE_AFTER)
-      timers.current.commit = setTimeout(() => finish.current(), COMMIT_AFTER)
+      typeEdit(key, command(value))
+      clearTimeout(timer.current)
+      timer.current = setTimeout(() => finish.current(), COMMIT_AFTER)
     },
     onBlur: () => finish.current(),
   }

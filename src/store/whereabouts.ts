@@ -1,5 +1,5 @@
 import { create } from 'zustand'
-import type { Review } from '@/core/review'
+import type { Place, Review } from '@/core/review'
 
 interface Whereabouts {
   /** The sheet that is open under Searches; undefined: the first. */
@@ -36,5 +36,15 @@ export function leadTo(review: Review, anchor: string | undefined): void {
   if (of && kind === 'line') chooseLine(of, id)
   set({ wanted: anchor })
 }
+
+/** Opens the place of a deed, so that its stage shows it when it is gone to. */
+export function leadToPlace({ sourceId, anchor }: Place): void {
+  if (sourceId) openSheet(sourceId)
+  if (sourceId && anchor?.startsWith('line:')) chooseLine(sourceId, anchor.slice(5))
+  set({ wanted: anchor })
+}
+
+/** Another review was opened: nothing of where one was holds there. */
+export const leaveAll = (): void => set({ sheet: undefined, lines: {}, wanted: undefined })
 
 export const arrived = (): void => set({ wanted: undefined })

@@ -39,7 +39,9 @@ export function openHere(): OpenSources {
     behind: async (key) => (key.startsWith('file:') ? undefined : source(key)),
     thesaurus: async (key) => (key.startsWith('file:') ? files.get(key) : source(key).thesaurus),
     has: (key) => files.has(key),
-    hand: (key, thesaurus) => void files.set(key, thesaurus),
+    hand: (key, thesaurus) => {
+      files.set(key, thesaurus)
+    },
   }
   return sources as OpenSources
 }

@@ -1,7 +1,7 @@
 import { strFromU8 } from 'fflate'
 import { foldLabel, type Problem } from '@/core/base'
-import { candidates, readVocabulary, suggestFromQuestion, Thesaurus } from '@/core/vocabulary'
-import type { Heading, MatchKind, MatchReason, VocabularyFormat } from '@/core/vocabulary'
+import { candidates, isStrong, readVocabulary, suggestFromQuestion, Thesaurus } from '@/core/vocabulary'
+import type { Heading, MatchKind, MatchReason, Together, VocabularyFormat } from '@/core/vocabulary'
 import type { OpenStandin } from '@/standins'
 import type { OpenSources } from './open-sources'
 
@@ -45,6 +45,8 @@ export interface TreeRow extends Counted {
 /** A heading of another vocabulary that may mean the same. */
 export interface Match extends Counted {
   reasons: MatchReason[]
+  /** May it be taken without being looked at? */
+  strong: boolean
 }
 
 export interface SuggestedHeading extends Counted {
@@ -80,7 +82,7 @@ export class VocabularyDesk {
 
   async lookUp(key: string, text: string): Promise<Offer[]> {
     const [thesaurus, source] = await this.open(key)
-    return (thesaurus?.lookUp(text, 12) ?? []).map(({ heading, kind, by }) => ({
+    return (thesaurus?.lookUp(text, 12, (h) => postings(source, h)) ?? []).map(({ heading, kind, by }) => ({
       ...counted(thesaurus!, source, heading),
       kind,
       by,
@@ -154,6 +156,7 @@ export class VocabularyDesk {
     return candidates(heading, other, 4, shared).map(({ heading: h, reasons }) => ({
       ...counted(other, otherSource, h),
       reasons,
+      strong: isStrong(reasons),
     }))
   }
 
@@ -175,16 +178,22 @@ export class VocabularyDesk {
         both.set(folded, (both.get(folded) ?? 0) + 1)
       }
     }
-    return (h: Heading): { both: number; smaller: number } => {
+    // Chance is reckoned among the works that both sources hold.
+    const common = Math.max(1, [...here.byDoi.keys()].filter((doi) => there.byDoi.has(doi)).length)
+    return (h: Heading): Together => {
       const folded = foldLabel(h.label)
       const together = both.get(folded) ?? 0
-      if (!together) return { both: 0, smaller: 1 }
+      if (!together) return { both: 0, smaller: 1, expected: 0 }
       let others = 0
       for (const doc of other.index.headingDocs([folded], false)) {
         const doi = other.records[doc]!.doi?.toLowerCase()
         if (doi !== undefined && here.byDoi.has(doi)) others++
       }
-      return { both: together, smaller: Math.max(1, Math.min(known, others)) }
+      return {
+        both: together,
+        smaller: Math.max(1, Math.min(known, others)),
+        expected: (known * others) / common,
+      }
     }
   }
 
@@ -259,6 +268,10 @@ function levelsOf(thesaurus: Thesaurus): number {
   }
   return depth
 }
+
+/** How many records have a heading itself. */
+const postings = (source: OpenStandin | undefined, heading: Heading): number =>
+  source?.index.headingDocs([foldLabel(heading.label)], false).length ?? 0
 
 function counted(thesaurus: Thesaurus, source: OpenStandin | undefined, heading: Heading): Counted {
   const docs = (below: boolean): number | undefined =>

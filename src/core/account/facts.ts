@@ -5,7 +5,7 @@ import { termsInUse, type Line, type Review, type Run, type Work } from '../revi
 import { passCounts, readersOf, type PassCounts } from '../selection'
 import { finalLine, lineKeys } from '../strategy'
 import { fieldsInWords, searchedWith, type SearchedWith } from './searched-with'
-import { dateWords, firstOf, nameInText, periodWords, searchedWords } from './words'
+import { dateWords, someNamed, nameInText, periodWords, searchedWords } from './words'
 
 export type Stage = 'question' | 'terms' | 'searches' | 'records' | 'selection' | 'methods'
 
@@ -268,7 +268,7 @@ const READERS: Record<string, Reader> = {
       .filter((t) => t.conceptId === id && t.kind === 'text' && t.status === 'in use')
       .map((t) => t.expression.replace(/"/g, ''))
     return {
-      text: firstOf(words) || MISSING,
+      text: someNamed(words) || MISSING,
       missing: !words.length,
       stage: 'terms',
       anchor: `concept:${id}`,
@@ -287,7 +287,7 @@ const READERS: Record<string, Reader> = {
       )
       .map((t) => t.expression)
     return {
-      text: firstOf(headings) || MISSING,
+      text: someNamed(headings) || MISSING,
       missing: !headings.length,
       stage: 'terms',
       anchor: `concept:${conceptId}`,

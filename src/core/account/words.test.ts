@@ -1,13 +1,13 @@
 import { describe, expect, it } from 'vitest'
-import { dateWords, firstOf, periodWords, searchedWords } from './words'
+import { dateWords, someNamed, periodWords, searchedWords } from './words'
 
 describe('the words of the account', () => {
   it('name six terms and count the rest, but never count a single one', () => {
-    expect(firstOf([])).toBe('')
-    expect(firstOf(['a', 'b', 'c'])).toBe('a, b and c')
-    expect(firstOf([...'abcdefg'])).toBe('a, b, c, d, e, f and g')
-    expect(firstOf([...'abcdefgh'])).toBe('a, b, c, d, e, f and two more')
-    expect(firstOf(Array.from({ length: 300 }, (_, i) => `t${i}`))).toBe(
+    expect(someNamed([])).toBe('')
+    expect(someNamed(['a', 'b', 'c'])).toBe('a, b and c')
+    expect(someNamed([...'abcdefg'])).toBe('a, b, c, d, e, f and g')
+    expect(someNamed([...'abcdefgh'])).toBe('a, b, c, d, e, f and two more')
+    expect(someNamed(Array.from({ length: 300 }, (_, i) => `t${i}`))).toBe(
       't0, t1, t2, t3, t4, t5 and 294 more',
     )
   })

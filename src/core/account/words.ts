@@ -13,7 +13,7 @@ export function dateWords(iso: string): string {
 const NAMED = 6
 
 /** "a, b and c", or the first six "and four more": a section does not list every term (common practice). */
-export function firstOf(terms: readonly string[]): string {
+export function someNamed(terms: readonly string[]): string {
   // One more would take the room of its own name.
   if (terms.length <= NAMED + 1) return listed(terms)
   return `${terms.slice(0, NAMED).join(', ')} and ${inWords(terms.length - NAMED)} more`

@@ -23,13 +23,13 @@ export function parse(text: string): Parsed {
   const parser = new Parser(text, marks, problems)
   const tree = parser.whole()
   problems.sort((a, b) => startOf(a) - startOf(b))
-  return { tree, problems: problems.length > MOST_PROBLEMS ? firstOf(problems) : problems }
+  return { tree, problems: problems.length > MOST_PROBLEMS ? firstProblems(problems) : problems }
 }
 
 /** Nobody reads more problems than this in one query; the rest are counted. */
 const MOST_PROBLEMS = 200
 
-function firstOf(problems: Problem[]): Problem[] {
+function firstProblems(problems: Problem[]): Problem[] {
   const rest = problems.slice(MOST_PROBLEMS)
   const severity = rest.some((p) => p.severity === 'error') ? 'error' : 'warning'
   const message = `${rest.length} more places like these; mend the first ones and look again.`

@@ -76,7 +76,9 @@ function piecesOf(text: string): Piece[] {
   let last: Piece | undefined
   let depth = 0
   rows.forEach((row, i) => {
-    const start = (form: PastedForm): void => void pieces.push((last = { form, rows: [row], line: i + 1 }))
+    const start = (form: PastedForm): void => {
+      pieces.push((last = { form, rows: [row], line: i + 1 }))
+    }
     if (/^TY {0,2}-/.test(row)) return start('RIS')
     if (/^\s*@\s*[A-Za-z]+\s*[{(]/.test(row)) {
       start('BibTeX')

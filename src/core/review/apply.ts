@@ -126,7 +126,9 @@ const APPLY: Apply = {
   },
   'remark.leave': (r, p) => put(r.leftRemarks, p),
   'remark.raise': (r, p) => drop(r.leftRemarks, p.id),
-  'run.log': (r, p) => void r.runs.push(p),
+  'run.log': (r, p) => {
+    r.runs.push(p)
+  },
   'records.import': (r, p) => put(r.imports, p),
   'import.remove': (r, p) => drop(r.imports, p.id),
   'attachment.add': (r, p) => put(r.attachments, p),

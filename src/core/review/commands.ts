@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { Id, ReviewId } from '../base'
 import { Profile } from '../profile'
 import { LimitValue } from '../query'
 import {
@@ -21,11 +22,9 @@ import {
   Voice,
 } from './values'
 
-const Id = z.string().min(1)
-
 /** Everything that can be done to a review, by kind. Each becomes one entry of the journal. */
 export const Command = z.discriminatedUnion('kind', [
-  z.object({ kind: z.literal('review.create'), payload: z.object({ id: Id, title: z.string() }) }),
+  z.object({ kind: z.literal('review.create'), payload: z.object({ id: ReviewId, title: z.string() }) }),
   z.object({ kind: z.literal('review.rename'), payload: z.object({ title: z.string() }) }),
   z.object({ kind: z.literal('question.set'), payload: z.object({ text: z.string().max(5000) }) }),
   z.object({ kind: z.literal('framework.set'), payload: z.object({ framework: z.string() }) }),

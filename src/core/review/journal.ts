@@ -2,33 +2,25 @@ import { produce } from 'immer'
 import { z } from 'zod'
 import { canonicalJson, digestOf, fail, issuesInWords, ok, problem, type Problem, type Result } from '../base'
 import { apply } from './apply'
-import { Command, NOT_UNDOABLE } from './commands'
+import { Command } from './commands'
+import { Deeds } from './deeds'
 import { migrate, SCHEMA_VERSION } from './migrations'
 import { emptyReview, type Review } from './values'
 
 /** One thing done. `digest` binds it to everything before it. */
-export interface Entry {
-  /** From 0, without gaps. */
-  seq: number
-  /** ISO 8601 with zone. */
-  at: string
-  by: string
-  /** Schema version of the payload. */
-  v: number
-  kind: string
-  payload: unknown
-  digest: string
-}
-
 export const EntryShape = z.object({
+  /** From 0, without gaps. */
   seq: z.int().min(0),
+  /** ISO 8601 with zone. */
   at: z.iso.datetime({ offset: true }),
   by: z.string(),
+  /** Schema version of the payload. */
   v: z.int().min(1),
   kind: z.string(),
   payload: z.unknown(),
   digest: z.string().regex(/^[0-9a-f]{64}$/),
 })
+export type Entry = z.infer<typeof EntryShape>
 
 /** What stands before the first entry. */
 export const FIRST_DIGEST = '0'.repeat(64)
@@ -60,18 +52,22 @@ const wrong = (error: z.ZodError): string =>
 
 /** The command of an entry, lifted to this version and checked. */
 export function commandOf(entry: Entry): Result<Command> {
+  const unread = (code: string, why: string): Result<Command> =>
+    fail(
+      problem(
+        code,
+        'error',
+        `Entry ${entry.seq} (${entry.kind}) is not understood: ${why}`,
+        `entry ${entry.seq}`,
+      ),
+    )
+  if (!(entry.v >= 1)) return unread('entry-unreadable', `there is no version ${entry.v}.`)
   const lifted = migrate(entry)
   const read = Command.safeParse({ kind: lifted.kind, payload: lifted.payload })
   if (read.success) return ok(read.data)
-  const where = `entry ${entry.seq}`
-  return fail(
-    problem(
-      'entry-unreadable',
-      'error',
-      `Entry ${entry.seq} (${entry.kind}) is not understood: ${wrong(read.error)}`,
-      where,
-    ),
-  )
+  return entry.v > SCHEMA_VERSION
+    ? unread('entry-newer', 'a newer Luvren has written it. What it did is not shown here.')
+    : unread('entry-unreadable', `${wrong(read.error)}.`)
 }
 
 export interface Folded {
@@ -107,13 +103,28 @@ export function fold(entries: readonly Entry[]): Folded {
 export function foldFrom(snapshot: Snapshot, entries: readonly Entry[]): Folded | undefined {
   if (snapshot.schema !== SCHEMA_VERSION || entries[snapshot.seq]?.digest !== snapshot.digest)
     return undefined
+  if (!isFolded(snapshot.folded)) return undefined
   return foldOnto(snapshot.folded, entries.slice(snapshot.seq + 1))
+}
+
+/** Has a fold from disk all its parts? A part that is missing would only be missed much later, somewhere else. */
+function isFolded(folded: unknown): folded is Folded {
+  const alike = (a: unknown, like: unknown): boolean =>
+    typeof a === typeof like && Array.isArray(a) === Array.isArray(like) && a !== null
+  const whole = (a: unknown, like: object): boolean =>
+    typeof a === 'object' &&
+    a !== null &&
+    Object.entries(like).every(([key, part]) => alike((a as Record<string, unknown>)[key], part))
+  const empty = emptyReview('')
+  return (
+    whole(folded, { review: empty, done: [], undone: [], problems: [] }) &&
+    whole((folded as Folded).review, empty)
+  )
 }
 
 function foldOnto(start: Folded, entries: readonly Entry[]): Folded | undefined {
   const problems = [...start.problems]
-  const done = [...start.done]
-  const undone = [...start.undone]
+  const deeds = new Deeds(start)
   const oldest = entries[0]?.seq ?? 0
   const commands = new Map<number, Command>()
   const out = new Set<number>()
@@ -123,29 +134,56 @@ function foldOnto(start: Folded, entries: readonly Entry[]): Folded | undefined 
       problems.push(...read.problems)
       continue
     }
-    const command = read.value
-    if (command.kind === 'undo') {
-      if (done[done.length - 1] !== command.payload.seq) continue
-      if (command.payload.seq < oldest) return undefined
-      undone.push(done.pop()!)
-      out.add(command.payload.seq)
-    } else if (command.kind === 'redo') {
-      if (undone[undone.length - 1] !== command.payload.seq) continue
-      if (command.payload.seq < oldest) return undefined
-      done.push(undone.pop()!)
-      out.delete(command.payload.seq)
+    const effect = deeds.take(entry.seq, read.value)
+    if (!effect) continue
+    if ('did' in effect) commands.set(entry.seq, read.value)
+    else if ('undid' in effect) {
+      if (effect.undid < oldest) return undefined
+      out.add(effect.undid)
     } else {
-      commands.set(entry.seq, command)
-      if (!NOT_UNDOABLE.has(command.kind)) {
-        done.push(entry.seq)
-        undone.length = 0
-      }
+      if (effect.redid < oldest) return undefined
+      out.delete(effect.redid)
     }
   }
-  const review = produce(start.review, (draft: Review) => {
-    for (const [seq, command] of commands) if (!out.has(seq)) apply(draft, structuredClone(command))
-  })
-  return { review, done, undone, problems }
+  for (const seq of out) commands.delete(seq)
+  const applied = applyAll(start.review, commands)
+  return {
+    review: applied.review,
+    done: deeds.done,
+    undone: deeds.undone,
+    problems: [...problems, ...applied.problems],
+  }
+}
+
+/** Applies commands by the number of their entry. One that cannot be applied is passed over whole, and named. */
+function applyAll(
+  before: Review,
+  commands: ReadonlyMap<number, Command>,
+): { review: Review; problems: Problem[] } {
+  try {
+    const review = produce(before, (draft: Review) => {
+      for (const command of commands.values()) apply(draft, structuredClone(command))
+    })
+    return { review, problems: [] }
+  } catch {
+    // Rare and slow: one by one, so that what fails leaves nothing behind.
+    let review = before
+    const problems: Problem[] = []
+    for (const [seq, command] of commands)
+      try {
+        review = produce(review, (draft: Review) => apply(draft, structuredClone(command)))
+      } catch {
+        problems.push(
+          problem(
+            'entry-unfit',
+            'error',
+            `Entry ${seq} (${command.kind}) does not fit what was there before it, and was passed over.`,
+            `entry ${seq}`,
+          ),
+        )
+      }
+    return { review, problems }
+  }
 }
 
 /** Folding from nothing always serves; this is never reached. */
@@ -169,7 +207,7 @@ export function verifyJournal(entries: readonly unknown[]): Problem[] {
     const read = EntryShape.safeParse(raw)
     const where = `entry ${i}`
     if (!read.success)
-      return [problem('entry-shape', 'error', `Entry ${i} is damaged: ${wrong(read.error)}`, where)]
+      return [problem('entry-shape', 'error', `Entry ${i} is damaged: ${wrong(read.error)}.`, where)]
     const entry = read.data as Entry
     if (entry.seq !== i)
       return [

@@ -6,11 +6,14 @@ export interface Packed {
   entries: Entry[]
   /** Bulk data by digest. */
   blobs: Map<string, Uint8Array>
+  /** Digests that entries name and whose bytes could not be had when it was packed. Absent: nothing is left out. */
+  leftOut?: readonly string[]
 }
 
 // A fixed date keeps the bytes the same for the same content; the dates that count stand in the journal.
 const STAMP = new Date('1980-01-02T00:00:00Z')
 const JOURNAL = 'data/journal.jsonl'
+const LEFT_OUT = 'data/left-out.txt'
 const BLOB = /^data\/blobs\/([0-9a-f]{64})$/
 
 /**
@@ -23,6 +26,7 @@ export function packReview(packed: Packed, title: string): Uint8Array {
   }
   for (const [digest, bytes] of [...packed.blobs].sort(([a], [b]) => (a < b ? -1 : 1)))
     payload[`data/blobs/${digest}`] = bytes
+  if (packed.leftOut?.length) payload[LEFT_OUT] = strToU8(`${packed.leftOut.join('\n')}\n`)
   payload['data/ro-crate-metadata.json'] = strToU8(
     JSON.stringify(crate(Object.keys(payload), title, packed.entries), null, 2),
   )
@@ -140,8 +144,11 @@ export function openPackage(bytes: Uint8Array): Result<Packed> {
       problems.push(problem('blob-changed', 'error', `${name} does not hold what its name says.`, name))
     blobs.set(digest, content)
   }
+  const leftOut = strFromU8(files[LEFT_OUT] ?? new Uint8Array())
+    .split('\n')
+    .filter(Boolean)
   for (const e of entries)
-    if (blobsOf(e).some((digest) => !blobs.has(digest)))
+    if (blobsOf(e).some((digest) => !blobs.has(digest) && !leftOut.includes(digest)))
       problems.push(
         problem(
           'blob-missing',
@@ -150,5 +157,7 @@ export function openPackage(bytes: Uint8Array): Result<Packed> {
           `entry ${e.seq}`,
         ),
       )
-  return problems.length ? { ok: false, problems } : ok({ entries, blobs })
+  return problems.length
+    ? { ok: false, problems }
+    : ok({ entries, blobs, ...(leftOut.length ? { leftOut } : {}) })
 }

@@ -1,8 +1,8 @@
 import { z } from 'zod'
+import { Id } from '../base'
 import { Profile } from '../profile'
 import { LimitValue } from '../query'
 
-const Id = z.string().min(1).max(200)
 const Text = z.string().max(200_000)
 /** SHA-256 of bytes that lie beside the journal. */
 const Digest = z.string().regex(/^[0-9a-f]{64}$/)
@@ -166,7 +166,10 @@ export const Line = z.object({
 })
 export type Line = z.infer<typeof Line>
 
-/** One execution of a line. Never changed; a later run of the same line supersedes it. */
+/**
+ * One execution of a line. Never changed; a later run of the same line supersedes it. One that was logged wrongly is
+ * corrected by another, which names it and says why; both are kept.
+ */
 export const Run = z.object({
   id: Id,
   sourceId: Id,
@@ -187,6 +190,10 @@ export const Run = z.object({
   how: z.enum(['stand-in', 'by hand', 'pasted history']),
   /** Through what it was reached, where a person noted it. */
   platform: Text.optional(),
+  /** The run that this one corrects: the same search, logged wrongly. */
+  supersedes: Id.optional(),
+  /** Why it had to be corrected. */
+  because: Text.optional(),
 })
 export type Run = z.infer<typeof Run>
 
@@ -259,6 +266,12 @@ export interface Review {
   /** By work, then by pass and reader ("broad/M. Osei"). */
   rulings: Record<string, Record<string, Ruling>>
   account: { voice: Voice; edited: Record<string, PassageContent> }
+}
+
+/** The runs that stand: without those that a correction has taken the place of. */
+export function standingRuns(runs: readonly Run[]): Run[] {
+  const corrected = new Set(runs.flatMap((r) => (r.supersedes === undefined ? [] : [r.supersedes])))
+  return corrected.size ? runs.filter((r) => !corrected.has(r.id)) : [...runs]
 }
 
 /** The terms in use of the plan as it stands: text words, and headings of sources that have not been taken out of it. */

@@ -1,8 +1,10 @@
 import { produce } from 'immer'
 import { canonicalJson } from '../base'
 import { apply } from './apply'
+import type { Command } from './commands'
+import { Deeds } from './deeds'
 import { commandOf, type Entry } from './journal'
-import { emptyReview, type Line, type Review, type Run } from './values'
+import { emptyReview, standingRuns, type Line, type Review, type Run } from './values'
 
 /** A strategy as it stood when it was run: lines, and what each found then. */
 export interface StrategyVersion {
@@ -41,41 +43,39 @@ export function strategyVersions(
   present: readonly Line[],
 ): StrategyVersion[] {
   let review: Review = emptyReview('')
-  const history: { seq: number; before: Review }[] = []
+  const deeds = new Deeds()
+  const before: { seq: number; review: Review }[] = []
+  const commands = new Map<number, Command>()
   const versions: { lines: readonly Line[]; runs: Map<string, Run>; at: string; by: string; key: string }[] =
     []
+  const applyOne = (seq: number, command: Command): void => {
+    before.push({ seq, review })
+    review = produce(review, (draft: Review) => apply(draft, structuredClone(command)))
+  }
   for (const entry of entries) {
-    const touches =
-      LINE_KINDS.has(entry.kind) && (entry.payload as { sourceId?: string }).sourceId === sourceId
-    const isRun = entry.kind === 'run.log' && (entry.payload as Run).sourceId === sourceId
-    if (!touches && !isRun && entry.kind !== 'undo' && entry.kind !== 'redo') continue
     const read = commandOf(entry)
-    if (!read.ok) continue
+    const effect = read.ok ? deeds.take(entry.seq, read.value) : undefined
+    if (!read.ok || !effect) continue
     const command = read.value
-    if (command.kind === 'undo') {
-      const at = history.findIndex((h) => h.seq === command.payload.seq)
-      if (at >= 0) review = history[at]!.before
-    } else if (command.kind === 'redo') {
-      const again = entries.find((e) => e.seq === command.payload.seq)
-      const done = again && LINE_KINDS.has(again.kind) && commandOf(again)
-      if (done && done.ok && (done.value.payload as { sourceId?: string }).sourceId === sourceId)
-        review = produce(review, (draft: Review) => apply(draft, done.value))
-    } else if (touches) {
-      history.push({ seq: entry.seq, before: review })
-      review = produce(review, (draft: Review) => apply(draft, structuredClone(command)))
-    } else if (command.kind === 'run.log') {
+    if ('undid' in effect) {
+      if (before.at(-1)?.seq === effect.undid) review = before.pop()!.review
+    } else if ('redid' in effect) {
+      const again = commands.get(effect.redid)
+      if (again) applyOne(effect.redid, again)
+    } else if (
+      LINE_KINDS.has(command.kind) &&
+      (command.payload as { sourceId?: string }).sourceId === sourceId
+    ) {
+      commands.set(entry.seq, command)
+      applyOne(entry.seq, command)
+    } else if (command.kind === 'run.log' && command.payload.sourceId === sourceId) {
+      const run = command.payload
+      const corrected = versions.find((v) => [...v.runs.values()].some((r) => r.id === run.supersedes))
       const lines = review.strategies[sourceId] ?? []
       const key = asked(lines)
-      const last = versions[versions.length - 1]
-      if (last?.key === key) last.runs.set(command.payload.lineId, command.payload)
-      else
-        versions.push({
-          lines,
-          runs: new Map([[command.payload.lineId, command.payload]]),
-          at: command.payload.at,
-          by: command.payload.by,
-          key,
-        })
+      const last = corrected ?? versions[versions.length - 1]
+      if (last && (corrected || last.key === key)) last.runs.set(run.lineId, run)
+      else versions.push({ lines, runs: new Map([[run.lineId, run]]), at: run.at, by: run.by, key })
     }
   }
   const found = versions.map(({ lines, runs, at, by }, i): StrategyVersion => ({
@@ -111,7 +111,7 @@ export interface LineVersion {
 /** What a line asked each time it was run and had changed, oldest first. */
 export function lineVersions(runs: readonly Run[], lineId: string): LineVersion[] {
   const found: (LineVersion & { key: string })[] = []
-  for (const { lineId: id, key, text, sent, limits, hits, at, by } of runs) {
+  for (const { lineId: id, key, text, sent, limits, hits, at, by } of standingRuns(runs)) {
     if (id !== lineId) continue
     const last = found[found.length - 1]
     if (last?.key === key) Object.assign(last, { hits, at, by })
@@ -122,5 +122,7 @@ export function lineVersions(runs: readonly Run[], lineId: string): LineVersion[
 
 /** The run of a line before what it asks now; for saying how many more or fewer there are. */
 export function runBefore(runs: readonly Run[], current: Run): Run | undefined {
-  return runs.findLast((r) => r.lineId === current.lineId && r.key !== current.key && r.at <= current.at)
+  return standingRuns(runs).findLast(
+    (r) => r.lineId === current.lineId && r.key !== current.key && r.at <= current.at,
+  )
 }

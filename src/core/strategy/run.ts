@@ -88,8 +88,9 @@ function runLine(
     losses: [],
     problems: [...problems],
   }
-  const say = (code: string, message: string): void =>
-    void result.problems.push(problem(code, 'error', message))
+  const say = (code: string, message: string): void => {
+    result.problems.push(problem(code, 'error', message))
+  }
   if (line.described !== undefined) {
     result.sent = line.described
     result.problems = [

@@ -7,7 +7,8 @@ export type MatchReason =
   | { kind: 'same label' }
   | { kind: 'entry term'; term: string }
   | { kind: 'shared words'; words: string[] }
-  | { kind: 'shared records'; count: number }
+  /** Records of the works that both sources hold; `expected` by chance. */
+  | { kind: 'shared records'; count: number; expected: number }
 
 export interface Candidate {
   heading: Heading
@@ -16,18 +17,47 @@ export interface Candidate {
   reasons: MatchReason[]
 }
 
+/** How often two headings stand with the same works, how many works the rarer one has, and what chance would give. */
+export interface Together {
+  both: number
+  smaller: number
+  expected: number
+}
+
+/** From so many works with both, and so many times what chance gives, records alone make a match strong. */
+const STRONG = { works: 10, timesChance: 5 }
+
+/**
+ * Is a match strong enough to be taken unseen? The same label or an entry term is; words that are alike are not; records
+ * with both are, where there are enough of them and chance does not explain them.
+ */
+export const isStrong = (reasons: readonly MatchReason[]): boolean =>
+  reasons.some(
+    (r) =>
+      r.kind === 'same label' ||
+      r.kind === 'entry term' ||
+      (r.kind === 'shared records' && r.count >= STRONG.works && r.count >= STRONG.timesChance * r.expected),
+  )
+
+/** The lower end of the 95 % interval (Wilson 1927) of a share: a few records say less than many. */
+function atLeast(part: number, whole: number): number {
+  const [p, z] = [part / whole, 1.96]
+  const spread = z * Math.sqrt((p * (1 - p) + (z * z) / (4 * whole)) / whole)
+  return Math.max(0, (p + (z * z) / (2 * whole) - spread) / (1 + (z * z) / whole))
+}
+
 const WEIGHT = { label: 1, entry: 0.85, words: 0.6, records: 0.5 }
 
 /**
  * Headings of another vocabulary that may mean the same, best first, each with its reasons: the same label; a label
  * that is an entry term over there or here; words that the names share (by Jaccard's coefficient, the best pair of
- * names); records that carry both, if `shared` can count them (with the smaller of the two postings as measure).
+ * names); records that carry both, if `shared` can count them (by the share of the rarer heading's records that is sure).
  */
 export function candidates(
   heading: Heading,
   other: Thesaurus,
   most = 5,
-  shared?: (other: Heading) => { both: number; smaller: number },
+  shared?: (other: Heading) => Together,
 ): Candidate[] {
   const names = namesOf(heading)
   const found: Candidate[] = []
@@ -51,10 +81,10 @@ export function candidates(
         }
       }
     }
-    const { both, smaller } = shared?.(h) ?? { both: 0, smaller: 0 }
+    const { both, smaller, expected } = shared?.(h) ?? { both: 0, smaller: 0, expected: 0 }
     if (both >= 3 && both / smaller >= 0.2) {
-      reasons.push({ kind: 'shared records', count: both })
-      score = Math.min(1, score + WEIGHT.records * (both / smaller))
+      reasons.push({ kind: 'shared records', count: both, expected })
+      score = Math.min(1, score + WEIGHT.records * atLeast(both, smaller))
     }
     if (reasons.length) found.push({ heading: h, score, reasons })
   }

@@ -1,9 +1,9 @@
-import { foldLabel } from '../base'
+import { firstOf, foldLabel } from '../base'
 import { looseKey } from './loose'
 import type { Heading, Vocabulary } from './heading'
 
 /** Why a look-up offers a heading, best first. */
-export type MatchKind = 'label' | 'entry term' | 'words' | 'part of a word'
+export type MatchKind = 'label' | 'entry term' | 'beginning' | 'words' | 'part of a word'
 
 export interface LookUp {
   heading: Heading
@@ -12,7 +12,13 @@ export interface LookUp {
   by: string
 }
 
-const KIND_RANK: Record<MatchKind, number> = { label: 0, 'entry term': 1, words: 2, 'part of a word': 3 }
+const KIND_RANK: Record<MatchKind, number> = {
+  label: 0,
+  'entry term': 1,
+  beginning: 2,
+  words: 3,
+  'part of a word': 4,
+}
 
 interface Name {
   folded: string
@@ -138,11 +144,12 @@ export class Thesaurus {
   }
 
   /**
-   * Headings for what a person typed, best first: the label itself, an entry term, all its words in any order (each
-   * begun, at least), then parts of words. Nothing typed finds nothing. Words are found through an index, so that a
-   * vocabulary of thirty thousand headings answers within a keystroke.
+   * Headings for what a person typed, best first: the label itself, an entry term, a name that begins so, all its words
+   * in any order (each begun, at least), then parts of words; within each of these by how many records have the heading
+   * (`postings`, where records are at hand), then the shorter name. Nothing typed finds nothing. Words are found through
+   * an index, so that a vocabulary of thirty thousand headings answers within a keystroke.
    */
-  lookUp(text: string, most = 20): LookUp[] {
+  lookUp(text: string, most = 20, postings: (heading: Heading) => number = () => 0): LookUp[] {
     const folded = foldLabel(text)
     if (!folded) return []
     this.lookUpWords ??= new WordIndex(this.names)
@@ -158,12 +165,38 @@ export class Thesaurus {
     }
     for (const n of words.begun(asked)) {
       const name = this.names[n]!
-      offer(n, name.folded === folded ? (name.entry ? 'entry term' : 'label') : 'words')
+      offer(
+        n,
+        name.folded === folded
+          ? name.entry
+            ? 'entry term'
+            : 'label'
+          : name.folded.startsWith(folded)
+            ? 'beginning'
+            : 'words',
+      )
     }
     // Parts of words stand last in any case: they are looked for only while there is room.
     if (found.size < most && folded.length >= 3)
       for (const n of words.holding(asked)) offer(n, 'part of a word')
-    return firstOf(found.values(), most, (n) => this.names[n]!).map((one) => {
+    const weights = new Map<Heading, number>()
+    const weigh = (heading: Heading): number => {
+      let weight = weights.get(heading)
+      if (weight === undefined) weights.set(heading, (weight = postings(heading)))
+      return weight
+    }
+    const before = (a: number, b: number): number => {
+      const [rankA, rankB] = [Math.floor(a / NAMES), Math.floor(b / NAMES)]
+      const kinds = Math.floor(rankA / 1000) - Math.floor(rankB / 1000)
+      if (kinds) return kinds
+      const [one, other] = [this.names[a % NAMES]!.heading, this.names[b % NAMES]!.heading]
+      return (
+        weigh(other) - weigh(one) ||
+        rankA - rankB ||
+        (one.label < other.label ? -1 : one.label > other.label ? 1 : 0)
+      )
+    }
+    return firstOf(found.values(), most, before).map((one) => {
       const name = this.names[one % NAMES]!
       const kind = Math.floor(one / NAMES / 1000)
       return { heading: name.heading, kind: KINDS[kind]!, by: name.text }
@@ -174,23 +207,6 @@ export class Thesaurus {
 /** A find is its rank times this, plus the number of the name: numbers sort and compare without objects. */
 const NAMES = 2 ** 28
 const KINDS = Object.keys(KIND_RANK) as MatchKind[]
-
-/** The first `most` in order, without sorting the rest: one letter may offer half a vocabulary. */
-function firstOf(all: Iterable<number>, most: number, nameOf: (n: number) => Name): number[] {
-  const before = (a: number, b: number): boolean => {
-    const ranks = Math.floor(a / NAMES) - Math.floor(b / NAMES)
-    return ranks ? ranks < 0 : nameOf(a % NAMES).heading.label < nameOf(b % NAMES).heading.label
-  }
-  const first: number[] = []
-  for (const one of all) {
-    if (first.length === most && !before(one, first[most - 1]!)) continue
-    let at = first.length
-    while (at > 0 && before(one, first[at - 1]!)) at--
-    first.splice(at, 0, one)
-    if (first.length > most) first.pop()
-  }
-  return first
-}
 
 /** The words of names in alphabetical order, each with the numbers of the names that have it. */
 class WordIndex {

@@ -1,7 +1,16 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { vocabularyOf } from '../../standins/corpus/releases'
-import { candidates, readOutline, readSkos, readSkosJsonLd, Thesaurus, writeSkos, type Vocabulary } from '.'
+import {
+  candidates,
+  isStrong,
+  readOutline,
+  readSkos,
+  readSkosJsonLd,
+  Thesaurus,
+  writeSkos,
+  type Vocabulary,
+} from '.'
 
 const HEAD = '@prefix skos: <http://www.w3.org/2004/02/skos/core#> . @prefix : <http://example.org/> .\n'
 const read = (turtle: string): { vocabulary: Vocabulary; codes: string[] } => {
@@ -10,6 +19,22 @@ const read = (turtle: string): { vocabulary: Vocabulary; codes: string[] } => {
   return { vocabulary: result.value, codes: result.problems.map((p) => p.code) }
 }
 const heading = (v: Vocabulary, label: string) => v.headings.find((h) => h.label === label)!
+
+/** A small vocabulary: labels with their entry terms. */
+const thesaurusOf = (headings: readonly (readonly [string, readonly string[]])[]): Thesaurus =>
+  new Thesaurus({
+    id: 'made',
+    title: 'Made',
+    version: '1',
+    headings: headings.map(([label, entryTerms]) => ({
+      id: label,
+      label,
+      entryTerms: [...entryTerms],
+      broader: [],
+      narrower: [],
+      related: [],
+    })),
+  })
 
 describe('reading SKOS', () => {
   it('completes BT/NT and RT/RT both ways (reciprocity, ISO 25964-1)', () => {
@@ -112,6 +137,29 @@ describe('the Fernhollow Thesaurus', () => {
     expect(thesaurus.lookUp('  ')).toEqual([])
   })
 
+  it('offers what is typed itself, then entry terms, then what begins so, then what contains it; within each by records', () => {
+    const made = thesaurusOf([
+      ['Attention tests', []],
+      ['Attention', []],
+      ['Attention in class', []],
+      ['Listening', ['Attention span']],
+      ['Sustained attention', []],
+      ['Inattentiontests', []],
+      ['Vigilance', ['attention']],
+    ])
+    const records: Record<string, number> = { 'Attention in class': 428, 'Attention tests': 0, Listening: 30 }
+    const offers = made.lookUp('attention', 20, (h) => records[h.label] ?? 1)
+    expect(offers.map((o) => [o.heading.label, o.kind])).toEqual([
+      ['Attention', 'label'],
+      ['Vigilance', 'entry term'],
+      ['Attention in class', 'beginning'],
+      ['Listening', 'beginning'],
+      ['Attention tests', 'beginning'],
+      ['Sustained attention', 'words'],
+      ['Inattentiontests', 'part of a word'],
+    ])
+  })
+
   it('does not take a related heading along with narrower ones (common practice)', () => {
     const sound = thesaurus.byLabel('Classroom sound')!
     const below = thesaurus.withNarrower(sound).map((h) => h.label)
@@ -163,13 +211,38 @@ describe('the three vocabularies of the stand-ins', () => {
     )
   })
 
+  it('are strong by name, or by records with both that chance does not explain', () => {
+    const records = (count: number, expected: number): boolean =>
+      isStrong([{ kind: 'shared records', count, expected }])
+    expect(isStrong([{ kind: 'same label' }])).toBe(true)
+    expect(isStrong([{ kind: 'entry term', term: 'x' }])).toBe(true)
+    expect(isStrong([{ kind: 'shared words', words: ['x'] }])).toBe(false)
+    expect(records(3, 0)).toBe(false)
+    expect(records(89, 9)).toBe(true)
+    expect(records(89, 60)).toBe(false)
+  })
+
+  it('come before others with fewer records, where a few records alone say less than many', () => {
+    const heading = fernhollow.byLabel('Classroom sound')!
+    const shared = (h: { label: string }) =>
+      h.label === 'Auditory masking'
+        ? { both: 3, smaller: 3, expected: 0 }
+        : h.label === 'Working memory'
+          ? { both: 89, smaller: 120, expected: 9 }
+          : { both: 0, smaller: 9, expected: 0 }
+    const labels = candidates(heading, mindmere, 20, shared).map((c) => c.heading.label)
+    expect(labels.indexOf('Working memory')).toBeLessThan(labels.indexOf('Auditory masking'))
+  })
+
   it('offer a heading for the records it shares even where no word is alike', () => {
     const heading = fernhollow.byLabel('Classroom sound')!
     const shared = (h: { label: string }) =>
-      h.label === 'Auditory masking' ? { both: 19, smaller: 40 } : { both: 0, smaller: 9 }
+      h.label === 'Auditory masking'
+        ? { both: 19, smaller: 40, expected: 2 }
+        : { both: 0, smaller: 9, expected: 0 }
     expect(
       candidates(heading, mindmere, 20, shared).find((c) => c.heading.label === 'Auditory masking')?.reasons,
-    ).toEqual([{ kind: 'shared records', count: 19 }])
+    ).toEqual([{ kind: 'shared records', count: 19, expected: 2 }])
   })
 })
 

@@ -3,11 +3,16 @@ import { Button } from 'antd'
 import Link from 'next/link'
 import { useSelectedLayoutSegment } from 'next/navigation'
 import { useEffect, useState, type MouseEvent, type ReactNode } from 'react'
-import { openReview, openShelf, useSession } from '@/store/session'
-import { arrived, useWhereabouts } from '@/store/whereabouts'
+import { readOwnKeys, useRegistry } from '@/store/actions'
+import { FAULT_WORDS } from '@/store/fault-words'
+import { useSession, useStore } from '@/store/provider'
+import { arrived, leaveAll, useWhereabouts } from '@/store/whereabouts'
 import { light, lightFacts } from '@/ui/light'
 import { AccountPane } from './account-pane'
 import { Course } from './course'
+import { KeysDialog } from './keys-dialog'
+import { LeftUnfinished } from './left-unfinished'
+import { NameDialog } from './name-dialog'
 import { Palette } from './palette'
 import { Strip } from './strip'
 import { useFrameActions, useKeys } from './keys'
@@ -39,12 +44,27 @@ const pointFacts = (event: MouseEvent): void =>
 
 /** What stands around every stage: the course above, the account beside, the strip below. */
 export function Frame({ reviewId, children }: { reviewId: string; children: ReactNode }) {
+  const { deed, openReview, setting } = useStore()
   const open = useSession((s) => s.reviewId === reviewId)
+  const failed = useSession((s) => s.failed)
+  const fault = useSession((s) => s.fault)
+  const title = useSession((s) => s.folded.review.title || s.folded.review.question)
   const [missing, setMissing] = useState(false)
   const stage = useSelectedLayoutSegment() ?? 'question'
   useEffect(() => {
-    void openShelf().then(() => openReview(reviewId).then((found) => setMissing(!found)))
-  }, [reviewId])
+    leaveAll()
+    deed(openReview(reviewId).then((found) => setMissing(!found)))
+    deed(
+      setting('keys').then((kept) => {
+        const own = readOwnKeys(kept)
+        if (own) useRegistry.setState({ own })
+      }),
+    )
+  }, [reviewId, deed, openReview, setting])
+  useEffect(() => {
+    const name = stage.charAt(0).toUpperCase() + stage.slice(1)
+    document.title = open ? `${name} · ${title || 'Review without a title'} · Luvren` : 'Luvren'
+  }, [stage, open, title])
   useArrival(stage, open)
   useFrameActions(reviewId)
   useKeys()
@@ -55,6 +75,20 @@ export function Frame({ reviewId, children }: { reviewId: string; children: Reac
         <h1>This review is not in this browser</h1>
         <p className="empty">
           Reviews stay in the browser in which they were made. If you have its package, open it from the
+          shelf.
+        </p>
+        <Link href="/">
+          <Button type="primary">To the shelf</Button>
+        </Link>
+      </main>
+    )
+  if (failed)
+    return (
+      <main className="shelf">
+        <h1>This review could not be opened</h1>
+        <p role="alert">{fault ? FAULT_WORDS[fault].open : failed}</p>
+        <p className="sub">
+          Nothing of it was changed. Reload the page to try again; if you have its package, open that from the
           shelf.
         </p>
         <Link href="/">
@@ -73,6 +107,9 @@ export function Frame({ reviewId, children }: { reviewId: string; children: Reac
       <AccountPane stage={stage} />
       <Strip />
       <Palette />
+      <KeysDialog />
+      <NameDialog />
+      <LeftUnfinished />
       <Trouble />
     </div>
   )

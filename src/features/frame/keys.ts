@@ -1,25 +1,19 @@
 'use client'
 import { useRouter } from 'next/navigation'
 import { useEffect, useMemo } from 'react'
-import { isTyping, keyName, useActions, useRegistry, type Action } from '@/store/actions'
-import { packOpenReview, redo, undo, useSession } from '@/store/session'
-import { fileName, saveFile } from '@/ui/save-file'
+import { isTyping, keyName, keyOf, useActions, useRegistry, type Action } from '@/store/actions'
+import { useStore } from '@/store/provider'
 import { chooseTheme } from '@/ui/theme'
+import { savePackage } from './save-package'
+import { useUndo } from './undo'
 
 const STAGES = ['Question', 'Terms', 'Searches', 'Records', 'Selection', 'Methods']
 
-/** Saves the open review as a package file. */
-export async function savePackage(): Promise<void> {
-  const bytes = await packOpenReview()
-  saveFile(
-    fileName(useSession.getState().folded.review.title, 'luvren.zip'),
-    bytes as BlobPart,
-    'application/zip',
-  )
-}
-
 /** What can be done on every stage. */
 export function useFrameActions(reviewId: string): void {
+  const store = useStore()
+  const { deed, session } = store
+  const { undo, redo } = useUndo()
   const router = useRouter()
   const actions = useMemo<Action[]>(
     () => [
@@ -34,15 +28,15 @@ export function useFrameActions(reviewId: string): void {
         id: 'undo',
         label: 'Undo',
         key: 'Z',
-        when: () => useSession.getState().folded.done.length > 0,
-        run: () => void undo(),
+        when: () => session.getState().folded.done.length > 0,
+        run: undo,
       },
       {
         id: 'redo',
         label: 'Do again what was undone',
         key: 'Shift+Z',
-        when: () => useSession.getState().folded.undone.length > 0,
-        run: () => void redo(),
+        when: () => session.getState().folded.undone.length > 0,
+        run: redo,
       },
       ...STAGES.map((name, i) => ({
         id: `stage-${name}`,
@@ -50,13 +44,18 @@ export function useFrameActions(reviewId: string): void {
         key: `Shift+${i + 1}`,
         run: () => router.push(`/review/${reviewId}/${name.toLowerCase()}`),
       })),
-      { id: 'package', label: 'Save the review as a package', run: () => void savePackage() },
+      { id: 'package', label: 'Save the review as a package', run: () => deed(savePackage(store)) },
       { id: 'shelf', label: 'To the shelf of reviews', run: () => router.push('/') },
+      {
+        id: 'keys',
+        label: 'Change the keys, or switch them off',
+        run: () => useRegistry.setState({ keysOpen: true }),
+      },
       { id: 'light', label: 'Light theme', run: () => chooseTheme('light') },
       { id: 'dark', label: 'Dark theme', run: () => chooseTheme('dark') },
       { id: 'system', label: 'Theme as the system has it', run: () => chooseTheme('as the system') },
     ],
-    [reviewId, router],
+    [reviewId, router, store, deed, session, undo, redo],
   )
   useActions('frame', actions)
 }
@@ -65,15 +64,23 @@ export function useFrameActions(reviewId: string): void {
 export function useKeys(): void {
   useEffect(() => {
     const onKey = (event: KeyboardEvent): void => {
+      const { own } = useRegistry.getState()
+      // The palette is always to be had, also where single keys are switched off and while a text is being typed.
+      if ((event.ctrlKey || event.metaKey) && !event.altKey && event.key.toLowerCase() === 'k') {
+        event.preventDefault()
+        useRegistry.setState({ paletteOpen: true })
+        return
+      }
       if (event.defaultPrevented || event.ctrlKey || event.metaKey || event.altKey || isTyping(event.target))
         return
+      if (own.off) return
       const digit =
         event.shiftKey && /^Digit[1-6]$/.test(event.code) ? `Shift+${event.code.slice(5)}` : undefined
       const name = digit ?? keyName(event)
       const onButton = event.target instanceof HTMLElement && event.target.closest('button, a, [role=button]')
       if (onButton && (name === 'Enter' || name === ' ')) return
       const groups = [...useRegistry.getState().groups.values()].reverse()
-      const action = groups.flat().find((a) => a.key === name && (!a.when || a.when()))
+      const action = groups.flat().find((a) => keyOf(a, own) === name && (!a.when || a.when()))
       if (!action) return
       event.preventDefault()
       action.run()

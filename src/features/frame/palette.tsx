@@ -1,8 +1,8 @@
 'use client'
 import { Input, Modal } from 'antd'
-import { useState } from 'react'
-import { useAllActions, useRegistry } from '@/store/actions'
-import { keySign } from './strip'
+import { useId, useState } from 'react'
+import { keyOf, useAllActions, useRegistry } from '@/store/actions'
+import { keySign } from './key-sign'
 
 /** Every action, searched by its words. */
 export function Palette() {
@@ -23,9 +23,12 @@ export function Palette() {
   )
 }
 
+/** A combobox: the box keeps the focus, the active action is named to whoever listens. */
 function PaletteList({ close }: { close: () => void }) {
   const [asked, setAsked] = useState('')
   const [at, setAt] = useState(0)
+  const own = useRegistry((s) => s.own)
+  const list = useId()
   const words = asked.toLowerCase().split(/\s+/)
   const actions = useAllActions().filter(
     (a) => a.id !== 'palette' && words.every((w) => a.label.toLowerCase().includes(w)),
@@ -37,6 +40,10 @@ function PaletteList({ close }: { close: () => void }) {
     // The dialog gives the focus back first, so that the action may take it.
     setTimeout(action.run, 30)
   }
+  const show = (i: number): void => {
+    setAt(i)
+    document.getElementById(`${list}-${i}`)?.scrollIntoView({ block: 'nearest' })
+  }
   return (
     <>
       <Input
@@ -44,33 +51,41 @@ function PaletteList({ close }: { close: () => void }) {
         value={asked}
         placeholder="Type a word of it"
         aria-label="Search the actions"
+        role="combobox"
+        aria-expanded="true"
+        aria-controls={list}
+        aria-autocomplete="list"
+        aria-activedescendant={actions[at] ? `${list}-${at}` : undefined}
         onChange={(e) => {
           setAsked(e.target.value)
           setAt(0)
         }}
         onKeyDown={(e) => {
-          if (e.key === 'ArrowDown') setAt(Math.min(at + 1, actions.length - 1))
-          else if (e.key === 'ArrowUp') setAt(Math.max(at - 1, 0))
+          if (e.key === 'ArrowDown') show(Math.min(at + 1, actions.length - 1))
+          else if (e.key === 'ArrowUp') show(Math.max(at - 1, 0))
           else if (e.key === 'Enter') go(at)
           else return
           e.preventDefault()
         }}
       />
-      <ul role="listbox" aria-label="Actions">
-        {actions.map((a, i) => (
-          <li key={a.id} role="presentation">
-            <button
-              className="plain"
+      <ul role="listbox" id={list} aria-label="Actions">
+        {actions.map((a, i) => {
+          const off = a.when ? !a.when() : false
+          return (
+            <li
+              key={a.id}
+              id={`${list}-${i}`}
               role="option"
+              className="palette-action"
               aria-selected={i === at}
-              disabled={a.when ? !a.when() : false}
+              aria-disabled={off}
               onClick={() => go(i)}
             >
               <span>{a.label}</span>
-              {a.key && <kbd>{keySign(a.key)}</kbd>}
-            </button>
-          </li>
-        ))}
+              {a.key && !own.off && <kbd>{keySign(keyOf(a, own)!)}</kbd>}
+            </li>
+          )
+        })}
       </ul>
       {!actions.length && <p className="empty">Nothing here is called that. Try another word.</p>}
     </>

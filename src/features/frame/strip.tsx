@@ -1,48 +1,61 @@
 'use client'
 import { Drawer } from 'antd'
-import { useState } from 'react'
-import { DEED, type CommandKind } from '@/core/review'
-import { useAllActions } from '@/store/actions'
-import { undo, useSession } from '@/store/session'
+import { useMemo, useState } from 'react'
+import { DEED, lastDeed, type CommandKind } from '@/core/review'
+import { keyOf, useAllActions, useRegistry } from '@/store/actions'
+import { useSession, useStore } from '@/store/provider'
+import type { SaveState } from '@/store/journal-file'
+import { keySign } from './key-sign'
+import { useUndo } from './undo'
 
-const STATE = { saved: 'Saved', saving: 'Saving …', full: 'Not saved', failed: 'Not saved' }
+const STATE: Record<SaveState, string> = {
+  saved: 'Saved',
+  saving: 'Saving …',
+  full: 'Not saved',
+  failed: 'Not saved',
+  parted: 'Not saved',
+}
 
 const CLOCK = new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit' })
 const clock = (iso: string): string => CLOCK.format(new Date(iso))
-const deed = (kind: string): string => DEED[kind as CommandKind] ?? kind
+const deedWords = (kind: string): string => DEED[kind as CommandKind] ?? kind
 
-/** Keys as they are printed on the keyboard. */
-export function keySign(key: string): string {
-  return key
-    .replace('Shift+', '⇧')
-    .replace('ArrowLeft', '←')
-    .replace('ArrowRight', '→')
-    .replace('ArrowUp', '↑')
-    .replace('ArrowDown', '↓')
-    .replace('Enter', '↵')
-    .replace(/^ $/, 'Space')
-}
-
-/** The strip at the bottom: saved or not, what was done last, the journal, and the keys of this stage. */
+/** The strip at the bottom: saved or not, what was done last and what undo would take back, and the keys of this stage. */
 export function Strip() {
+  const { understood } = useStore()
   const entries = useSession((s) => s.entries)
   const state = useSession((s) => s.state)
-  const folded = useSession((s) => s.folded)
+  const done = useSession((s) => s.folded.done)
+  const refused = useSession((s) => s.refused)
+  const own = useRegistry((s) => s.own)
   const [journal, setJournal] = useState(false)
   const actions = useAllActions()
+  const { undo } = useUndo()
   const last = entries[entries.length - 1]
+  const next = useMemo(() => lastDeed(entries, done), [entries, done])
   return (
     <footer>
-      <span className="saved" data-state={state}>
-        {STATE[state]}
-      </span>
-      {last && (
-        <span className="last">
-          {clock(last.at)} · {deed(last.kind)}
+      {refused ? (
+        <span className="refused" role="alert">
+          {refused}{' '}
+          <button className="plain link" onClick={understood}>
+            I see
+          </button>
         </span>
+      ) : (
+        <>
+          <span className="saved" data-state={state} role="status">
+            {STATE[state]}
+          </span>
+          {last && (
+            <span className="last">
+              {clock(last.at)} · {deedWords(last.kind)}
+            </span>
+          )}
+        </>
       )}
-      <button className="plain" disabled={!folded.done.length} onClick={() => void undo()}>
-        <kbd>Z</kbd> undo
+      <button className="plain undo" disabled={!next} onClick={undo} title={next && `Undo: ${next.words}`}>
+        <kbd>{keySign(own.keys.undo ?? 'Z')}</kbd> undo{next ? `: ${next.words}` : ''}
       </button>
       <button className="plain" onClick={() => setJournal(true)}>
         Journal {entries.length}
@@ -53,7 +66,7 @@ export function Strip() {
           .slice(0, 6)
           .map((a) => (
             <button key={a.id} className="plain" onClick={a.run}>
-              <kbd>{keySign(a.key!)}</kbd> {a.label.toLowerCase()}
+              {!own.off && <kbd>{keySign(keyOf(a, own)!)}</kbd>} {a.label.toLowerCase()}
             </button>
           ))}
       </span>
@@ -79,9 +92,10 @@ function JournalList() {
         .map((e) => (
           <div className="journal-row" key={e.seq}>
             <span className="number sub">{e.seq + 1}</span>
-            <span>{deed(e.kind)}</span>
+            <span>{deedWords(e.kind)}</span>
             <span className="sub">
-              {e.by} · {e.at.slice(0, 10)} {clock(e.at)}
+              {e.by ? `${e.by} · ` : ''}
+              {e.at.slice(0, 10)} {clock(e.at)}
             </span>
           </div>
         ))}

@@ -1,16 +1,48 @@
 'use client'
-import { Button } from 'antd'
+import { App, Button } from 'antd'
 import { plural } from '@/core/base'
-import { packOpenReview, retrySave, useSession } from '@/store/session'
-import { fileName, saveFile } from '@/ui/save-file'
+import { FAULT_WORDS, faultAtWork, faultOfState } from '@/store/fault-words'
+import { useSession, useStore } from '@/store/provider'
+import { savePackage } from './save-package'
 
-/** Says what keeps the work from being saved, and how to get it out. */
+/** Says what keeps the work from being saved or what is damaged, and how to get it out. */
 export function Trouble() {
-  const trouble = useSession((s) => s.trouble)
-  const state = useSession((s) => s.state)
-  const title = useSession((s) => s.folded.review.title)
+  const store = useStore()
+  const { deed, retrySave } = store
+  const fault = useSession((s) => faultOfState(s.state, s.fault))
+  const unsaved = useSession((s) => s.state !== 'saved')
   const lost = useSession((s) => s.lost)
-  if (lost && !trouble && state === 'saved')
+  const damage = useSession((s) => s.damage)
+  const { message } = App.useApp()
+  const rescue = async (): Promise<void> => {
+    await savePackage(store)
+    if (fault) deed(message.info(FAULT_WORDS[fault].rescue, 12))
+  }
+  const save = (
+    <Button size="small" onClick={() => deed(rescue())}>
+      Save a package
+    </Button>
+  )
+  if (fault)
+    return (
+      <div className="trouble" role="alert">
+        {faultAtWork(fault, unsaved)}{' '}
+        <Button size="small" onClick={retrySave}>
+          Try again
+        </Button>{' '}
+        {save}
+      </div>
+    )
+  if (damage.length)
+    return (
+      <div className="trouble" role="alert">
+        {plural(damage.length, 'entry', 'entries')} of this journal {damage.length === 1 ? 'is' : 'are'} not
+        as
+        {damage.length === 1 ? ' it was' : ' they were'} written, or not understood: {damage[0]!.message}{' '}
+        Nothing is thrown away. If you have a package of this review from before, it is the better one. {save}
+      </div>
+    )
+  if (lost)
     return (
       <div className="trouble" role="alert">
         {plural(lost, 'record')} that {lost === 1 ? 'was' : 'were'} brought in {lost === 1 ? 'is' : 'are'} no
@@ -18,28 +50,5 @@ export function Trouble() {
         review from the shelf: what it holds is put back.
       </div>
     )
-  if (!trouble && state !== 'full' && state !== 'failed') return null
-  const words =
-    trouble ??
-    (state === 'full'
-      ? 'The storage of this browser is full: what you did last is shown here but not yet saved. Free some space and try again, or save a package now.'
-      : 'What you did last could not be saved. Try again, or save a package now.')
-  return (
-    <div className="trouble" role="alert">
-      {words}{' '}
-      <Button size="small" onClick={retrySave}>
-        Try again
-      </Button>{' '}
-      <Button
-        size="small"
-        onClick={() =>
-          void packOpenReview().then((bytes) =>
-            saveFile(fileName(title, 'luvren.zip'), bytes as BlobPart, 'application/zip'),
-          )
-        }
-      >
-        Save a package
-      </Button>
-    </div>
-  )
+  return null
 }

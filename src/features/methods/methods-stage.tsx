@@ -5,7 +5,7 @@ import { useMemo } from 'react'
 import { resolveFact, toMarkdown } from '@/core/account'
 import type { Voice } from '@/core/review'
 import { useActions, type Action } from '@/store/actions'
-import { act, packOpenReview } from '@/store/session'
+import { useStore } from '@/store/provider'
 import { useAccount } from '@/store/use-account'
 import { fileName, saveFile } from '@/ui/save-file'
 
@@ -20,6 +20,7 @@ const VOICES: { value: Voice; label: string }[] = [
 
 /** The methods section as a page: written by the record, edited by hand, handed out as a file. */
 export function MethodsStage() {
+  const { act, deed, packOpenReview } = useStore()
   const { context, passages } = useAccount()
   const { message } = App.useApp()
   const { review } = context
@@ -27,9 +28,11 @@ export function MethodsStage() {
     const words = (ref: string): string => resolveFact(context, ref).text
     const title = review.title || 'Search and selection'
     const save = (job: () => Promise<void>) => (): void =>
-      void job().catch((error: unknown) =>
-        message.error(
-          `The file could not be made: ${error instanceof Error ? error.message : String(error)}`,
+      deed(
+        job().catch((error: unknown) =>
+          message.error(
+            `The file could not be made: ${error instanceof Error ? error.message : String(error)}`,
+          ),
         ),
       )
     return [
@@ -60,7 +63,7 @@ export function MethodsStage() {
         ),
       },
     ]
-  }, [context, message, passages, review.title])
+  }, [context, deed, message, packOpenReview, passages, review.title])
   useActions('methods', actions)
   const shown = passages.filter((p) => p.content.length)
   return (
@@ -92,7 +95,7 @@ export function MethodsStage() {
               aria-label="Voice"
               value={review.account.voice}
               options={VOICES}
-              onChange={(voice: Voice) => void act('account.voice', { voice })}
+              onChange={(voice: Voice) => deed(act('account.voice', { voice }))}
             />
             {actions.map((a) => (
               <Button key={a.id} size="small" onClick={a.run}>

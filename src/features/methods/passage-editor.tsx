@@ -4,10 +4,9 @@ import StarterKit from '@tiptap/starter-kit'
 import { useEffect, useMemo, useRef } from 'react'
 import type { Passage } from '@/core/account'
 import type { Command, PassageContent } from '@/core/review'
-import { act, commitEdit, stageEdit } from '@/store/session'
+import { useStore } from '@/store/provider'
 import { FactNode } from './fact-node'
 
-const STAGE_AFTER = 400
 const COMMIT_AFTER = 3000
 
 /**
@@ -15,10 +14,11 @@ const COMMIT_AFTER = 3000
  * change on it is the writer's, and only its facts go on following.
  */
 export function PassageEditor({ passage }: { passage: Passage }) {
+  const { act, commitEdit, deed, refuse, typeEdit } = useStore()
   const key = `passage-${passage.id}`
   const json = JSON.stringify(passage.content)
   const shown = useRef(json)
-  const timers = useRef<{ stage?: ReturnType<typeof setTimeout>; commit?: ReturnType<typeof setTimeout> }>({})
+  const timer = useRef<ReturnType<typeof setTimeout>>(undefined)
   const waiting = useRef<Command>(undefined)
   const extensions = useMemo(
     () => [
@@ -34,11 +34,15 @@ export function PassageEditor({ passage }: { passage: Passage }) {
     [],
   )
   const finish = useRef(() => {
-    clearTimeout(timers.current.stage)
-    clearTimeout(timers.current.commit)
+    clearTimeout(timer.current)
     const command = waiting.current
-    waiting.current = undefined
-    if (command) void commitEdit(key, command)
+    if (!command) return
+    try {
+      deed(commitEdit(key, command))
+      waiting.current = undefined
+    } catch (error) {
+      refuse(error)
+    }
   })
   const editor = useEditor({
     immediatelyRender: false,
@@ -50,10 +54,9 @@ export function PassageEditor({ passage }: { passage: Passage }) {
       shown.current = JSON.stringify(content)
       const command: Command = { kind: 'account.edit', payload: { passage: passage.id, content } }
       waiting.current = command
-      clearTimeout(timers.current.stage)
-      clearTimeout(timers.current.commit)
-      timers.current.stage = setTimeout(() => void stageEdit(key, command), STAGE_AFTER)
-      timers.current.commit = setTimeout(() => finish.current(), COMMIT_AFTER)
+      typeEdit(key, command)
+      clearTimeout(timer.current)
+      timer.current = setTimeout(() => finish.current(), COMMIT_AFTER)
     },
     onBlur: () => finish.current(),
   })
@@ -77,7 +80,7 @@ export function PassageEditor({ passage }: { passage: Passage }) {
             in your words{' '}
             <button
               className="plain link"
-              onClick={() => void act('account.redraft', { passage: passage.id })}
+              onClick={() => deed(act('account.redraft', { passage: passage.id }))}
             >
               draft anew
             </button>

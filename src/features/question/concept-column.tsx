@@ -1,12 +1,13 @@
 'use client'
 import { Select } from 'antd'
 import { frameworkOf, rolesLeft, type Concept, type Review } from '@/core/review'
-import { act } from '@/store/session'
+import { useStore } from '@/store/provider'
 import { useStaged } from '@/store/use-staged'
 import { Strand } from '@/ui/strand'
 
 /** One concept: its name, its role in the framework, the words woven into it, and whether it is asked for. */
 export function ConceptColumn({ concept, review }: { concept: Concept; review: Review }) {
+  const { act, deed } = useStore()
   const name = useStaged(`concept-name-${concept.id}`, concept.name, (text) => ({
     kind: 'concept.set',
     payload: { ...concept, name: text },
@@ -21,7 +22,7 @@ export function ConceptColumn({ concept, review }: { concept: Concept; review: R
           className="plain remove"
           aria-label={`Remove concept ${concept.letter} with its terms`}
           title="Remove the concept with its terms (can be undone)"
-          onClick={() => void act('concept.remove', { id: concept.id })}
+          onClick={() => deed(act('concept.remove', { id: concept.id }))}
         >
           ×
         </button>
@@ -36,7 +37,7 @@ export function ConceptColumn({ concept, review }: { concept: Concept; review: R
       </div>
       <button
         className="plain link sub"
-        onClick={() => void act('concept.set', { ...concept, essential: !concept.essential })}
+        onClick={() => deed(act('concept.set', { ...concept, essential: !concept.essential }))}
       >
         {concept.essential ? 'essential: always asked for' : 'optional: not asked for'}
       </button>
@@ -50,6 +51,7 @@ export function ConceptColumn({ concept, review }: { concept: Concept; review: R
 }
 
 function RoleChoice({ concept, review }: { concept: Concept; review: Review }) {
+  const { act, deed } = useStore()
   const framework = frameworkOf(review.framework)
   if (!framework.roles.length) return null
   const left = rolesLeft(
@@ -74,7 +76,7 @@ function RoleChoice({ concept, review }: { concept: Concept; review: Review }) {
         }))}
         onChange={(role: string | undefined) => {
           const { role: _was, ...rest } = concept
-          void act('concept.set', role ? { ...rest, role } : rest)
+          deed(act('concept.set', role ? { ...rest, role } : rest))
         }}
       />
       <span className="sub">

@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { apply, emptyReview, LETTERS, type Review } from '@/core/review'
 import { conceptForLetter, freeLetter, lettersToOffer, weaving } from './concepts'
 
+let ids = 0
 const QUESTION = 'How does background noise in class bear on reading?'
 const begun = (): Review => ({ ...emptyReview('r'), question: QUESTION })
 const span = (words: string): [number, number] => {
@@ -10,7 +11,8 @@ const span = (words: string): [number, number] => {
 }
 function woven(review: Review, letter: 'A' | 'B' | 'C', words: string): Review {
   const next = structuredClone(review)
-  for (const command of weaving(review, letter, ...span(words)).commands) apply(next, command)
+  for (const command of weaving(review, letter, ...span(words), () => `id-${++ids}`).commands)
+    apply(next, command)
   return next
 }
 const picks = (r: Review) =>
@@ -51,6 +53,6 @@ describe('weaving words of the question into concepts', () => {
     }
     expect(freeLetter(full)).toBeUndefined()
     expect(lettersToOffer(full)).toEqual(LETTERS)
-    expect(conceptForLetter(full, 'A', 'x')).toMatchObject({ isNew: false })
+    expect(conceptForLetter(full, 'A', 'x', () => 'new')).toMatchObject({ isNew: false })
   })
 })

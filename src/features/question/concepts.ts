@@ -1,11 +1,11 @@
 import { LETTERS, type Command, type Concept, type Letter, type Pick, type Review } from '@/core/review'
-import { newId } from '@/store/session'
 
 /** The concept of this letter, or a new one named after the words woven into it. */
 export function conceptForLetter(
   review: Review,
   letter: Letter,
   words: string,
+  newId: () => string,
 ): { concept: Concept; isNew: boolean } {
   const known = review.concepts.find((c) => c.letter === letter)
   if (known) return { concept: known, isNew: false }
@@ -32,9 +32,10 @@ export function weaving(
   letter: Letter,
   start: number,
   end: number,
+  newId: () => string,
 ): { concept: Concept; commands: Command[] } {
   const text = review.question.slice(start, end)
-  const { concept, isNew } = conceptForLetter(review, letter, text)
+  const { concept, isNew } = conceptForLetter(review, letter, text, newId)
   const pick = (conceptId: string, stretch: Stretch): Command => ({
     kind: 'pick.add',
     payload: { id: newId(), conceptId, ...stretch },

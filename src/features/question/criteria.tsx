@@ -1,15 +1,18 @@
 'use client'
+import type { Store } from '@/store/store'
 import { Button } from 'antd'
 import type { Criterion, Review } from '@/core/review'
-import { act, newId } from '@/store/session'
+import { useStore } from '@/store/provider'
 import { useStaged } from '@/store/use-staged'
 import { TextLine } from '@/ui/text-line'
 
-export const askCriterion = (): Promise<void> =>
-  act('criterion.set', { id: newId(), text: '', pass: 'broad', sense: 'in' })
+export const askCriterion = (store: Store): Promise<void> =>
+  store.act('criterion.set', { id: store.newId(), text: '', pass: 'broad', sense: 'in' })
 
 /** Criteria as questions that are asked of each record. */
 export function CriteriaPlan({ review }: { review: Review }) {
+  const store = useStore()
+  const { deed } = store
   return (
     <section aria-labelledby="criteria-head" style={{ marginTop: 20 }}>
       <h2 id="criteria-head">Criteria, asked of each record</h2>
@@ -22,7 +25,7 @@ export function CriteriaPlan({ review }: { review: Review }) {
           the close pass from the full text. They stand beside each record in Selection.
         </p>
       )}
-      <Button size="small" style={{ marginTop: 8 }} onClick={() => void askCriterion()}>
+      <Button size="small" style={{ marginTop: 8 }} onClick={() => deed(askCriterion(store))}>
         Ask a question<kbd>Q</kbd>
       </Button>
     </section>
@@ -30,6 +33,7 @@ export function CriteriaPlan({ review }: { review: Review }) {
 }
 
 function CriterionRow({ criterion, number }: { criterion: Criterion; number: number }) {
+  const { act, deed } = useStore()
   const text = useStaged(`criterion-${criterion.id}`, criterion.text, (value) => ({
     kind: 'criterion.set',
     payload: { ...criterion, text: value },
@@ -48,7 +52,7 @@ function CriterionRow({ criterion, number }: { criterion: Criterion; number: num
         className="plain link sub"
         title="Asked of title and abstract (broad pass) or of the full text (close pass)"
         onClick={() =>
-          void act('criterion.set', { ...criterion, pass: pass === 'broad' ? 'close' : 'broad' })
+          deed(act('criterion.set', { ...criterion, pass: pass === 'broad' ? 'close' : 'broad' }))
         }
       >
         {pass} pass
@@ -56,14 +60,14 @@ function CriterionRow({ criterion, number }: { criterion: Criterion; number: num
       <button
         className="plain link sub"
         title="Does a yes keep the record in, or leave it out?"
-        onClick={() => void act('criterion.set', { ...criterion, sense: sense === 'in' ? 'out' : 'in' })}
+        onClick={() => deed(act('criterion.set', { ...criterion, sense: sense === 'in' ? 'out' : 'in' }))}
       >
         yes is {sense}
       </button>
       <button
         className="plain remove"
         aria-label={`Remove criterion ${number}`}
-        onClick={() => void act('criterion.remove', { id: criterion.id })}
+        onClick={() => deed(act('criterion.remove', { id: criterion.id }))}
       >
         ×
       </button>

@@ -1,10 +1,11 @@
 'use client'
 import { Button, Select } from 'antd'
 import { FRAMEWORKS, LETTERS, frameworkOf, rolesLeft, type Review } from '@/core/review'
-import { act } from '@/store/session'
+import { useStore } from '@/store/provider'
 
 /** Which published way of breaking down a question is followed; changing it keeps the concepts. */
 export function FrameworkChoice({ review, add }: { review: Review; add: () => void }) {
+  const { act, deed } = useStore()
   const framework = frameworkOf(review.framework)
   const left = rolesLeft(
     framework,
@@ -29,7 +30,7 @@ export function FrameworkChoice({ review, add }: { review: Review; add: () => vo
             </div>
           )
         }}
-        onChange={(id) => void act('framework.set', { framework: id })}
+        onChange={(id) => deed(act('framework.set', { framework: id }))}
       />
       <span className="sub">
         {framework.help}

@@ -3,9 +3,10 @@ import { Button } from 'antd'
 import { useEffect, useMemo, useState } from 'react'
 import type { KnownItem, Review } from '@/core/review'
 import { whoAndWhen } from '@/core/records'
-import { act } from '@/store/session'
+import { useStore } from '@/store/provider'
 import type { SourceInfo } from '@/store/source-info'
 import { useStaged } from '@/store/use-staged'
+import { useAsked } from '@/store/use-asked'
 import { wordDesk } from '@/workers'
 import { askedOf } from '../shared/known-item'
 import { KnownPaste } from './known-paste'
@@ -55,6 +56,7 @@ export function KnownItems({
 }
 
 function KnownRow({ item, holders }: { item: KnownItem; holders: Holders }) {
+  const { act, deed } = useStore()
   const kept = item.title || holders.titles.get(item.id) || ''
   const title = useStaged(`known-${item.id}`, kept, (text) => ({
     kind: 'known.set',
@@ -72,7 +74,7 @@ function KnownRow({ item, holders }: { item: KnownItem; holders: Holders }) {
       <button
         className="plain remove"
         aria-label={`Remove ${kept || item.doi || 'the known item'}`}
-        onClick={() => void act('known.remove', { id: item.id })}
+        onClick={() => deed(act('known.remove', { id: item.id }))}
       >
         ×
       </button>
@@ -92,25 +94,27 @@ function KnownRow({ item, holders }: { item: KnownItem; holders: Holders }) {
   )
 }
 
+const NOT_ASKED: Record<string, Map<string, string>> = {}
+
 function useHolders(items: readonly KnownItem[], sources: readonly SourceInfo[]): Holders {
-  const [found, setFound] = useState<Record<string, Map<string, string>>>({})
   const ids = sources.flatMap((s) => s.standin?.id ?? []).join(' ')
-  useEffect(() => {
-    let current = true
-    if (!items.length) return
-    const asked = items.map(askedOf)
-    // One database after the other: each answers as soon as it is open.
-    void (async () => {
-      for (const id of ids.split(' ').filter(Boolean)) {
-        const held = await wordDesk().holds(id, asked)
-        if (!current) return
-        setFound((f) => ({ ...f, [id]: new Map(held.map((h) => [h.itemId, h.title])) }))
-      }
-    })()
-    return () => {
-      current = false
-    }
-  }, [items, ids])
+  const { value } = useAsked(
+    async (): Promise<Record<string, Map<string, string>>> => {
+      if (!items.length) return {}
+      const asked = items.map(askedOf)
+      const held = ids
+        .split(' ')
+        .filter(Boolean)
+        .map(async (id): Promise<[string, Map<string, string>]> => [
+          id,
+          new Map((await wordDesk().holds(id, asked)).map((h) => [h.itemId, h.title])),
+        ])
+      return Object.fromEntries(await Promise.all(held))
+    },
+    [items, ids],
+    { keep: true },
+  )
+  const found = value ?? NOT_ASKED
   return useMemo(() => {
     const names = new Map<string, string[]>()
     const titles = new Map<string, string>()

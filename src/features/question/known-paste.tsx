@@ -4,28 +4,19 @@ import { useEffect, useRef, useState } from 'react'
 import { plural } from '@/core/base'
 import { readPasted, whoAndWhen, type Pasted } from '@/core/records'
 import type { KnownItem, Review } from '@/core/review'
-import { act, newId } from '@/store/session'
+import { useStore } from '@/store/provider'
+import { useAsked } from '@/store/use-asked'
 
 /** A box for anything that names works, and beneath it what was understood, line by line, before it is taken in. */
 export function KnownPaste({ review, close }: { review: Review; close: () => void }) {
+  const { act, deed, newId } = useStore()
   const [text, setText] = useState('')
-  const [read, setRead] = useState<{ of: string; items: Pasted[] }>({ of: '', items: [] })
-  useEffect(() => {
-    let current = true
-    const timer = setTimeout(
-      () => void readPasted(text).then((items) => current && setRead({ of: text, items })),
-      150,
-    )
-    return () => {
-      current = false
-      clearTimeout(timer)
-    }
-  }, [text])
+  const asked = useAsked(() => readPasted(text), [text], { after: 150, keep: true })
+  const read = { of: asked.waiting ? '' : text, items: asked.value ?? [] }
 
   const room = useRef<HTMLDivElement>(null)
   useEffect(() => {
-    // Some browsers give a promise back here, which must not become what undoes the effect.
-    void room.current?.scrollIntoView({ block: 'center' })
+    room.current?.scrollIntoView({ block: 'center' })
   }, [])
 
   const known = (item: Pasted): boolean =>
@@ -44,7 +35,7 @@ export function KnownPaste({ review, close }: { review: Review; close: () => voi
       ...(journal === undefined ? {} : { journal }),
       ...(doi === undefined ? {} : { doi }),
     }))
-    if (items.length) void act('known.add', { items })
+    if (items.length) deed(act('known.add', { items }))
     close()
   }
   return (

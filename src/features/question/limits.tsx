@@ -5,7 +5,7 @@ import { listed } from '@/core/base'
 import { limitHonour, type LimitState } from '@/core/profile'
 import type { LimitKind } from '@/core/query'
 import type { PlannedLimit, Review } from '@/core/review'
-import { act, newId } from '@/store/session'
+import { useStore } from '@/store/provider'
 import type { SourceInfo } from '@/store/source-info'
 import { useStaged } from '@/store/use-staged'
 import { TextLine } from '@/ui/text-line'
@@ -13,6 +13,7 @@ import { LimitValueEdit, NEW_LIMITS } from './limit-value'
 
 /** The limits that are planned, each with its reason and with what each source can make of it. */
 export function LimitsPlan({ review, sources }: { review: Review; sources: readonly SourceInfo[] }) {
+  const { act, deed, newId } = useStore()
   // The limit that was planned last asks for its reason at once.
   const [fresh, setFresh] = useState<string>()
   const free = NEW_LIMITS.filter(
@@ -39,7 +40,7 @@ export function LimitsPlan({ review, sources }: { review: Review; sources: reado
             if (!chosen) return
             const id = newId()
             setFresh(id)
-            void act('limit.set', { id, limit: chosen.limit, reason: '' })
+            deed(act('limit.set', { id, limit: chosen.limit, reason: '' }))
           },
         }}
       >
@@ -60,6 +61,7 @@ function LimitRow({
   sources: readonly SourceInfo[]
   fresh: boolean
 }) {
+  const { act, deed } = useStore()
   const room = useRef<HTMLDivElement>(null)
   useEffect(() => {
     // The menu gives the focus back to its button first.
@@ -73,7 +75,7 @@ function LimitRow({
     <div ref={room} className="plan-row" data-anchor={`limit:${planned.id}`}>
       <LimitValueEdit
         limit={planned.limit}
-        change={(limit) => void act('limit.set', { ...planned, limit })}
+        change={(limit) => deed(act('limit.set', { ...planned, limit }))}
       />
       <TextLine
         className="reason"
@@ -84,7 +86,7 @@ function LimitRow({
       <button
         className="plain remove"
         aria-label={`Remove the limit ${planned.limit.kind}`}
-        onClick={() => void act('limit.remove', { id: planned.id })}
+        onClick={() => deed(act('limit.remove', { id: planned.id }))}
       >
         ×
       </button>

@@ -11,7 +11,7 @@ import {
 } from '@/core/profile'
 import { plural } from '@/core/base'
 import type { Review, Source } from '@/core/review'
-import { actAll } from '@/store/session'
+import { useStore } from '@/store/provider'
 import { fileName, saveFile } from '@/ui/save-file'
 import { ProfileFields } from './profile-fields'
 import { ProfileTryOut } from './profile-try-out'
@@ -28,6 +28,7 @@ export function ProfileEditor({
   profile: Profile | undefined
   close: () => void
 }) {
+  const { actAll, deed } = useStore()
   const { message } = App.useApp()
   const [draft, setDraft] = useState<ProfileDraft>(() =>
     profile ? draftOf(profile) : freshDraft(source.name === 'Database' ? '' : source.name),
@@ -44,20 +45,22 @@ export function ProfileEditor({
     const taken = review.profiles.some((p) => p.id === ready.id) && profile?.id !== ready.id
     const id = taken ? `${ready.id}-${review.profiles.length + 1}` : ready.id
     const own = { ...ready, id }
-    void actAll([
-      { kind: 'profile.set', payload: own },
-      {
-        kind: 'source.set',
-        payload: {
-          ...source,
-          name: own.name,
-          profileId: id,
-          ...(own.platform ? { platform: own.platform } : {}),
-          ...(own.coverage ? { coverage: own.coverage } : {}),
+    deed(
+      actAll([
+        { kind: 'profile.set', payload: own },
+        {
+          kind: 'source.set',
+          payload: {
+            ...source,
+            name: own.name,
+            profileId: id,
+            ...(own.platform ? { platform: own.platform } : {}),
+            ...(own.coverage ? { coverage: own.coverage } : {}),
+          },
         },
-      },
-    ])
-    void message.success(`${own.name} is described. Its sheet stands under Searches.`)
+      ]),
+    )
+    deed(message.success(`${own.name} is described. Its sheet stands under Searches.`))
     close()
   }
   return (

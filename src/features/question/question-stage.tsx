@@ -2,7 +2,7 @@
 import { useMemo, useState } from 'react'
 import type { Review } from '@/core/review'
 import { useActions, type Action } from '@/store/actions'
-import { act, newId, useSession } from '@/store/session'
+import { useSession, useStore } from '@/store/provider'
 import { useStaged } from '@/store/use-staged'
 import { useSourceInfos } from '../shared/vocabulary-files'
 import { ConceptColumn } from './concept-column'
@@ -25,17 +25,21 @@ function press(id: string): void {
 
 /** The question, its concepts, and the plan: limits, criteria and sources, each with its reason. */
 export function QuestionStage() {
+  const store = useStore()
+  const { act, deed, newId, session } = store
   const review = useSession((s) => s.folded.review)
   const sources = useSourceInfos(review)
   const [pasting, setPasting] = useState(false)
   const add = useMemo(
     () => (): void => {
-      const { review: now } = useSession.getState().folded
+      const { review: now } = session.getState().folded
       const letter = freeLetter(now)
       if (letter)
-        void act('concept.set', { id: newId(), letter, name: `Concept ${letter}`, essential: true, note: '' })
+        deed(
+          act('concept.set', { id: newId(), letter, name: `Concept ${letter}`, essential: true, note: '' }),
+        )
     },
-    [],
+    [act, deed, newId, session],
   )
   const actions = useMemo<Action[]>(
     () => [
@@ -60,12 +64,12 @@ export function QuestionStage() {
         id: 'criterion-ask',
         label: 'Ask a question of each record',
         key: 'Q',
-        run: () => void askCriterion(),
+        run: () => deed(askCriterion(store)),
       },
       { id: 'known-paste', label: 'Paste known items', key: 'I', strip: true, run: () => setPasting(true) },
       { id: 'source-add', label: 'Add a database', key: 'D', run: () => press('add-database') },
     ],
-    [add],
+    [add, deed, store],
   )
   useActions('question', actions)
   return (

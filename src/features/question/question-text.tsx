@@ -2,7 +2,7 @@
 import { Button, Input } from 'antd'
 import { useMemo, useRef, useState, type KeyboardEvent } from 'react'
 import type { Letter, Review } from '@/core/review'
-import { actAll } from '@/store/session'
+import { useStore } from '@/store/provider'
 import { useStaged } from '@/store/use-staged'
 import { lettersToOffer, weaving } from './concepts'
 
@@ -26,6 +26,7 @@ function wordsOf(question: string): Word[] {
  * weaves them into that concept; Delete takes them out again.
  */
 export function QuestionText({ review }: { review: Review }) {
+  const { newId, actAll, deed } = useStore()
   const [editing, setEditing] = useState(!review.question)
   const staged = useStaged('question', review.question, (text) => ({
     kind: 'question.set',
@@ -67,7 +68,7 @@ export function QuestionText({ review }: { review: Review }) {
   const offered = lettersToOffer(review)
   const weaveChosen = (letter: Letter): void => {
     if (!range) return
-    void actAll(weaving(review, letter, words[range.first]!.start, words[range.last]!.end).commands)
+    deed(actAll(weaving(review, letter, words[range.first]!.start, words[range.last]!.end, newId).commands))
     setChosen(undefined)
   }
   const onKeyDown = (event: KeyboardEvent): void => {
@@ -85,10 +86,12 @@ export function QuestionText({ review }: { review: Review }) {
     else if (event.key === 'Enter') setEditing(true)
     else if ((event.key === 'Delete' || event.key === 'Backspace') && range) {
       const [start, end] = [words[range.first]!.start, words[range.last]!.end]
-      void actAll(
-        review.picks
-          .filter((pick) => pick.start < end && pick.end > start)
-          .map(({ id }) => ({ kind: 'pick.remove', payload: { id } })),
+      deed(
+        actAll(
+          review.picks
+            .filter((pick) => pick.start < end && pick.end > start)
+            .map(({ id }) => ({ kind: 'pick.remove', payload: { id } })),
+        ),
       )
     } else return
     event.preventDefault()

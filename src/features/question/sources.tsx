@@ -1,11 +1,12 @@
 'use client'
+import type { Store } from '@/store/store'
 import { App, Button, Dropdown } from 'antd'
 import { useState } from 'react'
 import { plural } from '@/core/base'
 import { readProfile } from '@/core/profile'
 import { SourceKind, type Review, type Source } from '@/core/review'
 import { STANDINS } from '@/standins'
-import { act, actAll, newId } from '@/store/session'
+import { useStore } from '@/store/provider'
 import type { SourceInfo } from '@/store/source-info'
 import { useStaged } from '@/store/use-staged'
 import { useFilePick } from '@/ui/file-pick'
@@ -23,17 +24,19 @@ const OTHER: Record<OtherKind, { label: string; name: string }> = {
   'own collection': { label: 'Your own collection', name: 'our own collection' },
 }
 
-const add = (source: Omit<Source, 'id' | 'why'>): Promise<void> =>
-  act('source.set', { id: newId(), why: '', ...source })
+const add = (store: Store, source: Omit<Source, 'id' | 'why'>): Promise<void> =>
+  store.act('source.set', { id: store.newId(), why: '', ...source })
 
 /** Where to look, and why there: databases, and other ways to find works. */
 export function SourcesPlan({ review, sources }: { review: Review; sources: readonly SourceInfo[] }) {
+  const store = useStore()
+  const { act, deed, newId } = store
   const { modal } = App.useApp()
   const [described, setDescribed] = useState<string>()
   const editing = sources.find((s) => s.source.id === described)
   const describeNew = (): void => {
     const id = newId()
-    void act('source.set', { id, kind: 'database', name: 'Database', why: '' })
+    deed(act('source.set', { id, kind: 'database', name: 'Database', why: '' }))
     setDescribed(id)
   }
   const free = STANDINS.filter((s) => !review.sources.some((known) => known.profileId === s.id))
@@ -65,7 +68,7 @@ export function SourcesPlan({ review, sources }: { review: Review; sources: read
     }
     const { id, name, platform, coverage } = read.value
     await act('profile.set', read.value)
-    await add({
+    await add(store, {
       kind: 'database',
       name,
       profileId: id,
@@ -73,10 +76,8 @@ export function SourcesPlan({ review, sources }: { review: Review; sources: read
       ...(coverage ? { coverage } : {}),
     })
   }
-  const file = useFilePick(
-    'Description of a database',
-    '.json,application/json',
-    (chosen) => void readFile(chosen),
+  const file = useFilePick('Description of a database', '.json,application/json', (chosen) =>
+    deed(readFile(chosen)),
   )
   return (
     <section aria-labelledby="sources-head" data-anchor="sources">
@@ -115,7 +116,7 @@ export function SourcesPlan({ review, sources }: { review: Review; sources: read
               else
                 for (const s of free)
                   if (key === s.id || key === 'all')
-                    void add({ kind: 'database', name: s.name, profileId: s.id })
+                    deed(add(store, { kind: 'database', name: s.name, profileId: s.id }))
             },
           }}
         >
@@ -130,7 +131,8 @@ export function SourcesPlan({ review, sources }: { review: Review; sources: read
             items: SourceKind.options
               .filter((k): k is OtherKind => k !== 'database')
               .map((k) => ({ key: k, label: OTHER[k].label })),
-            onClick: ({ key }) => void add({ kind: key as OtherKind, name: OTHER[key as OtherKind].name }),
+            onClick: ({ key }) =>
+              deed(add(store, { kind: key as OtherKind, name: OTHER[key as OtherKind].name })),
           }}
         >
           <Button size="small">Add another way</Button>
@@ -158,6 +160,7 @@ function SourceRow({
   info: SourceInfo
   describe: () => void
 }) {
+  const { actAll, deed } = useStore()
   const { modal } = App.useApp()
   const runs = review.runs.filter((r) => r.sourceId === source.id).length
   const imports = review.imports.filter((i) => i.sourceId === source.id)
@@ -167,7 +170,7 @@ function SourceRow({
       { kind: 'source.remove', payload: { id: source.id } },
     ])
   const remove = (): void => {
-    if (!runs && !imports.length) return void takeOut()
+    if (!runs && !imports.length) return deed(takeOut())
     const records = imports.reduce((n, i) => n + i.count, 0)
     modal.confirm({
       title: `${source.name} has been searched`,

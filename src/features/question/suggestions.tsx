@@ -3,8 +3,9 @@ import { useEffect, useState } from 'react'
 import { listed, thousands } from '@/core/base'
 import type { Concept, Letter, Pick, Review, Term } from '@/core/review'
 import type { SourceInfo } from '@/store/source-info'
-import { actAll, newId } from '@/store/session'
+import { useStore } from '@/store/provider'
 import { LetterList } from '@/ui/letter-list'
+import { useAsked } from '@/store/use-asked'
 import { vocabularyDesk, type Suggestion } from '@/workers'
 import { lettersToOffer, weaving } from './concepts'
 
@@ -15,6 +16,7 @@ interface Props {
 
 /** Phrases of the question that lead to headings; a concept's letter takes the phrase and its headings in one go. */
 export function Suggestions({ review, sources }: Props) {
+  const { actAll, deed, newId } = useStore()
   const found = useSuggestions(review.question, sources)
   const [all, setAll] = useState(false)
   const untaken = found.filter((s) => !isTaken(review, sources, s))
@@ -58,7 +60,7 @@ export function Suggestions({ review, sources }: Props) {
     const { concept, commands } =
       owner?.letter === letter
         ? { concept: owner, commands: [] }
-        : weaving(review, letter, suggestion.start, suggestion.end)
+        : weaving(review, letter, suggestion.start, suggestion.end, newId)
     const terms = suggestion.headings.flatMap((h): Term[] => {
       const source = sources.find((s) => s.vocabulary?.key === h.key)?.source
       if (!source || review.terms.some((t) => t.sourceId === source.id && t.expression === h.label)) return []
@@ -77,7 +79,7 @@ export function Suggestions({ review, sources }: Props) {
         },
       ]
     })
-    void actAll([...commands, ...(terms.length ? [{ kind: 'terms.set' as const, payload: { terms } }] : [])])
+    deed(actAll([...commands, ...(terms.length ? [{ kind: 'terms.set' as const, payload: { terms } }] : [])]))
   }
   return (
     <section className="suggestions" aria-label="Phrases that lead to headings">
@@ -130,18 +132,17 @@ function ownerOf(review: Review, phrase: Suggestion): Concept | undefined {
 
 function useSuggestions(question: string, sources: readonly SourceInfo[]): Suggestion[] {
   const keys = sources.flatMap((s) => s.vocabulary?.key ?? []).join('\n')
-  const [found, setFound] = useState<Suggestion[]>([])
-  useEffect(() => {
-    let current = true
-    void vocabularyDesk()
-      .suggestions(question, keys ? keys.split('\n') : [])
-      .then((list) => current && setFound(list.filter((s) => s.headings.some((h) => h.withNarrower !== 0))))
-    return () => {
-      current = false
-    }
-  }, [question, keys])
-  return found
+  const { value } = useAsked(
+    async () => {
+      const list = await vocabularyDesk().suggestions(question, keys ? keys.split('\n') : [])
+      return list.filter((s) => s.headings.some((h) => h.withNarrower !== 0))
+    },
+    [question, keys],
+    { keep: true },
+  )
+  return value ?? NO_SUGGESTIONS
 }
+const NO_SUGGESTIONS: Suggestion[] = []
 
 /** Woven, and every heading it leads to is in the grid, used or dropped. */
 function isTaken(review: Review, sources: readonly SourceInfo[], s: Suggestion): boolean {

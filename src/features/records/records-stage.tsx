@@ -5,14 +5,14 @@ import { useMemo, useRef, useState } from 'react'
 import { plural } from '@/core/base'
 import { whoAndWhen } from '@/core/records'
 import { useActions, type Action } from '@/store/actions'
-import { useSession } from '@/store/session'
+import { useSession } from '@/store/provider'
 import { useMarker } from '../shared/use-marks'
 import { recordProps } from '../shared/record-props'
 import { RecordView } from '@/ui/record-view'
 
 /** The works behind the records, with matched words marked. */
 export function RecordsStage() {
-  const { works } = useSession()
+  const works = useSession((s) => s.works)
   const review = useSession((s) => s.folded.review)
   const marker = useMarker(review)
   const [asked, setAsked] = useState('')

@@ -1,19 +1,23 @@
+import type { Store } from '@/store/store'
 import type { Line } from '@/core/review'
-import { act, newId } from '@/store/session'
 
 /** Puts a new line into a strategy, at the end unless `at` says where; gives its id. */
 export function addLine(
+  store: Store,
   sourceId: string,
   lines: readonly Line[],
   text: string,
   more: Partial<Line> = {},
   at = lines.length,
 ): string {
+  const { newId, deed, act } = store
   const id = newId()
-  void act('line.add', {
-    sourceId,
-    line: { id, text, limits: [], note: '', drafted: false, ...more },
-    at,
-  })
+  deed(
+    act('line.add', {
+      sourceId,
+      line: { id, text, limits: [], note: '', drafted: false, ...more },
+      at,
+    }),
+  )
   return id
 }

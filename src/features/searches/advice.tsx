@@ -2,7 +2,7 @@
 import { useState } from 'react'
 import type { Line, Review } from '@/core/review'
 import { ELEMENTS } from '@/core/strategy'
-import { act, newId } from '@/store/session'
+import { useStore } from '@/store/provider'
 import type { SourceInfo } from '@/store/source-info'
 import type { Judgement, KeyedRemark } from '@/workers'
 
@@ -30,6 +30,7 @@ export function Advice({
   judgement: Judgement | undefined
   choose: (lineId: string) => void
 }) {
+  const { act, deed } = useStore()
   const { source } = info
   const open = openRemarks(review, source.id, judgement)
   const left = review.leftRemarks.filter((l) => l.sourceId === source.id)
@@ -56,7 +57,7 @@ export function Advice({
           {left.map((l) => (
             <p key={l.id} className="sub">
               {l.message} <i className="serif">{l.reason || 'no reason given'}</i>{' '}
-              <button className="plain link" onClick={() => void act('remark.raise', { id: l.id })}>
+              <button className="plain link" onClick={() => deed(act('remark.raise', { id: l.id }))}>
                 raise it again
               </button>
             </p>
@@ -78,6 +79,7 @@ function RemarkRow({
   lines: readonly Line[]
   choose: (lineId: string) => void
 }) {
+  const { act, deed, newId } = useStore()
   const [leaving, setLeaving] = useState(false)
   const { fix } = remark
   const at = lines.find((l) => l.id === remark.lineId)
@@ -95,13 +97,15 @@ function RemarkRow({
           onKeyDown={(e) => {
             if (e.key === 'Escape') setLeaving(false)
             if (e.key !== 'Enter') return
-            void act('remark.leave', {
-              id: newId(),
-              sourceId,
-              key: remark.key,
-              message: remark.message,
-              reason: e.currentTarget.value.trim(),
-            })
+            deed(
+              act('remark.leave', {
+                id: newId(),
+                sourceId,
+                key: remark.key,
+                message: remark.message,
+                reason: e.currentTarget.value.trim(),
+              }),
+            )
           }}
         />
       ) : (
@@ -111,7 +115,7 @@ function RemarkRow({
               <button
                 className="plain link"
                 title={fix.text}
-                onClick={() => void act('line.change', { sourceId, id: fix.lineId, text: fix.text })}
+                onClick={() => deed(act('line.change', { sourceId, id: fix.lineId, text: fix.text }))}
               >
                 {fix.label}
               </button>

@@ -7,8 +7,9 @@ import type { Rec } from '@/core/records'
 import { strategyVersions, type Line, type Review, type Run } from '@/core/review'
 import { finalLine, occasionsOf, type Occasion } from '@/core/strategy'
 import { LATEST, RELEASES, releaseWords, standinKey } from '@/standins'
-import { act, useSession } from '@/store/session'
+import { useSession, useStore } from '@/store/provider'
 import type { SourceInfo } from '@/store/source-info'
+import { useAsked } from '@/store/use-asked'
 import { searchDesk, type Again as Found } from '@/workers'
 import { useMarker } from '../shared/use-marks'
 import { exportsOf, useExportsCompared } from './exports-compared'
@@ -67,6 +68,7 @@ function Occasions({
   lines: readonly Line[]
   runAgain: () => void
 }) {
+  const { act, deed } = useStore()
   const { source } = info
   const entries = useSession((s) => s.entries)
   const last = finalLine(lines)
@@ -94,7 +96,7 @@ function Occasions({
             size="small"
             onClick={() => {
               const { release: _older, ...rest } = source
-              void act('source.set', rest).then(runAgain)
+              deed(act('source.set', rest).then(runAgain))
             }}
           >
             Run all again in the {releaseWords(LATEST)}
@@ -149,25 +151,16 @@ function useAgain(
   before: Occasion<Line, Run> | undefined,
   after: Occasion<Line, Run> | undefined,
 ): Found | undefined {
-  const [found, setFound] = useState<{ of: string; found: Found }>()
   const id = info.standin?.id
-  const of = `${before?.run.id} ${after?.run.id}`
-  useEffect(() => {
-    let current = true
-    if (!id || !before?.lines || !after?.lines) return
+  return useAsked(() => {
+    if (!id || !before?.lines || !after?.lines) return undefined
     const asked = ({ run, lines }: Occasion<Line, Run>) => ({
       key: standinKey(id, run.release),
       lines: [...(lines ?? [])],
       lineId: run.lineId,
     })
-    void searchDesk()
-      .again(asked(before), asked(after))
-      .then((answer) => current && setFound({ of, found: answer }))
-    return () => {
-      current = false
-    }
-  }, [id, before, after, of])
-  return found?.of === of ? found.found : undefined
+    return searchDesk().again(asked(before), asked(after))
+  }, [id, before, after]).value
 }
 
 /** For a database outside: the export files that were brought in at two times. */

@@ -10,6 +10,7 @@ import { useFactContext } from '@/store/use-account'
 import { fileName, saveFile } from '@/ui/save-file'
 import { Strand } from '@/ui/strand'
 import { LimitName, standingsOf, standingWords } from './ledger'
+import { useStore } from '@/store/provider'
 
 /** The sheets side by side: what each concept finds in each source, how each limit stands, and the totals. */
 export function AllSources({
@@ -23,6 +24,7 @@ export function AllSources({
   open: (sourceId: string) => void
   draftAll: () => void
 }) {
+  const { deed } = useStore()
   const { message } = App.useApp()
   const context = useFactContext()
   const linesOf = (info: SourceInfo): readonly Line[] => review.strategies[info.source.id] ?? []
@@ -54,9 +56,11 @@ export function AllSources({
           )}
           <Button
             onClick={() =>
-              void navigator.clipboard
-                .writeText(text())
-                .then(() => message.success('All strategies copied, line by line.'))
+              deed(
+                navigator.clipboard
+                  .writeText(text())
+                  .then(() => message.success('All strategies copied, line by line.')),
+              )
             }
           >
             Copy all, line by line

@@ -1,4 +1,5 @@
 'use client'
+import { useStore } from '@/store/provider'
 import { useEffect, useMemo, useRef, useState } from 'react'
 import { listed, plural } from '@/core/base'
 import type { Line, Review } from '@/core/review'
@@ -96,11 +97,12 @@ function Missed({
   lines: readonly Line[]
   row: BoardRow
 }) {
+  const store = useStore()
   const concepts = row.lostAt.map((n) => review.concepts.find((c) => c.id === lines[n - 1]?.conceptId))
   const concept = concepts.find((c) => c !== undefined)
   const take = (kind: 'heading' | 'text', expression: string): void => {
     if (!concept) return
-    putTerms(review, [
+    putTerms(store, review, [
       {
         conceptId: concept.id,
         sourceId: kind === 'heading' ? info.source.id : 'all',

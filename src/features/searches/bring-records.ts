@@ -1,7 +1,8 @@
+import type { Store } from '@/store/store'
 import { plural, thousands } from '@/core/base'
 import { readRis, type Rec } from '@/core/records'
 import type { Command, Import, Line, Source } from '@/core/review'
-import { actAll, keepBytes, keepRecords, newId, now, useSession } from '@/store/session'
+
 import { sourceInfo, type SourceInfo } from '@/store/source-info'
 import { searchDesk } from '@/workers'
 
@@ -9,17 +10,19 @@ import { searchDesk } from '@/workers'
 export type Place = 'in place' | 'beside'
 
 /** What a source has in the review, part by part. */
-export const partsOf = (sourceId: string): Import[] =>
-  useSession.getState().folded.review.imports.filter((i) => i.sourceId === sourceId)
+export const partsOf = (store: Store, sourceId: string): Import[] =>
+  store.session.getState().folded.review.imports.filter((i) => i.sourceId === sourceId)
 
 async function put(
+  store: Store,
   source: Source,
   records: readonly Rec[],
   place: Place,
   about: Pick<Import, 'runId' | 'file'>,
 ): Promise<void> {
+  const { keepRecords, newId, actAll, now } = store
   const digest = await keepRecords(records)
-  const [first, ...others] = partsOf(source.id)
+  const [first, ...others] = partsOf(store, source.id)
   const id = place === 'in place' && first ? first.id : newId()
   const taken: Command[] =
     place === 'beside' ? [] : others.map((i) => ({ kind: 'import.remove', payload: { id: i.id } }))
@@ -32,21 +35,22 @@ async function put(
   ])
 }
 
-const runOf = (lineId: string) =>
-  useSession.getState().folded.review.runs.findLast((r) => r.lineId === lineId)
+const runOf = (store: Store, lineId: string) =>
+  store.session.getState().folded.review.runs.findLast((r) => r.lineId === lineId)
 
 /** Brings the records of a line of a stand-in into the review; gives how many came of how many. */
 export async function bringRecords(
+  store: Store,
   source: Source,
   line: Line,
   place: Place,
 ): Promise<{ count: number; hits: number }> {
-  const { review } = useSession.getState().folded
+  const { review } = store.session.getState().folded
   const { searched } = sourceInfo(review, source)
   if (!searched) return { count: 0, hits: 0 }
   const { records, hits } = await searchDesk().records(searched, review.strategies[source.id] ?? [], line.id)
-  const run = runOf(line.id)
-  await put(source, records, place, run ? { runId: run.id } : {})
+  const run = runOf(store, line.id)
+  await put(store, source, records, place, run ? { runId: run.id } : {})
   return { count: records.length, hits }
 }
 
@@ -60,20 +64,25 @@ export interface Brought {
  * beside them, against the hits that were logged and what the database hands out at most. The file itself is kept.
  */
 export async function bringExport(
+  store: Store,
   file: File,
   info: SourceInfo,
   lineId: string,
   place: Place,
 ): Promise<Brought> {
+  const { keepBytes } = store
   const { source, profile } = info
   const bytes = new Uint8Array(await file.arrayBuffer())
   const digest = await keepBytes(bytes)
   const { records, problems } = readRis(new TextDecoder().decode(bytes), digest.slice(0, 8))
   if (!records.length)
     return { kind: 'error', words: `${file.name}: ${problems[0]?.message ?? 'no record was found.'}` }
-  const run = runOf(lineId)
-  await put(source, records, place, { ...(run ? { runId: run.id } : {}), file: { name: file.name, digest } })
-  const parts = partsOf(source.id)
+  const run = runOf(store, lineId)
+  await put(store, source, records, place, {
+    ...(run ? { runId: run.id } : {}),
+    file: { name: file.name, digest },
+  })
+  const parts = partsOf(store, source.id)
   const count = parts.reduce((n, i) => n + i.count, 0)
   const held =
     parts.length > 1

@@ -6,8 +6,9 @@ import { limitState } from '@/core/profile'
 import { limitWords, parse, walk } from '@/core/query'
 import type { Line, Review } from '@/core/review'
 import { appendLines, carryStrategy, removeLines, type Carried } from '@/core/strategy'
-import { act, newId } from '@/store/session'
+import { useStore } from '@/store/provider'
 import type { SourceInfo } from '@/store/source-info'
+import { useAsked } from '@/store/use-asked'
 import { vocabularyDesk, type Match } from '@/workers'
 import { QueryText } from './query-text'
 
@@ -31,6 +32,7 @@ export function CarryDialog({
   add: boolean
   close: (carriedTo?: string) => void
 }) {
+  const { act, deed, newId } = useStore()
   const others = infos.filter((s) => s.source.id !== from.source.id)
   const [toId, setToId] = useState(
     (others.find((s) => !(review.strategies[s.source.id] ?? []).length) ?? others[0])?.source.id,
@@ -55,15 +57,17 @@ export function CarryDialog({
   const apply = (): void => {
     if (!to || !carried) return
     // Each line gets an identity of its own there: its runs are not the runs here.
-    void act('strategy.set', {
-      sourceId: to.source.id,
-      lines: appendLines(
-        add ? (review.strategies[to.source.id] ?? []) : [],
-        carried.lines.map((l): Line => ({ ...l, id: newId(), note: '', drafted: false })),
-      ),
-      why: 'brought over',
-      from: from.source.name,
-    })
+    deed(
+      act('strategy.set', {
+        sourceId: to.source.id,
+        lines: appendLines(
+          add ? (review.strategies[to.source.id] ?? []) : [],
+          carried.lines.map((l): Line => ({ ...l, id: newId(), note: '', drafted: false })),
+        ),
+        why: 'brought over',
+        from: from.source.name,
+      }),
+    )
     close(to.source.id)
   }
   return (
@@ -213,25 +217,15 @@ function useMatches(
   to: SourceInfo | undefined,
   labels: readonly string[],
 ): Record<string, readonly Match[]> {
-  const [found, setFound] = useState<{ key: string; of: Record<string, readonly Match[]> }>({
-    key: '',
-    of: {},
-  })
   const [here, there] = [from.vocabulary?.key, to?.vocabulary?.key]
-  const key = `${here} ${there} ${labels.join('\n')}`
-  useEffect(() => {
-    let current = true
-    if (!here || !there) return
-    void Promise.all(
-      labels.map(async (label): Promise<[string, readonly Match[]]> => {
-        const id = await vocabularyDesk().idOf(here, label)
-        return [label, id ? await vocabularyDesk().matches(here, id, there) : []]
-      }),
-    ).then((list) => current && setFound({ key, of: Object.fromEntries(list) }))
-    return () => {
-      current = false
-    }
-  }, [here, there, labels, key])
-  return found.key === key ? found.of : NONE
+  const { value } = useAsked(async () => {
+    if (!here || !there) return NONE
+    const found = labels.map(async (label): Promise<[string, readonly Match[]]> => {
+      const id = await vocabularyDesk().idOf(here, label)
+      return [label, id ? await vocabularyDesk().matches(here, id, there) : []]
+    })
+    return Object.fromEntries(await Promise.all(found))
+  }, [here, there, labels])
+  return value ?? NONE
 }
 const NONE: Record<string, readonly Match[]> = {}

@@ -2,7 +2,7 @@
 import { Input } from 'antd'
 import { useRef, useState } from 'react'
 import type { Line } from '@/core/review'
-import { act, commitEdit, discardEdit, stageEdit } from '@/store/session'
+import { useStore } from '@/store/provider'
 
 /** A search without text opened for editing: what was done, in words. A new one that gets none goes again. */
 export function DescribedEditor({
@@ -16,6 +16,7 @@ export function DescribedEditor({
   number: number
   close: () => void
 }) {
+  const { act, commitEdit, deed, discardEdit, typeEdit } = useStore()
   const [text, setText] = useState(line.described ?? '')
   const key = `line-${line.id}`
   const command = (described: string) => ({
@@ -27,16 +28,16 @@ export function DescribedEditor({
   const leave = (): void => {
     if (finished.current) return
     finished.current = true
-    void discardEdit(key)
-    if (!line.described) void act('line.remove', { sourceId, id: line.id })
+    deed(discardEdit(key))
+    if (!line.described) deed(act('line.remove', { sourceId, id: line.id }))
     close()
   }
   const done = (): void => {
     if (!text.trim()) return leave()
     if (finished.current) return
     finished.current = true
-    if (text !== line.described) void commitEdit(key, command(text.trim()))
-    else void discardEdit(key)
+    if (text !== line.described) deed(commitEdit(key, command(text.trim())))
+    else deed(discardEdit(key))
     close()
   }
   return (
@@ -51,7 +52,7 @@ export function DescribedEditor({
           value={text}
           onChange={(e) => {
             setText(e.target.value)
-            void stageEdit(key, command(e.target.value))
+            typeEdit(key, command(e.target.value))
           }}
           onBlur={done}
           onKeyDown={(e) => {

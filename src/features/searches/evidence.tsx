@@ -1,18 +1,21 @@
 'use client'
+import type { Store } from '@/store/store'
 import { Button } from 'antd'
 import { useMemo } from 'react'
 import type { Attachment, Line } from '@/core/review'
-import { act, bytesOf, keepBytes, newId, now, useSession } from '@/store/session'
+import { useSession, useStore } from '@/store/provider'
 import { useFilePick } from '@/ui/file-pick'
 import { saveFile } from '@/ui/save-file'
 
 /** Keeps a file as evidence of a search; its bytes go with the review, unchanged. */
 export async function keepEvidence(
+  store: Store,
   about: Pick<Attachment, 'sourceId' | 'lineId'>,
   name: string,
   mediaType: string,
   bytes: Uint8Array,
 ): Promise<void> {
+  const { keepBytes, act, newId, now } = store
   const digest = await keepBytes(bytes)
   await act('attachment.add', {
     id: newId(),
@@ -30,22 +33,24 @@ const inKilobytes = (size: number): string =>
 
 /** Files kept with a line: a picture of the screen, notes, a drawn structure. */
 export function Evidence({ sourceId, line, number }: { sourceId: string; line: Line; number: number }) {
+  const store = useStore()
+  const { deed } = store
   const attachments = useSession((s) => s.folded.review.attachments)
   const own = useMemo(() => attachments.filter((a) => a.lineId === line.id), [attachments, line.id])
-  const file = useFilePick(
-    `Evidence for line ${number}`,
-    '',
-    (chosen) =>
-      void chosen
+  const file = useFilePick(`Evidence for line ${number}`, '', (chosen) =>
+    deed(
+      chosen
         .arrayBuffer()
         .then((buffer) =>
           keepEvidence(
+            store,
             { sourceId, lineId: line.id },
             chosen.name,
             chosen.type || 'application/octet-stream',
             new Uint8Array(buffer),
           ),
         ),
+    ),
   )
   return (
     <div className="log-deeds">
@@ -61,9 +66,11 @@ export function Evidence({ sourceId, line, number }: { sourceId: string; line: L
 
 /** Files that are kept, to be opened or taken off. */
 export function KeptFiles({ files }: { files: readonly Attachment[] }) {
+  const store = useStore()
+  const { act, deed } = store
   return files.map((a) => (
     <span key={a.id} className="evidence">
-      <button className="plain link" onClick={() => void open(a)}>
+      <button className="plain link" onClick={() => deed(open(store, a))}>
         {a.name}
       </button>{' '}
       <span className="sub" title={`SHA-256 ${a.digest}`}>
@@ -72,7 +79,7 @@ export function KeptFiles({ files }: { files: readonly Attachment[] }) {
       <button
         className="plain remove"
         aria-label={`Take ${a.name} off`}
-        onClick={() => void act('attachment.remove', { id: a.id })}
+        onClick={() => deed(act('attachment.remove', { id: a.id }))}
       >
         ×
       </button>
@@ -80,7 +87,8 @@ export function KeptFiles({ files }: { files: readonly Attachment[] }) {
   ))
 }
 
-async function open(a: Attachment): Promise<void> {
+async function open(store: Store, a: Attachment): Promise<void> {
+  const { bytesOf } = store
   const bytes = await bytesOf(a.digest)
   if (bytes) saveFile(a.name, new Uint8Array(bytes), a.mediaType)
 }

@@ -1,7 +1,9 @@
+import type { Store } from '@/store/store'
 import { useEffect, useState } from 'react'
 import { compareRecords, type Compared, type Rec } from '@/core/records'
 import { commandOf, type Entry } from '@/core/review'
-import { recordsAt } from '@/store/session'
+import { useStore } from '@/store/provider'
+import { useAsked } from '@/store/use-asked'
 
 /** What a source had in the review at one time: one file, or several parts of one export. */
 export interface Exported {
@@ -46,27 +48,23 @@ function undoneOf(entries: readonly Entry[]): Set<number> {
   return undone
 }
 
-async function recordsOf(digests: readonly string[]): Promise<Rec[] | undefined> {
+async function recordsOf(store: Store, digests: readonly string[]): Promise<Rec[] | undefined> {
+  const { recordsAt } = store
   const parts = await Promise.all(digests.map(recordsAt))
   return parts.every((p) => p !== undefined) ? parts.flat() : undefined
 }
 
 /** The last two exports against each other; undefined while they are read, or where there are not two. */
 export function useExportsCompared(exported: readonly Exported[]): Compared | undefined {
-  const [found, setFound] = useState<{ of: string; compared: Compared }>()
+  const store = useStore()
   const [before, after] = exported.slice(-2).map((e) => e.digests.join(' '))
-  const of = `${before} / ${after}`
-  useEffect(() => {
-    let current = true
-    if (!before || !after) return
-    void Promise.all([recordsOf(before.split(' ')), recordsOf(after.split(' '))]).then(([earlier, later]) => {
-      // Numbers come from the place in the file: they say nothing across two files.
-      if (current && earlier && later)
-        setFound({ of, compared: compareRecords(earlier, later, { byNumber: false }) })
-    })
-    return () => {
-      current = false
-    }
-  }, [before, after, of])
-  return found?.of === of ? found.compared : undefined
+  return useAsked(async () => {
+    if (!before || !after) return undefined
+    const [earlier, later] = await Promise.all([
+      recordsOf(store, before.split(' ')),
+      recordsOf(store, after.split(' ')),
+    ])
+    // Numbers come from the place in the file: they say nothing across two files.
+    return earlier && later && compareRecords(earlier, later, { byNumber: false })
+  }, [before, after, store]).value
 }

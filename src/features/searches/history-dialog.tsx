@@ -17,7 +17,7 @@ import {
   type HistoryRow,
   type PastSearch,
 } from '@/core/strategy'
-import { actAll, newId, useSession } from '@/store/session'
+import { useStore } from '@/store/provider'
 import type { SourceInfo } from '@/store/source-info'
 import { useFilePick } from '@/ui/file-pick'
 import { keepEvidence } from './evidence'
@@ -36,6 +36,8 @@ export function HistoryDialog({
   lines: readonly Line[]
   close: () => void
 }) {
+  const store = useStore()
+  const { actAll, deed, newId, session } = store
   const { message } = App.useApp()
   const paste = usePastedHistory()
   const { history, rows } = paste
@@ -60,24 +62,29 @@ export function HistoryDialog({
       </button>
     </>
   )
-  const file = useFilePick(
-    'History file',
-    '.txt,.csv,.tsv,.tab,.html,.htm,.md',
-    (chosen) =>
-      void chosen.text().then((text) => {
+  const file = useFilePick('History file', '.txt,.csv,.tsv,.tab,.html,.htm,.md', (chosen) =>
+    deed(
+      chosen.text().then((text) => {
         setName(chosen.name)
         paste.put(text)
       }),
+    ),
   )
   const take = async (): Promise<void> => {
     setBusy(true)
-    const made = searches.map((s) => ({ search: s, line: lineOf(s, review) }))
+    const made = searches.map((s) => ({ search: s, line: lineOf(s, review, newId) }))
     const added = made.map((m) => m.line)
     const whole = replace ? added : appendLines(lines, added)
     const { source } = info
-    await keepEvidence({ sourceId: source.id }, name, 'text/plain', new TextEncoder().encode(paste.text))
+    await keepEvidence(
+      store,
+      { sourceId: source.id },
+      name,
+      'text/plain',
+      new TextEncoder().encode(paste.text),
+    )
     const keys = lineKeys(whole)
-    const { reader } = useSession.getState()
+    const { reader } = session.getState()
     const runs = made.flatMap(({ search, line }): Run[] => {
       if (search.hits === undefined) return []
       const number = whole.findIndex((l) => l.id === line.id) + 1
@@ -104,9 +111,11 @@ export function HistoryDialog({
       { kind: 'strategy.set', payload: { sourceId: source.id, lines: whole, why: 'a pasted history' } },
       ...runs.map((payload) => ({ kind: 'run.log' as const, payload })),
     ])
-    void message.success(
-      `${plural(added.length, 'line')} taken over, ${plural(runs.length, 'run')} logged. The history itself is kept with the review.`,
-      6,
+    deed(
+      message.success(
+        `${plural(added.length, 'line')} taken over, ${plural(runs.length, 'run')} logged. The history itself is kept with the review.`,
+        6,
+      ),
     )
     close()
   }
@@ -125,7 +134,7 @@ export function HistoryDialog({
           type="primary"
           loading={busy}
           disabled={!searches.length || busy}
-          onClick={() => void take()}
+          onClick={() => deed(take())}
         >
           {searches.length
             ? `${lines.length && replace ? `Replace the ${plural(lines.length, 'line')} by` : 'Take over'} ${plural(searches.length, 'line')}`
@@ -329,7 +338,7 @@ function Row({
   )
 }
 
-function lineOf(search: PastSearch, review: Review): Line {
+function lineOf(search: PastSearch, review: Review, newId: () => string): Line {
   const { tree } = parse(search.text)
   const conceptId = tree && likelyConcept(tree, review.terms)
   return {

@@ -7,8 +7,10 @@ import { limitWords, type LimitValue } from '@/core/query'
 import type { Line, PlannedLimit, Review } from '@/core/review'
 import { limitStanding, type LimitStanding } from '@/core/strategy'
 import type { SourceInfo } from '@/store/source-info'
+import { useAsked } from '@/store/use-asked'
 import { searchDesk, wordDesk, type LimitCosts } from '@/workers'
 import { askedOf } from '../shared/known-item'
+import { useStore } from '@/store/provider'
 
 /** How each planned limit stands in one source. */
 export function standingsOf(
@@ -151,15 +153,13 @@ type Costs = { before: number | undefined; limits: (LimitCosts['limits'][number]
 
 /** Asks the worker what each limit costs on the joined line, with the known items that the source holds. */
 function useCosts(review: Review, info: SourceInfo, lines: readonly Line[]): Costs | undefined {
-  const [found, setFound] = useState<Costs>()
   const base = useMemo(() => joiningLine(lines)?.id, [lines])
   const limits = useMemo(() => review.limits.map((l) => l.limit), [review.limits])
   const { knownItems } = review
   const id = info.searched
-  useEffect(() => {
-    let current = true
-    if (!id || !base) return
-    void (async () => {
+  return useAsked(
+    async (): Promise<Costs | undefined> => {
+      if (!id || !base) return undefined
       const held = await wordDesk().holds(id, knownItems.map(askedOf))
       const costs = await searchDesk().costs(
         id,
@@ -169,15 +169,12 @@ function useCosts(review: Review, info: SourceInfo, lines: readonly Line[]): Cos
         held.map((h) => h.recordId),
       )
       const titleOf = new Map(held.map((h) => [h.recordId, h.title]))
-      if (current)
-        setFound({
-          before: costs.before,
-          limits: costs.limits.map((c) => ({ ...c, titles: c.lost.map((r) => titleOf.get(r) ?? r) })),
-        })
-    })()
-    return () => {
-      current = false
-    }
-  }, [id, base, lines, limits, knownItems])
-  return found
+      return {
+        before: costs.before,
+        limits: costs.limits.map((c) => ({ ...c, titles: c.lost.map((r) => titleOf.get(r) ?? r) })),
+      }
+    },
+    [id, base, lines, limits, knownItems],
+    { keep: true },
+  ).value
 }

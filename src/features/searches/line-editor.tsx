@@ -6,7 +6,7 @@ import { hasErrors, type Problem } from '@/core/base'
 import { printFor, readFrom, type Profile } from '@/core/profile'
 import { byGroup, parse, print, withoutPlaces } from '@/core/query'
 import type { Line, Source } from '@/core/review'
-import { act, commitEdit, discardEdit, stageEdit, useSession } from '@/store/session'
+import { useSession, useStore } from '@/store/provider'
 import { sourceInfo } from '@/store/source-info'
 import { vocabularyDesk } from '@/workers'
 
@@ -27,6 +27,7 @@ export function LineEditor({
   above: readonly string[]
   close: () => void
 }) {
+  const { act, commitEdit, deed, discardEdit, typeEdit } = useStore()
   const [text, setText] = useState(line.text)
   const [round, setRound] = useState(0)
   const [theirs, setTheirs] = useState(false)
@@ -36,23 +37,25 @@ export function LineEditor({
   const { problems } = parse(text)
   const change = (value: string): void => {
     setText(value)
-    void stageEdit(key, {
+    typeEdit(key, {
       kind: 'line.change',
       payload: { sourceId: source.id, id: line.id, text: value },
     })
   }
   /** Leaves the line as it was; a new line that got no words goes again. */
   const leave = (): void => {
-    void discardEdit(key)
-    if (!line.text) void act('line.remove', { sourceId: source.id, id: line.id })
+    deed(discardEdit(key))
+    if (!line.text) deed(act('line.remove', { sourceId: source.id, id: line.id }))
     close()
   }
   const done = (value: string): void => {
     if (value.trim() && value !== line.text)
-      void commitEdit(key, {
-        kind: 'line.change',
-        payload: { sourceId: source.id, id: line.id, text: value },
-      })
+      deed(
+        commitEdit(key, {
+          kind: 'line.change',
+          payload: { sourceId: source.id, id: line.id, text: value },
+        }),
+      )
     else leave()
     close()
   }

@@ -6,7 +6,7 @@ import { plural, thousands } from '@/core/base'
 import type { Line } from '@/core/review'
 import { lineKeys } from '@/core/strategy'
 import { useActions, type Action } from '@/store/actions'
-import { act, newId, useSession } from '@/store/session'
+import { useSession, useStore } from '@/store/provider'
 import type { SourceInfo } from '@/store/source-info'
 import { useFilePick } from '@/ui/file-pick'
 import { bringExport, type Place } from './bring-records'
@@ -30,6 +30,8 @@ export function LogRun({
   /** Told when a run was logged. */
   logged: () => void
 }) {
+  const store = useStore()
+  const { act, deed, newId } = store
   const { message } = App.useApp()
   const { source, profile } = info
   const reader = useSession((s) => s.reader)
@@ -42,7 +44,7 @@ export function LogRun({
   const parts = useSession((s) => s.folded.review.imports)
   const own = useMemo(() => parts.filter((i) => i.sourceId === source.id), [parts, source.id])
   const bring = (place: Place) => (chosen: File) =>
-    void bringExport(chosen, info, line.id, place).then(({ kind, words }) => message[kind](words, 10))
+    deed(bringExport(store, chosen, info, line.id, place).then(({ kind, words }) => message[kind](words, 10)))
   const file = useFilePick('Export file', '.ris,.txt', bring('in place'))
   const part = useFilePick('Another part of the export', '.ris,.txt', bring('beside'))
   const log = async (): Promise<void> => {
@@ -89,7 +91,7 @@ export function LogRun({
       [],
     ),
   )
-  const enter = () => void log()
+  const enter = () => deed(log())
   return (
     <div className="log-run">
       <h2>{line.described === undefined ? 'Run it there, then log what came back' : 'Log what came back'}</h2>

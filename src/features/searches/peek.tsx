@@ -6,11 +6,13 @@ import { languageName, type LimitValue } from '@/core/query'
 import { RECORD_FACETS, type ChosenFacets, type RecordFacet } from '@/core/records'
 import type { Letter, Line, Review } from '@/core/review'
 import type { SourceInfo } from '@/store/source-info'
+import { useAsked } from '@/store/use-asked'
 import { searchDesk, type Peek as Found, type PeekOrder } from '@/workers'
 import { putTerms } from '../shared/term-commands'
 import { useMarker } from '../shared/use-marks'
 import { addLine } from './add-line'
 import { PeekRecord } from './peek-record'
+import { useStore } from '@/store/provider'
 
 const ORDERS: PeekOrder[] = ['newest', 'relevance', 'times cited', 'title']
 const NAMES: Record<RecordFacet, string> = {
@@ -131,6 +133,7 @@ function Use({
   chosen: ChosenFacets
   done: () => void
 }) {
+  const store = useStore()
   const { source } = info
   const words = [
     ...(chosen.heading ?? []).map((h) => `heading: "${h}"`),
@@ -151,7 +154,7 @@ function Use({
     ...(chosen.type?.length ? [{ kind: 'document type' as const, values: [...chosen.type] }] : []),
   ]
   const add = (text: string, own: LimitValue[]): void => {
-    addLine(source.id, lines, text, { limits: own })
+    addLine(store, source.id, lines, text, { limits: own })
     done()
   }
   const joined = words.length > 1 ? `(${words.join(' OR ')})` : words[0]
@@ -163,7 +166,7 @@ function Use({
       origin: 'harvest' as const,
       from: `line ${number} of ${info.short}`,
     }
-    putTerms(review, [
+    putTerms(store, review, [
       ...(chosen.heading ?? []).map((expression) => ({
         ...base,
         sourceId: source.id,
@@ -221,17 +224,10 @@ function usePeek(
   order: PeekOrder,
   chosen: ChosenFacets,
 ): Found | undefined {
-  const [found, setFound] = useState<Found>()
   const id = info.searched
-  useEffect(() => {
-    let current = true
-    if (!id) return
-    void searchDesk()
-      .peek(id, [...lines], line.id, order, chosen)
-      .then((p) => current && setFound(p))
-    return () => {
-      current = false
-    }
-  }, [id, lines, line.id, order, chosen])
-  return found
+  return useAsked(
+    () => (id ? searchDesk().peek(id, [...lines], line.id, order, chosen) : undefined),
+    [id, lines, line.id, order, chosen],
+    { keep: true },
+  ).value
 }

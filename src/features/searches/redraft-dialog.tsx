@@ -1,4 +1,5 @@
 'use client'
+import type { Store } from '@/store/store'
 import { Button, Modal } from 'antd'
 import { useMemo, useState } from 'react'
 import { plural } from '@/core/base'
@@ -7,7 +8,7 @@ import { limitWords } from '@/core/query'
 import type { Line, Review } from '@/core/review'
 import { draftStrategy, redraft, type DraftSource, type RedraftChange } from '@/core/strategy'
 import { draftSource } from '@/standins'
-import { act, newId } from '@/store/session'
+import { useStore } from '@/store/provider'
 import type { SourceInfo } from '@/store/source-info'
 import { WordChanges } from './versions'
 
@@ -25,7 +26,12 @@ export function draftFor(review: Review, info: SourceInfo) {
 }
 
 /** Drafts the strategies of all sources that have no lines yet; gives how many were drafted. */
-export async function draftEverywhere(review: Review, infos: readonly SourceInfo[]): Promise<number> {
+export async function draftEverywhere(
+  store: Store,
+  review: Review,
+  infos: readonly SourceInfo[],
+): Promise<number> {
+  const { act, newId } = store
   let drafted = 0
   for (const info of infos) {
     if ((review.strategies[info.source.id] ?? []).length) continue
@@ -60,6 +66,7 @@ export function RedraftDialog({
   lines: readonly Line[]
   close: () => void
 }) {
+  const { act, deed, newId } = useStore()
   const [{ changes, lines: next }] = useState(() => redraft(lines, draftFor(review, info), newId))
   const differing = useMemo(
     () => changes.filter((c) => c.kind !== 'same' && !(c.kind === 'kept' && c.drafted === undefined)),
@@ -67,7 +74,7 @@ export function RedraftDialog({
   )
   const does = changes.some((c) => c.kind === 'added' || c.kind === 'changed' || c.kind === 'gone')
   const apply = (): void => {
-    void act('strategy.set', { sourceId: info.source.id, lines: next, why: 'drafted anew' })
+    deed(act('strategy.set', { sourceId: info.source.id, lines: next, why: 'drafted anew' }))
     close()
   }
   return (

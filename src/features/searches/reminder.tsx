@@ -3,16 +3,17 @@ import { Button, DatePicker, Select } from 'antd'
 import dayjs from 'dayjs'
 import { dateWords } from '@/core/account'
 import { nextReminder, reminderCalendar, RHYTHMS, type Review } from '@/core/review'
-import { act, now } from '@/store/session'
+import { useStore } from '@/store/provider'
 import type { SourceInfo } from '@/store/source-info'
 import { fileName, saveFile } from '@/ui/save-file'
 
 /** When a strategy is to be run again, and the calendar file that says so. */
 export function Reminder({ review, info }: { review: Review; info: SourceInfo }) {
+  const { act, deed, now } = useStore()
   const { source } = info
   const { reminder } = source
   const today = now().slice(0, 10)
-  const set = (to: NonNullable<typeof reminder>): void => void act('source.set', { ...source, reminder: to })
+  const set = (to: NonNullable<typeof reminder>): void => deed(act('source.set', { ...source, reminder: to }))
   const save = (): void => {
     const events = review.sources.flatMap((s) =>
       s.reminder
@@ -71,7 +72,7 @@ export function Reminder({ review, info }: { review: Review; info: SourceInfo })
               className="plain link sub"
               onClick={() => {
                 const { reminder: _none, ...rest } = source
-                void act('source.set', rest)
+                deed(act('source.set', rest))
               }}
             >
               remind no more

@@ -1,7 +1,8 @@
+import type { Store } from '@/store/store'
 import type { Problem } from '@/core/base'
 import { lineKeys } from '@/core/strategy'
 import type { Review, Run, Source } from '@/core/review'
-import { actAll, newId, now, useSession } from '@/store/session'
+
 import { sourceInfo, type SourceInfo } from '@/store/source-info'
 import { callback, searchDesk } from '@/workers'
 
@@ -25,11 +26,13 @@ export interface RunOutcome {
  * answering false: what was run before is logged all the same, for it happened.
  */
 export async function runLines(
+  store: Store,
   source: Source,
   which: Which = 'stale',
   progress: (done: number, of: number) => boolean = () => true,
 ): Promise<RunOutcome> {
-  const { review } = useSession.getState().folded
+  const { newId, now, actAll } = store
+  const { review } = store.session.getState().folded
   const { searched, release } = infoNow(review, source)
   const whole = review.strategies[source.id] ?? []
   const outcome: RunOutcome = { problems: new Map(), logged: 0, stopped: false }
@@ -60,7 +63,7 @@ export async function runLines(
       limits: line.limits,
       hits: answer.hits,
       at: now(),
-      by: useSession.getState().reader,
+      by: store.session.getState().reader,
       release,
       how: 'stand-in',
     })

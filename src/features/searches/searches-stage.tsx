@@ -3,7 +3,7 @@ import { App } from 'antd'
 import { useMemo } from 'react'
 import { plural } from '@/core/base'
 import { useActions, type Action } from '@/store/actions'
-import { useSession } from '@/store/session'
+import { useSession, useStore } from '@/store/provider'
 import { openSheet, useWhereabouts } from '@/store/whereabouts'
 import { useSourceInfos } from '../shared/vocabulary-files'
 import { AllSources } from './all-sources'
@@ -15,6 +15,8 @@ const ALL = 'all'
 
 /** The sheets: one a source, a row a line; and all of them side by side by concept. */
 export function SearchesStage() {
+  const store = useStore()
+  const { deed } = store
   const review = useSession((s) => s.folded.review)
   const { message } = App.useApp()
   const sources = useSourceInfos(review)
@@ -54,16 +56,18 @@ export function SearchesStage() {
         key: 'Shift+D',
         when: () => databases.some((s) => !(review.strategies[s.source.id] ?? []).length),
         run: () =>
-          void draftEverywhere(review, databases).then((n) =>
-            n
-              ? message.success(
-                  `${plural(n, 'strategy', 'strategies')} drafted, each in the terms of its source.`,
-                )
-              : message.info('There is nothing to draft from yet: put terms into the grid first.'),
+          deed(
+            draftEverywhere(store, review, databases).then((n) =>
+              n
+                ? message.success(
+                    `${plural(n, 'strategy', 'strategies')} drafted, each in the terms of its source.`,
+                  )
+                : message.info('There is nothing to draft from yet: put terms into the grid first.'),
+            ),
           ),
       },
     ]
-  }, [databases, shown, review, message])
+  }, [databases, shown, review, deed, store, message])
   useActions('searches-stage', actions)
   if (!databases.length)
     return (

@@ -6,7 +6,7 @@ import type { LimitValue } from '@/core/query'
 import type { Line, Review } from '@/core/review'
 import { dependsOn, finalNumber, joinText, moveLine, subtractText } from '@/core/strategy'
 import type { Action } from '@/store/actions'
-import { act, newId } from '@/store/session'
+import { useStore } from '@/store/provider'
 import type { SourceInfo } from '@/store/source-info'
 import { useFactContext } from '@/store/use-account'
 import { addLine } from './add-line'
@@ -43,6 +43,8 @@ interface Sheet {
 
 /** Everything that can be done with a sheet: one list for keys, buttons and palette. */
 export function useSheetActions({ review, info, lines, view, chosen, marked, busy, set }: Sheet): Action[] {
+  const store = useStore()
+  const { act, deed, newId } = store
   const { message, modal } = App.useApp()
   const context = useFactContext()
   return useMemo<Action[]>(() => {
@@ -55,7 +57,7 @@ export function useSheetActions({ review, info, lines, view, chosen, marked, bus
     const numbers = lines.flatMap((l, i) => (marked.has(l.id) ? [i + 1] : []))
 
     const add = (text: string, more: Partial<Line> = {}, place = lines.length): string => {
-      const id = addLine(source.id, lines, text, more, place)
+      const id = addLine(store, source.id, lines, text, more, place)
       set.choose(id)
       return id
     }
@@ -74,13 +76,15 @@ export function useSheetActions({ review, info, lines, view, chosen, marked, bus
         }
         const show = (now: string): void => set.busy({ words: now, stop })
         show(words)
-        void job(() => stopped, show)
-          .catch((error: unknown) => message.error(error instanceof Error ? error.message : String(error)))
-          .finally(() => set.busy(undefined))
+        deed(
+          job(() => stopped, show)
+            .catch((error: unknown) => message.error(error instanceof Error ? error.message : String(error)))
+            .finally(() => set.busy(undefined)),
+        )
       }
     const run = (which: Which): (() => void) =>
       work('Searching …', async (stopped, show) => {
-        const outcome = await runLines(source, which, (done, of) => {
+        const outcome = await runLines(store, source, which, (done, of) => {
           show(`Line ${done} of ${of} …`)
           return !stopped()
         })
@@ -91,8 +95,8 @@ export function useSheetActions({ review, info, lines, view, chosen, marked, bus
     const brings = (): boolean => some() && info.standin !== undefined && view.runs.has(chosen!.id)
     const bring = (place: Place): (() => void) =>
       work('Bringing records in …', async () => {
-        const { count, hits } = await bringRecords(source, chosen!, place)
-        const all = partsOf(source.id).reduce((n, i) => n + i.count, 0)
+        const { count, hits } = await bringRecords(store, source, chosen!, place)
+        const all = partsOf(store, source.id).reduce((n, i) => n + i.count, 0)
         if (count === hits)
           message.success(
             `${thousands(count)} records are in the review${all > count ? `, ${thousands(all)} of this source in all` : ''}.`,
@@ -105,14 +109,14 @@ export function useSheetActions({ review, info, lines, view, chosen, marked, bus
       })
     const move = (step: -1 | 1) => (): void => {
       const moved = moveLine(lines, at, at + step)
-      if (moved.ok) void act('line.move', { sourceId: source.id, id: chosen!.id, to: at + step })
+      if (moved.ok) deed(act('line.move', { sourceId: source.id, id: chosen!.id, to: at + step }))
       else message.info(moved.problems[0]!.message)
     }
     const remove = (): void => {
       const ids = marked.size ? marked : new Set([chosen!.id])
       const others = dependsOn(lines, ids)
       const take = (all: Iterable<string>): void => {
-        void act('lines.remove', { sourceId: source.id, ids: [...all] })
+        deed(act('lines.remove', { sourceId: source.id, ids: [...all] }))
         set.mark(new Set())
       }
       if (!others.length) return take(ids)
@@ -226,12 +230,14 @@ export function useSheetActions({ review, info, lines, view, chosen, marked, bus
         run: () => {
           const drafted = draftFor(review, info)
           if (!drafted.length)
-            return void message.info('There is nothing to draft from yet: put terms into the grid first.')
+            return deed(message.info('There is nothing to draft from yet: put terms into the grid first.'))
           if (lines.length) return set.redraft()
-          void act('strategy.draft', {
-            sourceId: source.id,
-            lines: drafted.map((l) => ({ id: newId(), note: '', drafted: true, ...l })),
-          })
+          deed(
+            act('strategy.draft', {
+              sourceId: source.id,
+              lines: drafted.map((l) => ({ id: newId(), note: '', drafted: true, ...l })),
+            }),
+          )
         },
       },
       {
@@ -278,9 +284,11 @@ export function useSheetActions({ review, info, lines, view, chosen, marked, bus
         key: 'Shift+C',
         when: () => lines.length > 0,
         run: () =>
-          void navigator.clipboard
-            .writeText(strategyText(context, source))
-            .then(() => message.success('The strategy is copied, line by line.')),
+          deed(
+            navigator.clipboard
+              .writeText(strategyText(context, source))
+              .then(() => message.success('The strategy is copied, line by line.')),
+          ),
       },
       {
         id: 'bring',
@@ -294,9 +302,25 @@ export function useSheetActions({ review, info, lines, view, chosen, marked, bus
         id: 'bring-beside',
         label: 'Bring records in beside those there are',
         key: 'Shift+B',
-        when: () => brings() && partsOf(source.id).length > 0,
+        when: () => brings() && partsOf(store, source.id).length > 0,
         run: bring('beside'),
       },
     ]
-  }, [review, info, lines, view, chosen, marked, busy, set, message, modal, context])
+  }, [
+    info,
+    lines,
+    set,
+    marked,
+    chosen,
+    busy,
+    view.runs,
+    store,
+    deed,
+    message,
+    act,
+    modal,
+    review,
+    newId,
+    context,
+  ])
 }

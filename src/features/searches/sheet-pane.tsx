@@ -1,4 +1,5 @@
 'use client'
+import { useStore } from '@/store/provider'
 import type { Line, Review } from '@/core/review'
 import { finalNumber } from '@/core/strategy'
 import type { SourceInfo } from '@/store/source-info'
@@ -67,6 +68,7 @@ export function SheetPane({
   logged: () => void
   runAgain: () => void
 }) {
+  const store = useStore()
   const about = chosen && { line: chosen, number: lines.indexOf(chosen) + 1, lines }
   if (JUDGING.has(pane) && !judgement) return <Working words="Reading the strategy" work={work} />
   switch (pane) {
@@ -82,7 +84,9 @@ export function SheetPane({
           review={review}
           info={info}
           lines={lines}
-          apply={(limit) => addLine(info.source.id, lines, `#${finalNumber(lines)}`, { limits: [limit] })}
+          apply={(limit) =>
+            addLine(store, info.source.id, lines, `#${finalNumber(lines)}`, { limits: [limit] })
+          }
         />
       )
     case 'versions':

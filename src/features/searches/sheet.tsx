@@ -7,7 +7,7 @@ import { termsInUse, type Review } from '@/core/review'
 import { withNeeded } from '@/core/strategy'
 import { LATEST, RELEASES, releaseWords } from '@/standins'
 import { useActions, type Action } from '@/store/actions'
-import { act } from '@/store/session'
+import { useStore } from '@/store/provider'
 import type { SourceInfo } from '@/store/source-info'
 import { chooseLine, useWhereabouts } from '@/store/whereabouts'
 import { useSplit } from '@/ui/split'
@@ -40,6 +40,7 @@ export function Sheet({
   infos: readonly SourceInfo[]
   open: (sourceId: string) => void
 }) {
+  const { act, deed } = useStore()
   const { source } = info
   const lines = useMemo(() => review.strategies[source.id] ?? [], [review.strategies, source.id])
   const chosenId = useWhereabouts((s) => s.lines[source.id])
@@ -136,7 +137,7 @@ export function Sheet({
                 options={RELEASES.map((value) => ({ value: value as string, label: releaseWords(value) }))}
                 onChange={(release) => {
                   const { release: _before, ...rest } = source
-                  void act('source.set', release === LATEST ? rest : { ...rest, release })
+                  deed(act('source.set', release === LATEST ? rest : { ...rest, release }))
                   // The keys belong to the sheet again.
                   ;(document.activeElement as HTMLElement | null)?.blur()
                 }}

@@ -4,7 +4,7 @@ import { useMemo } from 'react'
 import { plural, thousands } from '@/core/base'
 import type { Line, Review } from '@/core/review'
 import type { Advised, CountedStep, Offered } from '@/core/strategy'
-import { actAll, newId } from '@/store/session'
+import { useStore } from '@/store/provider'
 import type { SourceInfo } from '@/store/source-info'
 import { Working } from '@/ui/working'
 import { judgeDesk, wordDesk } from '@/workers'
@@ -57,22 +57,25 @@ function Side({
   lines: readonly Line[]
   info: SourceInfo
 }) {
+  const { newId, actAll, deed } = useStore()
   const { message } = App.useApp()
   const shown = steps.slice(0, SHOWN)
   const most = Math.max(now.hits, ...shown.map((s) => s.hits))
   const take = (step: CountedStep): void => {
-    void actAll([
-      {
-        kind: 'strategy.set',
-        payload: {
-          sourceId: info.source.id,
-          lines: step.lines.map((l) => asLine(l, lines)),
-          why: 'advice',
-          from: step.label,
+    deed(
+      actAll([
+        {
+          kind: 'strategy.set',
+          payload: {
+            sourceId: info.source.id,
+            lines: step.lines.map((l) => asLine(l, lines, newId)),
+            why: 'advice',
+            from: step.label,
+          },
         },
-      },
-    ])
-    void message.success(`Done: ${step.label}. Run the lines to log it; undo takes it back.`, 5)
+      ]),
+    )
+    deed(message.success(`Done: ${step.label}. Run the lines to log it; undo takes it back.`, 5))
   }
   return (
     <div>
@@ -114,6 +117,7 @@ const barOf = (hits: number, most: number): string => `${(hits / Math.max(1, mos
 function asLine(
   { id, text, limits, conceptId }: CountedStep['lines'][number],
   before: readonly Line[],
+  newId: () => string,
 ): Line {
   const known = before.find((l) => l.id === id)
   return {

@@ -5,8 +5,10 @@ import type { Loss } from '@/core/profile'
 import type { Line } from '@/core/review'
 import type { StandinInfo } from '@/standins'
 import { useActions, type Action } from '@/store/actions'
+import { useAsked } from '@/store/use-asked'
 import { searchDesk, type Said } from '@/workers'
 import { QueryText } from './query-text'
+import { useStore } from '@/store/provider'
 
 /** The chosen line in plain notation and as the database is asked, with what is lost between the two. */
 export function Translation({
@@ -20,16 +22,11 @@ export function Translation({
   lines: Line[]
   info: StandinInfo
 }) {
-  const [said, setSaid] = useState<Said>()
-  useEffect(() => {
-    let current = true
-    void searchDesk()
-      .say(info.id, lines, line.id)
-      .then((answer) => current && setSaid(answer))
-    return () => {
-      current = false
-    }
-  }, [info.id, line.id, lines])
+  const { value: said } = useAsked(
+    () => searchDesk().say(info.id, lines, line.id),
+    [info.id, lines, line.id],
+    { keep: true },
+  )
   if (!said) return <p className="empty">Opening {info.name} …</p>
   return <SaidPane line={line} number={number} said={said} short={info.short} />
 }
@@ -46,6 +43,7 @@ export function SaidPane({
   said: Said
   short: string
 }) {
+  const { deed } = useStore()
   const { message } = App.useApp()
   const actions = useMemo<Action[]>(
     () => [
@@ -54,10 +52,10 @@ export function SaidPane({
         label: `Copy the line as ${short} reads it`,
         key: 'C',
         when: () => !!said.text,
-        run: () => void navigator.clipboard.writeText(said.text).then(() => message.success('Copied.')),
+        run: () => deed(navigator.clipboard.writeText(said.text).then(() => message.success('Copied.'))),
       },
     ],
-    [short, message, said],
+    [short, said.text, deed, message],
   )
   useActions('translation', actions)
   if (!said.text) return null

@@ -1,7 +1,7 @@
 import { useCallback, useEffect, useMemo, useState } from 'react'
 import { currentRuns } from '@/core/account'
 import type { Line, Review } from '@/core/review'
-import { useSession } from '@/store/session'
+import { useSession, useStore } from '@/store/provider'
 import type { SourceInfo } from '@/store/source-info'
 import { callback, judgeDesk, wordDesk, type Judged, type JudgedPlan, type Judgement } from '@/workers'
 import { askedOf } from '../shared/known-item'
@@ -53,6 +53,7 @@ export function useJudged(review: Review, info: SourceInfo): () => Promise<Judge
 export function useWork<T>(
   job: ((goOn: (done: number, of: number) => boolean) => Promise<T | undefined>) | undefined,
 ): { value: T | undefined; work: Work } {
+  const { deed } = useStore()
   const [found, setFound] = useState<T>()
   const [progress, setProgress] = useState<Work['progress']>()
   // Which job was stopped, and how often it was begun again.
@@ -65,21 +66,23 @@ export function useWork<T>(
     if (!job || stopped) return
     const timer = setTimeout(
       () =>
-        void job(
-          callback((done: number, of: number) => {
-            if (current) setProgress({ done, of })
-            return current
-          }),
-        ).then(
-          (value) => {
-            if (!current) return
-            setProgress(undefined)
-            setFailed(undefined)
-            if (value !== undefined) setFound(value)
-          },
-          (error: unknown) => {
-            if (current) setFailed(error instanceof Error ? error.message : String(error))
-          },
+        deed(
+          job(
+            callback((done: number, of: number) => {
+              if (current) setProgress({ done, of })
+              return current
+            }),
+          ).then(
+            (value) => {
+              if (!current) return
+              setProgress(undefined)
+              setFailed(undefined)
+              if (value !== undefined) setFound(value)
+            },
+            (error: unknown) => {
+              if (current) setFailed(error instanceof Error ? error.message : String(error))
+            },
+          ),
         ),
       SETTLE,
     )
@@ -87,7 +90,7 @@ export function useWork<T>(
       current = false
       clearTimeout(timer)
     }
-  }, [job, stopped, round])
+  }, [job, stopped, round, deed])
   const stop = useCallback(() => setHalted(() => job), [job])
   const again = useCallback(() => {
     setHalted(undefined)

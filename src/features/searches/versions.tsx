@@ -6,7 +6,7 @@ import { dateWords } from '@/core/account'
 import { thousands } from '@/core/base'
 import { limitWords, print, parse } from '@/core/query'
 import { lineVersions, strategyVersions, type Line, type StrategyVersion } from '@/core/review'
-import { act, commitEdit, useSession } from '@/store/session'
+import { useSession, useStore } from '@/store/provider'
 import type { SourceInfo } from '@/store/source-info'
 import { KeptFiles } from './evidence'
 
@@ -48,6 +48,7 @@ export function Versions({
   lines: readonly Line[]
   chosen: Line | undefined
 }) {
+  const { act, commitEdit, deed } = useStore()
   const entries = useSession((s) => s.entries)
   const runs = useSession((s) => s.folded.review.runs)
   const { source } = info
@@ -61,12 +62,14 @@ export function Versions({
   const shown = older.find((v) => v.number === at) ?? older[older.length - 1]
   const own = useMemo(() => (chosen ? lineVersions(runs, chosen.id) : []), [runs, chosen])
   const back = (v: StrategyVersion): void =>
-    void act('strategy.set', {
-      sourceId: source.id,
-      lines: v.lines.map((l) => ({ ...l })),
-      why: 'an earlier version',
-      ...(v.at ? { from: v.at } : {}),
-    })
+    deed(
+      act('strategy.set', {
+        sourceId: source.id,
+        lines: v.lines.map((l) => ({ ...l })),
+        why: 'an earlier version',
+        ...(v.at ? { from: v.at } : {}),
+      }),
+    )
   return (
     <section className="versions" aria-label="Versions">
       <div>
@@ -90,15 +93,17 @@ export function Versions({
                     <button
                       className="plain link"
                       onClick={() =>
-                        void commitEdit(`line-${chosen.id}`, {
-                          kind: 'line.change',
-                          payload: {
-                            sourceId: source.id,
-                            id: chosen.id,
-                            text: v.text,
-                            limits: [...v.limits],
-                          },
-                        })
+                        deed(
+                          commitEdit(`line-${chosen.id}`, {
+                            kind: 'line.change',
+                            payload: {
+                              sourceId: source.id,
+                              id: chosen.id,
+                              text: v.text,
+                              limits: [...v.limits],
+                            },
+                          }),
+                        )
                       }
                     >
                       back to this

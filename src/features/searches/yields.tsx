@@ -1,4 +1,5 @@
 'use client'
+import { useStore } from '@/store/provider'
 import { thousands } from '@/core/base'
 import type { Line, Review } from '@/core/review'
 import { Strand } from '@/ui/strand'
@@ -15,6 +16,7 @@ export function Yields({
   lines: readonly Line[]
   judgement: Judgement
 }) {
+  const store = useStore()
   const rows = judgement.yields.flatMap((y) => {
     const term = review.terms.find((t) => t.id === y.id)
     const concept = review.concepts.find((c) => c.id === y.conceptId)
@@ -81,7 +83,7 @@ export function Yields({
                 </td>
                 <td>
                   {r.only === 0 && (
-                    <button className="plain link sub" onClick={() => dropTerm(r.term)}>
+                    <button className="plain link sub" onClick={() => dropTerm(store, r.term)}>
                       drop it
                     </button>
                   )}

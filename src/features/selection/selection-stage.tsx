@@ -6,7 +6,8 @@ import { passCounts } from '@/core/selection'
 import type { Ruling } from '@/core/review'
 import { standin } from '@/standins'
 import { useActions, type Action } from '@/store/actions'
-import { act, useSession } from '@/store/session'
+import { useSession, useStore } from '@/store/provider'
+import { useWhereabouts } from '@/store/whereabouts'
 import { useMarker } from '../shared/use-marks'
 import { recordProps } from '../shared/record-props'
 import { RecordView } from '@/ui/record-view'
@@ -15,7 +16,9 @@ const VERDICT: Record<Ruling['verdict'], string> = { in: 'ruled in', out: 'ruled
 
 /** The broad pass: one work at a time, ruled by key. */
 export function SelectionStage() {
-  const { works, reader } = useSession()
+  const { act, deed, inName, session } = useStore()
+  const works = useSession((s) => s.works)
+  const reader = useSession((s) => s.reader)
   const review = useSession((s) => s.folded.review)
   const marker = useMarker(review)
   const own = `broad/${reader}`
@@ -24,6 +27,14 @@ export function SelectionStage() {
     [works, review.rulings, own],
   )
   const [stepped, setStepped] = useState<number>()
+  // What was undone leads back to its work.
+  const wanted = useWhereabouts((s) => s.wanted)
+  const [led, setLed] = useState<string>()
+  if (wanted?.startsWith('work:') && wanted !== led) {
+    setLed(wanted)
+    const there = works.findIndex((w) => `work:${w.id}` === wanted)
+    if (there >= 0) setStepped(there)
+  } else if (wanted === undefined && led !== undefined) setLed(undefined)
   const at = stepped ?? (firstLeft < 0 ? 0 : firstLeft)
   const work = works[at]
   const counts = useMemo(
@@ -40,16 +51,20 @@ export function SelectionStage() {
   const actions = useMemo<Action[]>(() => {
     const rule = (verdict: Ruling['verdict'], criterionId?: string) => (): void => {
       if (!work) return
-      void act('ruling.set', {
-        workId: work.id,
-        pass: 'broad',
-        reader,
-        verdict,
-        ...(criterionId ? { criterionId } : {}),
+      inName(() => {
+        deed(
+          act('ruling.set', {
+            workId: work.id,
+            pass: 'broad',
+            reader: session.getState().reader,
+            verdict,
+            ...(criterionId ? { criterionId } : {}),
+          }),
+        )
+        // From here to the next one that this reader has not ruled; the list ends where it ends.
+        const next = works.findIndex((w, i) => i > at && !review.rulings[w.id]?.[own])
+        setStepped(next < 0 ? Math.min(at + 1, works.length - 1) : next)
       })
-      // From here to the next one that this reader has not ruled; the list ends where it ends.
-      const next = works.findIndex((w, i) => i > at && !review.rulings[w.id]?.[own])
-      setStepped(next < 0 ? Math.min(at + 1, works.length - 1) : next)
     }
     const some = (): boolean => work !== undefined
     return [
@@ -72,7 +87,7 @@ export function SelectionStage() {
         run: rule('out', c.id),
       })),
     ]
-  }, [at, criteria, own, reader, review.rulings, work, works])
+  }, [act, at, criteria, deed, inName, own, review.rulings, session, work, works])
   useActions('selection', actions)
 
   if (!work)
@@ -90,10 +105,10 @@ export function SelectionStage() {
     .map((f) => standin(review.sources.find((s) => s.id === f.sourceId)?.profileId)?.short)
     .join(', ')
   return (
-    <div className="selection">
+    <div className="selection" data-anchor={`work:${work.id}`}>
       <div>
         <h1>Broad pass</h1>
-        <p className="sub">reader: {reader}</p>
+        <p className="sub">{reader ? `reader: ${reader}` : 'nobody has said yet who reads'}</p>
         <Gauge counts={counts} />
         <p className="sub">
           Ruled by all readers together;{' '}

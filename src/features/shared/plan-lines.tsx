@@ -1,9 +1,11 @@
 'use client'
+import type { Store } from '@/store/store'
+import { useStore } from '@/store/provider'
 import { useMemo } from 'react'
 import { listed, plural } from '@/core/base'
 import type { Concept, Letter, Review, Term } from '@/core/review'
 import { placeTerm, planAgainstRun, type Unplanned } from '@/core/strategy'
-import { act } from '@/store/session'
+
 import type { SourceInfo } from '@/store/source-info'
 import { LetterList } from '@/ui/letter-list'
 import { Strand } from '@/ui/strand'
@@ -24,6 +26,7 @@ export function usePlanAgainstRun(review: Review, sources: readonly SourceInfo[]
 
 /** Terms planned and in no line, and words in lines that nobody planned; each settled by one key. */
 export function PlanLines({ review, sources }: { review: Review; sources: readonly SourceInfo[] }) {
+  const store = useStore()
   const { unused, unplanned } = usePlanAgainstRun(review, sources)
   const short = (id: string): string => sources.find((s) => s.source.id === id)?.short ?? id
   const letters = review.concepts.map((c) => c.letter)
@@ -42,6 +45,7 @@ export function PlanLines({ review, sources }: { review: Review; sources: readon
     const concept = review.concepts.find((c) => c.letter === letter)
     if (!concept) return
     putTerms(
+      store,
       review,
       (kind === 'text' ? ['all'] : places.map((p) => p.sourceId)).map((sourceId) => ({
         conceptId: concept.id,
@@ -70,13 +74,13 @@ export function PlanLines({ review, sources }: { review: Review; sources: readon
             <span className="sub">
               {places.some((id) => placeTerm(term, review.strategies[id] ?? [])) && (
                 <>
-                  <button className="plain link" onClick={() => putIntoLines(review, term, places)}>
+                  <button className="plain link" onClick={() => putIntoLines(store, review, term, places)}>
                     put it in
                   </button>
                   {' · '}
                 </>
               )}
-              <button className="plain link" onClick={() => dropTerm(term)}>
+              <button className="plain link" onClick={() => dropTerm(store, term)}>
                 drop it
               </button>
             </span>
@@ -122,10 +126,11 @@ export function PlanLines({ review, sources }: { review: Review; sources: readon
 }
 
 /** Joins a term to the line of its concept in each of these sources that has one. */
-function putIntoLines(review: Review, term: Term, sourceIds: readonly string[]): void {
+function putIntoLines(store: Store, review: Review, term: Term, sourceIds: readonly string[]): void {
+  const { deed, act } = store
   for (const sourceId of sourceIds) {
     const place = placeTerm(term, review.strategies[sourceId] ?? [])
-    if (place) void act('line.change', { sourceId, id: place.lineId, text: place.text })
+    if (place) deed(act('line.change', { sourceId, id: place.lineId, text: place.text }))
   }
 }
 

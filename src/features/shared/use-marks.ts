@@ -6,7 +6,9 @@ import { toDocument, type Rec } from '@/core/records'
 import { termExpression } from '@/core/strategy'
 import type { Review } from '@/core/review'
 import { sourceInfo } from '@/store/source-info'
+import { useAsked } from '@/store/use-asked'
 import { vocabularyDesk } from '@/workers'
+import { useStore } from '@/store/provider'
 
 export interface Mark {
   start: number
@@ -66,26 +68,27 @@ export function useMarker(review: Review): (record: Rec) => MarkedRecord {
 
 /** Which concept a heading was taken for, narrower ones included; by folded label. */
 function useHeadingLetters(review: Review): ReadonlyMap<string, string> {
-  const [letters, setLetters] = useState<ReadonlyMap<string, string>>(new Map())
-  useEffect(() => {
-    let current = true
-    const jobs = review.terms
-      .filter((t) => t.kind === 'heading' && t.status === 'in use')
-      .map(async (t) => {
-        const letter = review.concepts.find((c) => c.id === t.conceptId)?.letter
-        const source = review.sources.find((s) => s.id === t.sourceId)
-        const key = source && sourceInfo(review, source).vocabulary?.key
-        const labels = key
-          ? await vocabularyDesk().foldedLabels(key, t.expression, t.withNarrower)
-          : undefined
-        return letter ? (labels ?? []).map((l): [string, string] => [l, letter]) : []
-      })
-    void Promise.all(jobs).then((found) => current && setLetters(new Map(found.flat())))
-    return () => {
-      current = false
-    }
+  const { terms, concepts, sources, vocabularies } = review
+  const { value } = useAsked(
+    async () => {
+      const jobs = terms
+        .filter((t) => t.kind === 'heading' && t.status === 'in use')
+        .map(async (t) => {
+          const letter = concepts.find((c) => c.id === t.conceptId)?.letter
+          const source = sources.find((s) => s.id === t.sourceId)
+          const key = source && sourceInfo(review, source).vocabulary?.key
+          const labels = key
+            ? await vocabularyDesk().foldedLabels(key, t.expression, t.withNarrower)
+            : undefined
+          return letter ? (labels ?? []).map((l): [string, string] => [l, letter]) : []
+        })
+      return new Map((await Promise.all(jobs)).flat())
+    },
     // Of the review only these decide what a heading stands for.
     // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [review.terms, review.concepts, review.sources, review.vocabularies])
-  return letters
+    [terms, concepts, sources, vocabularies],
+    { keep: true },
+  )
+  return value ?? NO_LETTERS
 }
+const NO_LETTERS: ReadonlyMap<string, string> = new Map()

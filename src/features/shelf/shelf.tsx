@@ -5,16 +5,8 @@ import { useRouter } from 'next/navigation'
 import { useEffect, useState } from 'react'
 import { plural } from '@/core/base'
 import type { ShelfItem } from '@/store/db'
-import {
-  createReview,
-  deleteReview,
-  openShelf,
-  putAway,
-  setReader,
-  takeBack,
-  takePackage,
-  useSession,
-} from '@/store/session'
+import { FAULT_WORDS } from '@/store/fault-words'
+import { useSession, useStore } from '@/store/provider'
 import { CourseBand } from '@/ui/course-band'
 import { DEMO_ID, shelveDemo } from './demo'
 
@@ -29,12 +21,18 @@ const WAY = [
 
 /** The shelf of reviews: begin one, open a package, look at the demo. */
 export function Shelf() {
-  const { shelf, trouble, reader } = useSession()
+  const store = useStore()
+  const { createReview, deed, deleteReview, openShelf, setReader, takeBack, takePackage } = store
+  const shelf = useSession((s) => s.shelf)
+  const reader = useSession((s) => s.reader)
+  const fault = useSession((s) => s.fault)
+  const detail = useSession((s) => s.faultDetail)
+  const refused = useSession((s) => s.refused)
   const router = useRouter()
   const { message, modal } = App.useApp()
   const [busy, setBusy] = useState(false)
   const away = shelf?.filter((item) => item.putAway) ?? []
-  useEffect(() => void openShelf(), [])
+  useEffect(() => deed(openShelf()), [deed, openShelf])
 
   const open = async (bytes: Uint8Array): Promise<void> => {
     const read = await takePackage(bytes)
@@ -56,7 +54,7 @@ export function Shelf() {
     try {
       const known = shelf?.find((s) => s.id === DEMO_ID)
       if (known?.putAway) await takeBack(DEMO_ID)
-      router.push(`/review/${known ? DEMO_ID : await shelveDemo()}/question`)
+      router.push(`/review/${known ? DEMO_ID : await shelveDemo(store)}/question`)
     } catch (error) {
       message.error(error instanceof Error ? error.message : String(error))
     } finally {
@@ -69,26 +67,27 @@ export function Shelf() {
       <p className="sub" style={{ fontSize: 14, marginTop: 4 }}>
         One living record, from the question to the methods section.
       </p>
-      {trouble && (
+      {(fault || refused) && (
         <p className="note" role="alert">
-          {trouble}
+          {fault ? FAULT_WORDS[fault].open : refused}
+          {fault && detail ? ` The browser says: ${detail}.` : ''}
         </p>
       )}
       <div className="shelf-actions">
         <Button
           type="primary"
-          onClick={() => void createReview('').then((id) => router.push(`/review/${id}/question`))}
+          onClick={() => deed(createReview('').then((id) => router.push(`/review/${id}/question`)))}
         >
           Begin a review
         </Button>
-        <Button loading={busy} onClick={() => void openDemo()}>
+        <Button loading={busy} onClick={() => deed(openDemo())}>
           Open the demo review
         </Button>
         <Upload
           accept=".zip"
           showUploadList={false}
           beforeUpload={(file) => {
-            void file.arrayBuffer().then((b) => open(new Uint8Array(b)))
+            deed(file.arrayBuffer().then((b) => open(new Uint8Array(b))))
             return false
           }}
         >
@@ -100,7 +99,7 @@ export function Shelf() {
             size="small"
             style={{ width: 150 }}
             value={reader}
-            onChange={(e) => void setReader(e.target.value)}
+            onChange={(e) => deed(setReader(e.target.value))}
           />
         </label>
       </div>
@@ -132,7 +131,7 @@ export function Shelf() {
             <p key={item.id}>
               <span className="serif">{nameOf(item)}</span>{' '}
               <span className="sub">put away on {item.putAway!.slice(0, 10)}</span>{' '}
-              <button className="plain link" onClick={() => void takeBack(item.id)}>
+              <button className="plain link" onClick={() => deed(takeBack(item.id))}>
                 Take it back
               </button>{' '}
               <button
@@ -160,6 +159,7 @@ export function Shelf() {
 const nameOf = (item: ShelfItem): string => item.title || item.question || 'Review without a title'
 
 function ShelfRow({ item }: { item: ShelfItem }) {
+  const { deed, putAway } = useStore()
   return (
     <article className="shelf-row">
       <Link href={`/review/${item.id}/question`} style={{ textDecoration: 'none' }}>
@@ -177,7 +177,7 @@ function ShelfRow({ item }: { item: ShelfItem }) {
       <span className="sub number">
         {item.at.slice(0, 10)}
         <br />
-        <button className="plain link" onClick={() => void putAway(item.id)}>
+        <button className="plain link" onClick={() => deed(putAway(item.id))}>
           Put away
         </button>
       </span>

@@ -1,6 +1,6 @@
 'use client'
 import type { Term } from '@/core/review'
-import { act } from '@/store/session'
+import { useStore } from '@/store/provider'
 import { useStaged } from '@/store/use-staged'
 
 /** The reason why a term was dropped, asked for at once and kept beside the term. */
@@ -13,6 +13,7 @@ export function DroppedReason({
   autoFocus: boolean
   done: () => void
 }) {
+  const { act, deed } = useStore()
   const reason = useStaged(`dropped-${term.id}`, term.reason ?? '', (text) => ({
     kind: 'term.set',
     payload: { ...term, reason: text },
@@ -39,7 +40,7 @@ export function DroppedReason({
         className="plain link sub"
         onClick={() => {
           const { reason: _reason, ...rest } = term
-          void act('term.set', { ...rest, status: 'in use' })
+          deed(act('term.set', { ...rest, status: 'in use' }))
         }}
       >
         take it back

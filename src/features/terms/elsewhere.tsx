@@ -2,8 +2,10 @@
 import { useEffect, useState } from 'react'
 import { listed, plural, thousands } from '@/core/base'
 import type { Concept, Review } from '@/core/review'
-import { act, newId } from '@/store/session'
+import type { Store } from '@/store/store'
+import { useStore } from '@/store/provider'
 import type { SourceInfo } from '@/store/source-info'
+import { useAsked } from '@/store/use-asked'
 import { vocabularyDesk, type Match, type Neighbourhood } from '@/workers'
 import { putTerms } from '../shared/term-commands'
 
@@ -18,24 +20,20 @@ export function useElsewhere(
   others: readonly SourceInfo[],
   shown: Neighbourhood | undefined,
 ): Elsewhere[] {
-  const [found, setFound] = useState<{ id: string; list: Elsewhere[] }>({ id: '', list: [] })
   const id = shown?.heading.id
   const key = from.vocabulary?.key
-  useEffect(() => {
-    let current = true
-    if (!id || !key) return
-    void Promise.all(
+  const { value } = useAsked(() => {
+    if (!id || !key) return undefined
+    return Promise.all(
       others.map(async (info) => ({
         info,
         matches: await vocabularyDesk().matches(key, id, info.vocabulary!.key),
       })),
-    ).then((list) => current && setFound({ id, list }))
-    return () => {
-      current = false
-    }
+    )
   }, [id, key, others])
-  return found.id === id ? found.list : []
+  return value ?? NOWHERE
 }
+const NOWHERE: Elsewhere[] = []
 
 const taken = (review: Review, concept: Concept, info: SourceInfo, label: string): boolean =>
   review.terms.some(
@@ -46,20 +44,30 @@ const taken = (review: Review, concept: Concept, info: SourceInfo, label: string
       t.status === 'in use',
   )
 
-/** Takes the best match of every other vocabulary that has none of its matches in the row yet. */
+/** What filling the row would take: the best match of each vocabulary, where it is strong and none is taken yet. */
+export function rowFilling(
+  review: Review,
+  concept: Concept,
+  elsewhere: readonly Elsewhere[],
+): { info: SourceInfo; match: Match }[] {
+  return elsewhere.flatMap(({ info, matches }) => {
+    const match = matches.find((m) => m.strong)
+    return match && !matches.some((m) => taken(review, concept, info, m.label)) ? [{ info, match }] : []
+  })
+}
+
+/** Takes what `rowFilling` shows. */
 export function fillRow(
+  store: Store,
   review: Review,
   concept: Concept,
   elsewhere: readonly Elsewhere[],
   from: string,
 ): void {
   putTerms(
+    store,
     review,
-    elsewhere.flatMap(({ info, matches }) => {
-      const [best] = matches
-      if (!best || matches.some((m) => taken(review, concept, info, m.label))) return []
-      return [matchTerm(concept, info, best, from)]
-    }),
+    rowFilling(review, concept, elsewhere).map(({ info, match }) => matchTerm(concept, info, match, from)),
   )
 }
 
@@ -103,15 +111,32 @@ export function ElsewhereList({
   label: string
   fill: () => void
 }) {
+  const store = useStore()
+  const { act, deed, newId } = store
   if (!elsewhere.length) return null
+  const filling = rowFilling(review, concept, elsewhere)
   return (
     <div className="elsewhere">
-      <h2>
-        The same elsewhere
-        <button className="plain link sub" onClick={fill} title="Take the best of each into this row">
-          fill the row <kbd>R</kbd>
-        </button>
-      </h2>
+      <h2>The same elsewhere</h2>
+      <p className="sub">
+        {filling.length ? (
+          <>
+            <button className="plain link" onClick={fill}>
+              Fill the row <kbd>R</kbd>
+            </button>{' '}
+            takes{' '}
+            {filling.map(({ info, match }, i) => (
+              <span key={info.source.id}>
+                {i > 0 && ', '}
+                <i>{match.label}</i> ({info.short})
+              </span>
+            ))}
+            .
+          </>
+        ) : (
+          'Nothing here is strong enough to be taken without a look: not the same name, and not enough records with both.'
+        )}
+      </p>
       {elsewhere.map(({ info, matches }) => {
         const gap = review.gaps.find(
           (g) => g.conceptId === concept.id && g.sourceId === info.source.id && g.about === label,
@@ -123,7 +148,7 @@ export function ElsewhereList({
               <p key={m.id}>
                 <button
                   className={`plain ${taken(review, concept, info, m.label) ? 'have' : 'link'}`}
-                  onClick={() => putTerms(review, [matchTerm(concept, info, m, label)])}
+                  onClick={() => putTerms(store, review, [matchTerm(concept, info, m, label)])}
                 >
                   {taken(review, concept, info, m.label) && '✓ '}
                   {m.label}
@@ -142,12 +167,14 @@ export function ElsewhereList({
                 <button
                   className="plain link"
                   onClick={() =>
-                    void act('gap.set', {
-                      id: newId(),
-                      conceptId: concept.id,
-                      sourceId: info.source.id,
-                      about: label,
-                    })
+                    deed(
+                      act('gap.set', {
+                        id: newId(),
+                        conceptId: concept.id,
+                        sourceId: info.source.id,
+                        about: label,
+                      }),
+                    )
                   }
                 >
                   note that it has nothing

@@ -3,9 +3,10 @@ import { Radio } from 'antd'
 import { useEffect, useMemo, useState } from 'react'
 import { plural, thousands } from '@/core/base'
 import type { Letter, Review } from '@/core/review'
-import { useSession } from '@/store/session'
+import { useSession, useStore } from '@/store/provider'
 import type { SourceInfo } from '@/store/source-info'
 import { LetterList } from '@/ui/letter-list'
+import { useAsked } from '@/store/use-asked'
 import { wordDesk, type HarvestOffer } from '@/workers'
 import { askedOf } from '../shared/known-item'
 import { conceptTerms } from '../shared/plan-text'
@@ -15,6 +16,7 @@ type From = 'known items' | 'works kept'
 
 /** What stands out in good records and is not in the grid yet, by concept. */
 export function Harvest({ review, sources }: { review: Review; sources: readonly SourceInfo[] }) {
+  const store = useStore()
   const works = useSession((s) => s.works)
   const kept = useMemo(
     () => works.filter((w) => Object.values(review.rulings[w.id] ?? {}).some((r) => r.verdict === 'in')),
@@ -38,7 +40,7 @@ export function Harvest({ review, sources }: { review: Review; sources: readonly
     const sourceId =
       o.kind === 'heading' ? sources.find((s) => s.standin?.id === o.sourceId)?.source.id : 'all'
     if (!concept || !sourceId) return
-    putTerms(review, [
+    putTerms(store, review, [
       {
         conceptId: concept.id,
         sourceId,
@@ -141,13 +143,11 @@ function useGood(
   sources: readonly SourceInfo[],
   kept: readonly { from: readonly { sourceId: string; recordId: string }[] }[],
 ): Record<string, string[]> {
-  const [found, setFound] = useState<Record<string, string[]>>({})
   const { knownItems } = review
-  useEffect(() => {
-    let current = true
-    const own = sources.filter((s) => s.standin)
-    void Promise.all(
-      own.map(async ({ source, standin }): Promise<[string, string[]]> => {
+  const { value } = useAsked(
+    async () => {
+      const own = sources.filter((s) => s.standin)
+      const good = own.map(async ({ source, standin }): Promise<[string, string[]]> => {
         if (from === 'works kept')
           return [
             standin!.id,
@@ -156,28 +156,22 @@ function useGood(
         const asked = knownItems.map(askedOf)
         const held = asked.length ? await wordDesk().holds(standin!.id, asked) : []
         return [standin!.id, held.map((h) => h.recordId)]
-      }),
-    ).then((list) => current && setFound(Object.fromEntries(list)))
-    return () => {
-      current = false
-    }
-  }, [from, knownItems, sources, kept])
-  return found
+      })
+      return Object.fromEntries(await Promise.all(good))
+    },
+    [from, knownItems, sources, kept],
+    { keep: true },
+  )
+  return value ?? NONE_GOOD
 }
+const NONE_GOOD: Record<string, string[]> = {}
 
 function useHarvest(good: Record<string, string[]>, review: Review, sources: readonly SourceInfo[]) {
-  const [found, setFound] = useState<{ good: unknown; offers: HarvestOffer[]; records: number }>()
   // Asked again when the terms change, because what the grid finds whole is no longer offered.
   const terms = useMemo(() => conceptTerms(review, sources), [review, sources])
-  useEffect(() => {
-    let current = true
-    if (!Object.values(good).some((ids) => ids.length)) return
-    void wordDesk()
-      .harvest(good, terms)
-      .then((r) => current && setFound({ good, ...r }))
-    return () => {
-      current = false
-    }
-  }, [good, terms])
-  return found && found.good === good ? found : undefined
+  return useAsked(
+    () => (Object.values(good).some((ids) => ids.length) ? wordDesk().harvest(good, terms) : undefined),
+    [good, terms],
+    { keep: true },
+  ).value
 }

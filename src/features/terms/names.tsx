@@ -1,4 +1,5 @@
 'use client'
+import { useStore } from '@/store/provider'
 import { Button, Select } from 'antd'
 import { useMemo, useState } from 'react'
 import { listed } from '@/core/base'
@@ -44,6 +45,7 @@ export function Names({
   review: Review
   sources: readonly SourceInfo[]
 }) {
+  const store = useStore()
   const [sort, setSort] = useState<Named['sort']>('author')
   const [name, setName] = useState('')
   const [own, setOwn] = useState<string>()
@@ -58,7 +60,7 @@ export function Names({
 
   const take = (): void => {
     if (!text || !name.trim() || (check && !check.ok)) return
-    putTerms(review, [
+    putTerms(store, review, [
       {
         conceptId: concept.id,
         sourceId: 'all',

@@ -1,14 +1,17 @@
 'use client'
-import { useEffect, useMemo, useState } from 'react'
+import { useMemo, useRef, useState } from 'react'
 import { listed, plural, thousands } from '@/core/base'
 import type { Concept, Review } from '@/core/review'
 import { useActions, type Action } from '@/store/actions'
 import type { SourceInfo } from '@/store/source-info'
-import { searchDesk, vocabularyDesk, type Counted, type Neighbourhood, type Offer } from '@/workers'
-import { ElsewhereList, fillRow, useElsewhere } from './elsewhere'
+import { searchDesk, vocabularyDesk, type Neighbourhood, type Offer } from '@/workers'
+import { ElsewhereList, fillRow, rowFilling, useElsewhere } from './elsewhere'
 import { Neighbours } from './neighbours'
 import { putTerms, sameTerm } from '../shared/term-commands'
 import { TreeView } from './tree-view'
+import { useStore } from '@/store/provider'
+import { useAsked } from '@/store/use-asked'
+import { leaveField } from '@/ui/leave-field'
 
 interface Props {
   concept: Concept
@@ -19,50 +22,46 @@ interface Props {
   openAt: { label: string } | undefined
 }
 
+const NO_OFFERS: Offer[] = []
+
 /** The vocabulary reader: look a word up, see the heading among its neighbours, take it. */
 export function Reader({ concept, review, info, others, openAt }: Props) {
+  const store = useStore()
+  const { deed } = store
   const { key, title } = info.vocabulary!
   const [asked, setAsked] = useState('')
-  const [found, setFound] = useState<{ asked: string; offers: Offer[] }>()
-  // What was found for other words than those in the box is no answer.
-  const answered = found?.asked === asked
-  const offers = useMemo(() => (answered ? found.offers : []), [answered, found])
-  const [tops, setTops] = useState<Counted[]>([])
-  const [shown, setShown] = useState<Neighbourhood>()
+  // Answer and heading belong together to what was typed: what was found for other words is no answer.
+  const answer = useAsked(async () => {
+    const offers = await vocabularyDesk().lookUp(key, asked)
+    const best = offers[0] && (await vocabularyDesk().neighbourhood(key, offers[0].id))
+    return { offers, best }
+  }, [key, asked])
+  const answered = !answer.waiting
+  const offers = answer.value?.offers ?? NO_OFFERS
+  const { value: tops } = useAsked(() => vocabularyDesk().tops(key), [key])
+  /** Where one has walked to since the words were typed; typing leaves it. */
+  const [walked, setWalked] = useState<{ from: string; at: Neighbourhood }>()
+  const opened = useAsked(async () => {
+    const id = openAt && (await vocabularyDesk().idOf(key, openAt.label))
+    return id ? vocabularyDesk().neighbourhood(key, id) : undefined
+  }, [openAt, key])
+  const [seen, setSeen] = useState<Neighbourhood>()
+  if (opened.value && opened.value !== seen) {
+    setSeen(opened.value)
+    setWalked({ from: asked, at: opened.value })
+  }
+  const shown = walked?.from === asked ? walked.at : answer.value?.best
   const [asTree, setAsTree] = useState(false)
   const [marked, setMarked] = useState<ReadonlyMap<string, string>>(new Map())
   const elsewhere = useElsewhere(info, others, shown)
   const codes = useCodeCount(info, shown)
 
-  useEffect(() => void vocabularyDesk().tops(key).then(setTops), [key])
-  useEffect(() => {
-    let current = true
-    void vocabularyDesk()
-      .lookUp(key, asked)
-      .then(async (list) => {
-        if (!current) return
-        setFound({ asked, offers: list })
-        const [best] = list
-        const at = best && (await vocabularyDesk().neighbourhood(key, best.id))
-        if (current && at) setShown(at)
-      })
-    return () => {
-      current = false
-    }
-  }, [asked, key])
-  useEffect(() => {
-    let current = true
-    if (!openAt) return
-    void vocabularyDesk()
-      .idOf(key, openAt.label)
-      .then((id) => (id ? vocabularyDesk().neighbourhood(key, id) : undefined))
-      .then((at) => current && at && setShown(at))
-    return () => {
-      current = false
-    }
-  }, [openAt, key])
-
-  const go = (id: string): void => void vocabularyDesk().neighbourhood(key, id).then(setShown)
+  const go = (id: string): void =>
+    deed(
+      vocabularyDesk()
+        .neighbourhood(key, id)
+        .then((at) => at && setWalked({ from: asked, at })),
+    )
   const mark = ({ id, label }: { id: string; label: string }): void =>
     setMarked((m) => {
       const next = new Map(m)
@@ -78,6 +77,7 @@ export function Reader({ concept, review, info, others, openAt }: Props) {
       if (!shown) return
       const labels = marked.size ? [...marked.values()] : [shown.heading.label]
       putTerms(
+        store,
         review,
         labels.map((expression) => ({ ...base, kind: 'heading', expression, withNarrower, mainFocus })),
       )
@@ -101,7 +101,8 @@ export function Reader({ concept, review, info, others, openAt }: Props) {
         when: () => codes !== undefined,
         run: () => {
           const expression = shown?.heading.code
-          if (expression) putTerms(review, [{ ...base, kind: 'class', expression, withNarrower: true }])
+          if (expression)
+            putTerms(store, review, [{ ...base, kind: 'class', expression, withNarrower: true }])
         },
       },
       {
@@ -109,8 +110,8 @@ export function Reader({ concept, review, info, others, openAt }: Props) {
         label: 'Fill the row from the other vocabularies',
         key: 'R',
         strip: true,
-        when: () => elsewhere.some((e) => e.matches.length),
-        run: () => shown && fillRow(review, concept, elsewhere, shown.heading.label),
+        when: () => rowFilling(review, concept, elsewhere).length > 0,
+        run: () => shown && fillRow(store, review, concept, elsewhere, shown.heading.label),
       },
       {
         id: 'reader-tree',
@@ -121,9 +122,10 @@ export function Reader({ concept, review, info, others, openAt }: Props) {
         run: () => setAsTree(!asTree),
       },
     ]
-  }, [shown, marked, review, concept, info.source.id, elsewhere, asTree, codes])
+  }, [concept, info.source.id, asTree, shown, marked, store, review, codes, elsewhere])
   useActions('reader', actions)
 
+  const taking = useRef<HTMLDivElement>(null)
   const entry = offers.find((o) => o.id === shown?.heading.id && o.kind === 'entry term')
   const many = marked.size > 0
   return (
@@ -137,8 +139,12 @@ export function Reader({ concept, review, info, others, openAt }: Props) {
             value={asked}
             onChange={(e) => setAsked(e.target.value)}
             onKeyDown={(e) => {
-              if (e.key === 'Enter' || e.key === 'Escape') e.currentTarget.blur()
-              if (e.key === 'Enter' && shown && answered) actions[shown.below ? 1 : 0]!.run()
+              if (e.key === 'Escape') leaveField(e.currentTarget, taking.current)
+              // Only what is offered for the words that stand in the box now.
+              if (e.key === 'Enter' && answered && shown) {
+                actions[shown.below ? 1 : 0]!.run()
+                leaveField(e.currentTarget, taking.current)
+              }
               if (e.key === 'ArrowDown') {
                 e.preventDefault()
                 document.querySelector<HTMLElement>('.reader [aria-current]')?.focus()
@@ -151,7 +157,7 @@ export function Reader({ concept, review, info, others, openAt }: Props) {
             “{entry.by}” is not a heading. <b>Use {entry.label}.</b>
           </p>
         )}
-        {!answered && !shown && <p className="empty">Opening the thesaurus …</p>}
+        {!answered && !shown && !asked && <p className="empty">Opening the thesaurus …</p>}
         {answered && asked && !offers.length && (
           <p className="empty">
             Nothing in this vocabulary has “{asked}”. Try another word for it, or part of one.
@@ -159,7 +165,7 @@ export function Reader({ concept, review, info, others, openAt }: Props) {
         )}
         {(asked ? offers.length > 1 || offers[0]?.id !== shown?.heading.id : !shown) && (
           <div className="offers" role="group" aria-label="Headings found">
-            {(asked ? offers : tops).map((o) => (
+            {(asked ? offers : (tops ?? [])).map((o) => (
               <button
                 key={o.id}
                 className="plain link"
@@ -184,7 +190,7 @@ export function Reader({ concept, review, info, others, openAt }: Props) {
         )}
       </div>
       {shown && (
-        <div>
+        <div ref={taking} tabIndex={-1}>
           <h2>{many ? `Take ${plural(marked.size, 'heading')}` : `Take “${shown.heading.label}”`}</h2>
           {many && (
             <p className="sub">
@@ -288,19 +294,11 @@ function Paths({
 /** How many records a heading's class code finds with all below; undefined where the source has no codes. */
 function useCodeCount(info: SourceInfo, shown: Neighbourhood | undefined): number | undefined {
   const code = info.profile?.classes && shown?.heading.code
-  const [found, setFound] = useState<{ code: string; hits: number }>()
   const id = info.standin?.id
-  useEffect(() => {
-    let current = true
-    if (!code || !id) return
-    void searchDesk()
-      .count(id, `class.below: "${code}"`)
-      .then((hits) => current && hits !== undefined && setFound({ code, hits }))
-    return () => {
-      current = false
-    }
-  }, [code, id])
-  return found && found.code === code ? found.hits : undefined
+  return useAsked(
+    () => (code && id ? searchDesk().count(id, `class.below: "${code}"`) : undefined),
+    [code, id],
+  ).value
 }
 
 function TakeRow({

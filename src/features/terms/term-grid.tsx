@@ -9,7 +9,7 @@ import {
 } from '@dnd-kit/core'
 import { memo, useMemo } from 'react'
 import type { Concept, Gap, Review, Term } from '@/core/review'
-import { act } from '@/store/session'
+import { useStore } from '@/store/provider'
 import type { SourceInfo } from '@/store/source-info'
 import { Strand } from '@/ui/strand'
 import { Chip, type ChipDeeds } from './chip'
@@ -53,13 +53,14 @@ export function TermGrid({
   choose: (cell: Cell) => void
   deeds: ChipDeeds
 }) {
+  const store = useStore()
   const terms = useMemo(() => byCell(review.terms), [review.terms])
   const gaps = useMemo(() => byCell(review.gaps), [review.gaps])
   const sensors = useSensors(useSensor(PointerSensor, BY_MOVING))
   const onDragEnd = ({ active, over }: DragEndEvent): void => {
     const term = review.terms.find((t) => t.id === active.id)
     const concept = review.concepts.find((c) => c.id === over?.id)
-    if (term && concept) moveTerm(review, term, concept)
+    if (term && concept) moveTerm(store, review, term, concept)
   }
   return (
     <DndContext id="term-grid" sensors={sensors} onDragEnd={onDragEnd}>
@@ -139,6 +140,7 @@ const GridCell = memo(function GridCell({
   choose: (cell: Cell) => void
   deeds: ChipDeeds
 }) {
+  const { act, deed } = useStore()
   return (
     <td
       className={on ? 'on' : ''}
@@ -157,7 +159,7 @@ const GridCell = memo(function GridCell({
             aria-label={`Take back that there is nothing for ${g.about}`}
             onClick={(e) => {
               e.stopPropagation()
-              void act('gap.remove', { id: g.id })
+              deed(act('gap.remove', { id: g.id }))
             }}
           >
             ×

@@ -4,7 +4,7 @@ import { useEffect, useMemo, useRef, useState } from 'react'
 import { flushSync } from 'react-dom'
 import type { Concept, Review, Term } from '@/core/review'
 import { useActions, type Action } from '@/store/actions'
-import { act, useSession } from '@/store/session'
+import { useSession, useStore } from '@/store/provider'
 import type { SourceInfo } from '@/store/source-info'
 import { useSplit } from '@/ui/split'
 import { useSourceInfos } from '../shared/vocabulary-files'
@@ -60,6 +60,7 @@ function Grid({
   sources: readonly SourceInfo[]
   importVocabulary: () => void
 }) {
+  const { deed } = useStore()
   const { message } = App.useApp()
   const columns = useMemo(() => sources.filter((s) => s.vocabulary), [sources])
   const cells = useMemo(
@@ -94,7 +95,7 @@ function Grid({
       focusPane(id)
     }
     const save = (as: GridFile) => (): void =>
-      void saveGrid(review, as).catch((error: unknown) => message.error(String(error)))
+      deed(saveGrid(review, as).catch((error: unknown) => message.error(String(error))))
     return [
       {
         id: 'terms-look',
@@ -132,7 +133,7 @@ function Grid({
       { id: 'grid-word', label: 'Save the plan as a worksheet (Word)', run: save('docx') },
       { id: 'grid-markdown', label: 'Save the plan as a worksheet (Markdown)', run: save('md') },
     ]
-  }, [cell, cells, columns.length, review, importVocabulary, message])
+  }, [importVocabulary, columns.length, cells, review, cell, deed, message])
   useActions('terms', actions)
   useEffect(() => {
     document.querySelector('.grid td.on')?.scrollIntoView({ block: 'nearest' })
@@ -253,9 +254,11 @@ function useChipDeeds(
   setOpenAt: (at: { label: string }) => void,
   setAsking: (id: string) => void,
 ): ChipDeeds {
+  const store = useStore()
+  const { act, deed, session } = store
   const setters = useRef({ choose, setPane, setOpenAt, setAsking })
   return useMemo(() => {
-    const review = (): Review => useSession.getState().folded.review
+    const review = (): Review => session.getState().folded.review
     const focus = (id: string): void => document.getElementById(`term-${id}`)?.focus()
     /** Does something to a term and has it drawn and focused, where it stands then, before the next key comes. */
     const follow = (id: string, deed: () => void): void => {
@@ -264,20 +267,20 @@ function useChipDeeds(
     }
     return {
       drop: (term) => {
-        dropTerm(term)
+        dropTerm(store, term)
         setters.current.setAsking(term.id)
       },
       takeBack: (term) => {
-        follow(term.id, () => takeBack(term))
+        follow(term.id, () => takeBack(store, term))
       },
       as: (term, withNarrower, mainFocus) => {
-        follow(term.id, () => void act('term.set', { ...term, withNarrower, mainFocus }))
+        follow(term.id, () => deed(act('term.set', { ...term, withNarrower, mainFocus })))
       },
       move: (term, letter) => {
         const concept = review().concepts.find((c) => c.letter === letter)
         if (!concept) return
         follow(term.id, () => {
-          moveTerm(review(), term, concept)
+          moveTerm(store, review(), term, concept)
           setters.current.choose({ conceptId: concept.id, sourceId: term.sourceId })
         })
       },
@@ -293,5 +296,5 @@ function useChipDeeds(
       },
       leave: () => document.querySelector<HTMLElement>('.grid-room')?.focus(),
     }
-  }, [])
+  }, [act, deed, session, store])
 }

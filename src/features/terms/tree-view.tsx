@@ -1,7 +1,11 @@
 'use client'
 import { useEffect, useRef, useState, type KeyboardEvent } from 'react'
 import { thousands } from '@/core/base'
+import { useAsked } from '@/store/use-asked'
 import { vocabularyDesk, type TreeRow } from '@/workers'
+import { useStore } from '@/store/provider'
+
+const NO_ROWS: TreeRow[] = []
 
 /** The vocabulary as a tree, opened at one heading: what stands beside each step down to it, and what is below it. */
 export function TreeView({
@@ -13,17 +17,9 @@ export function TreeView({
   id: string
   go: (id: string) => void
 }) {
-  const [rows, setRows] = useState<TreeRow[]>([])
+  const { value } = useAsked(() => vocabularyDesk().tree(vocabulary, id), [vocabulary, id], { keep: true })
+  const rows = value ?? NO_ROWS
   const room = useRef<HTMLDivElement>(null)
-  useEffect(() => {
-    let current = true
-    void vocabularyDesk()
-      .tree(vocabulary, id)
-      .then((found) => current && setRows(found))
-    return () => {
-      current = false
-    }
-  }, [vocabulary, id])
   useEffect(() => {
     const own = room.current?.querySelector<HTMLElement>('[aria-current]')
     own?.scrollIntoView({ block: 'nearest' })

@@ -3,7 +3,7 @@ import { App, Button, Modal, Select } from 'antd'
 import { useRef, useState } from 'react'
 import { plural, thousands } from '@/core/base'
 import type { Review } from '@/core/review'
-import { act, keepBytes, newId, now } from '@/store/session'
+import { useStore } from '@/store/provider'
 import { fileKey, type SourceInfo } from '@/store/source-info'
 import { vocabularyDesk, type Examined } from '@/workers'
 
@@ -17,6 +17,7 @@ export function VocabularyImport({
   sources: readonly SourceInfo[]
   close: () => void
 }) {
+  const { act, deed, keepBytes, newId, now } = useStore()
   const { message } = App.useApp()
   const databases = sources.filter((s) => s.source.kind === 'database' || s.source.kind === 'catalogue')
   const [sourceId, setSourceId] = useState((databases.find((s) => !s.vocabulary) ?? databases[0])?.source.id)
@@ -33,8 +34,10 @@ export function VocabularyImport({
       const examined = await vocabularyDesk().examine(fileKey({ digest }), bytes, chosen.name)
       setFile({ name: chosen.name, digest, examined })
     } catch (error) {
-      void message.error(
-        `${chosen.name} could not be read: ${error instanceof Error ? error.message : String(error)}`,
+      deed(
+        message.error(
+          `${chosen.name} could not be read: ${error instanceof Error ? error.message : String(error)}`,
+        ),
       )
     } finally {
       setBusy(false)
@@ -43,18 +46,20 @@ export function VocabularyImport({
   const take = (): void => {
     if (!file?.examined.ok || !sourceId) return
     const { title, version, headings, problems, format } = file.examined
-    void act('vocabulary.import', {
-      id: newId(),
-      sourceId,
-      title,
-      version,
-      file: file.name,
-      format,
-      digest: file.digest,
-      headings,
-      remarks: problems.length,
-      at: now(),
-    })
+    deed(
+      act('vocabulary.import', {
+        id: newId(),
+        sourceId,
+        title,
+        version,
+        file: file.name,
+        format,
+        digest: file.digest,
+        headings,
+        remarks: problems.length,
+        at: now(),
+      }),
+    )
     close()
   }
   return (
@@ -89,7 +94,7 @@ export function VocabularyImport({
           onChange={(e) => {
             const [chosen] = e.target.files ?? []
             e.target.value = ''
-            if (chosen) void read(chosen)
+            if (chosen) deed(read(chosen))
           }}
         />
         <span className="sub">for</span>
@@ -122,7 +127,7 @@ export function VocabularyImport({
             <p key={v.id} className="sub">
               {v.title} · {plural(v.headings, 'heading')} ·{' '}
               {sources.find((s) => s.source.id === v.sourceId)?.short ?? 'a source that is gone'} ·{' '}
-              <button className="plain link" onClick={() => void act('vocabulary.remove', { id: v.id })}>
+              <button className="plain link" onClick={() => deed(act('vocabulary.remove', { id: v.id }))}>
                 take it out
               </button>
             </p>

@@ -5,10 +5,12 @@ import { parse, print } from '@/core/query'
 import type { Concept, Review, Term } from '@/core/review'
 import type { SourceInfo } from '@/store/source-info'
 import { Strand } from '@/ui/strand'
+import { useAsked } from '@/store/use-asked'
 import { wordDesk, type WordReport as Report } from '@/workers'
 import { restOfPlan } from '../shared/plan-text'
 import { putTerms, sameTerm } from '../shared/term-commands'
 import { WordReport } from './word-report'
+import { useStore } from '@/store/provider'
 
 interface Props {
   concept: Concept
@@ -21,6 +23,7 @@ interface Props {
  * taken: what it finds, what it really matches, how else it could be said.
  */
 export function WordEntry({ concept, review, sources }: Props) {
+  const store = useStore()
   const [typed, setTyped] = useState('')
   const input = useRef<HTMLInputElement>(null)
   const parts = typed
@@ -37,6 +40,7 @@ export function WordEntry({ concept, review, sources }: Props) {
 
   const put = (expressions: readonly string[], origin: Term['origin'], from?: string): void =>
     putTerms(
+      store,
       review,
       expressions.map((expression) => ({
         conceptId: concept.id,
@@ -146,23 +150,11 @@ function useReport(
   review: Review,
   sources: readonly SourceInfo[],
 ): Report | undefined {
-  const [found, setFound] = useState<{ text: string; report: Report | undefined }>()
   const ids = sources.flatMap((s) => s.standin?.id ?? []).join(' ')
   const near = restOfPlan(review, concept.id)
-  useEffect(() => {
-    let current = true
-    if (!text) return
-    const timer = setTimeout(
-      () =>
-        void wordDesk()
-          .weigh(ids.split(' ').filter(Boolean), text, near)
-          .then((report) => current && setFound({ text, report })),
-      180,
-    )
-    return () => {
-      current = false
-      clearTimeout(timer)
-    }
-  }, [text, ids, near])
-  return found && found.text === text ? found.report : undefined
+  return useAsked(
+    () => (text ? wordDesk().weigh(ids.split(' ').filter(Boolean), text, near) : undefined),
+    [text, ids, near],
+    { after: 180 },
+  ).value
 }

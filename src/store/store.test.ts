@@ -1,35 +1,16 @@
-import 'fake-indexeddb/auto'
-import { beforeAll, beforeEach, describe, expect, it, vi } from 'vitest'
+import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { emptyRecord, type Rec } from '@/core/records'
-import { openPackage, verifyJournal } from '@/core/review'
-import { openDatabase } from './db'
-import { locks } from './locks.fixture'
-import {
-  act,
-  actAll,
-  bytesOf,
-  createReview,
-  deleteReview,
-  keepBytes,
-  keepRecords,
-  openReview,
-  openShelf,
-  packOpenReview,
-  putAway,
-  recordsAt,
-  redo,
-  setReader,
-  storeReview,
-  takeBack,
-  takePackage,
-  undo,
-  useSession,
-} from './session'
+import { openPackage, packReview, verifyJournal, type Command, type Entry } from '@/core/review'
+import { browser, type Browser } from './store.fixture'
+import type { Session, Store } from './store'
 
-beforeAll(() => {
-  vi.stubGlobal('navigator', { locks: locks() })
+let home: Browser
+let store: Store
+beforeEach(() => {
+  home = browser()
+  store = home.tab()
 })
-const now = useSession.getState
+const now = (): Session => store.session.getState()
 const shelf = () => now().shelf!.map((i) => [i.title, i.putAway !== undefined])
 const record = (id: string, doi?: string): Rec => ({
   ...emptyRecord(id, `Title ${id}`),
@@ -40,15 +21,15 @@ const until = (ready: () => boolean): Promise<void> =>
   vi.waitFor(() => expect(ready()).toBe(true), { timeout: 5000 })
 
 async function begun(title: string): Promise<string> {
-  await openShelf()
-  const id = await createReview(title)
-  expect(await openReview(id)).toBe(true)
+  await store.openShelf()
+  const id = await store.createReview(title)
+  expect(await store.openReview(id)).toBe(true)
   return id
 }
 async function bring(sourceId: string, ...records: Rec[]): Promise<string> {
-  const digest = await keepRecords(records)
+  const digest = await store.keepRecords(records)
   const id = `import-${sourceId}-${records.length}`
-  await act('records.import', {
+  await store.act('records.import', {
     id,
     sourceId,
     digest,
@@ -59,11 +40,6 @@ async function bring(sourceId: string, ...records: Rec[]): Promise<string> {
 }
 
 describe('the open review', () => {
-  beforeEach(async () => {
-    await openShelf()
-    for (const { id } of now().shelf!) await deleteReview(id)
-  })
-
   it('begins empty on the shelf, and is found again by its id', async () => {
     const id = await begun('Sound and reading')
     expect(shelf()).toEqual([['Sound and reading', false]])
@@ -72,14 +48,14 @@ describe('the open review', () => {
       state: 'saved',
       folded: { review: { title: 'Sound and reading' } },
     })
-    expect(await openReview('no such review')).toBe(false)
+    expect(await store.openReview('no such review')).toBe(false)
   })
 
   it('does one command or several, takes them back and does them again, each in the name of who reads', async () => {
     await begun('R')
-    await setReader('A. Quill')
-    await act('question.set', { text: 'How loud is it?' })
-    await actAll([
+    await store.setReader('A. Quill')
+    await store.act('question.set', { text: 'How loud is it?' })
+    await store.actAll([
       { kind: 'review.rename', payload: { title: 'Loudness' } },
       { kind: 'framework.set', payload: { framework: 'PEO' } },
     ])
@@ -93,12 +69,11 @@ describe('the open review', () => {
         .entries.slice(1)
         .map((e) => e.by),
     ).toEqual(['A. Quill', 'A. Quill', 'A. Quill'])
-    await undo()
+    await store.undo()
     expect(now().folded.review).toMatchObject({ question: 'How loud is it?', title: 'R' })
-    await redo()
+    await store.redo()
     expect(now().folded.review).toMatchObject({ title: 'Loudness', framework: 'PEO' })
     expect(verifyJournal(now().entries)).toEqual([])
-    await setReader('First reader')
   })
 
   it('shows the works behind the records that were brought in, and lets go of them with their import', async () => {
@@ -107,49 +82,50 @@ describe('the open review', () => {
     await until(() => now().works.length === 2)
     await bring('two', record('9', '10.5555/A'))
     await until(() => now().works[0]?.from.length === 2)
-    await act('ruling.set', {
+    await store.act('ruling.set', {
       workId: now().works[0]!.id,
       pass: 'broad',
       reader: 'x',
       verdict: 'in',
     })
-    await act('import.remove', { id: first })
+    await store.act('import.remove', { id: first })
     await until(() => now().works.length === 1)
     expect(now().folded.review.rulings[now().works[0]!.id]).toBeDefined()
-    await undo()
+    await store.undo()
     await until(() => now().works.length === 2)
   })
 
   it('is packed with everything that lies beside its journal, and comes back from the package', async () => {
     const id = await begun('To be packed')
     await bring('one', record('1'), record('2'))
-    const bytes = await packOpenReview()
+    const bytes = await store.packOpenReview()
     const opened = openPackage(bytes)
     expect(opened.ok && opened.value.blobs.size).toBe(1)
     // Here already, with the same history: it is the same review.
-    expect(await takePackage(bytes)).toMatchObject({ ok: true, value: id })
-    await act('question.set', { text: 'Longer here than in the package' })
-    expect(await takePackage(bytes)).toMatchObject({ ok: true, value: id })
+    expect(await store.takePackage(bytes)).toMatchObject({ ok: true, value: id })
+    await store.act('question.set', { text: 'Longer here than in the package' })
+    expect(await store.takePackage(bytes)).toMatchObject({ ok: true, value: id })
     expect(now().folded.review.question).toBe('Longer here than in the package')
-    await deleteReview(id)
-    expect(await takePackage(bytes)).toMatchObject({ ok: true, value: id })
+    await store.deleteReview(id)
+    expect(await store.takePackage(bytes)).toMatchObject({ ok: true, value: id })
     expect(now().shelf).toMatchObject([{ id, title: 'To be packed', demo: false }])
-    expect((await takePackage(bytes.slice(0, 40))).problems[0]!.message).toContain('it is not a zip archive')
+    expect((await store.takePackage(bytes.slice(0, 40))).problems[0]!.message).toContain(
+      'it is not a zip archive',
+    )
   })
 
   it('does not let a package take the place of another history of the same review', async () => {
     const id = await begun('R')
-    await act('question.set', { text: 'one way' })
-    const one = await packOpenReview()
-    await deleteReview(id)
+    await store.act('question.set', { text: 'one way' })
+    const one = await store.packOpenReview()
+    await store.deleteReview(id)
     const base = openPackage(one)
     if (!base.ok) throw new Error('the package does not open')
     // The same beginning, gone on with in another way.
-    useSession.setState({ reviewId: undefined })
-    await storeReview(base.value.entries.slice(0, 1), new Map())
-    await openReview(id)
-    await act('question.set', { text: 'another way' })
-    const taken = await takePackage(one)
+    await store.takePackage(packReview({ entries: base.value.entries.slice(0, 1), blobs: new Map() }, 'R'))
+    await store.openReview(id)
+    await store.act('question.set', { text: 'another way' })
+    const taken = await store.takePackage(one)
     expect(taken.ok).toBe(false)
     expect(taken.problems[0]!.message).toContain('already on the shelf')
     expect(now().folded.review.question).toBe('another way')
@@ -157,17 +133,17 @@ describe('the open review', () => {
 
   it('is put away with everything, taken back, and only then removed', async () => {
     const id = await begun('R')
-    await act('question.set', { text: 'kept?' })
-    await putAway(id)
+    await store.act('question.set', { text: 'kept?' })
+    await store.putAway(id)
     expect(shelf()).toEqual([['R', true]])
-    await openShelf()
+    await store.openShelf()
     expect(shelf()).toEqual([['R', true]])
-    await takeBack(id)
+    await store.takeBack(id)
     expect(shelf()).toEqual([['R', false]])
-    await deleteReview(id)
-    await openShelf()
+    await store.deleteReview(id)
+    await store.openShelf()
     expect(now().shelf).toEqual([])
-    await putAway(id)
+    await store.putAway(id)
     expect(now().shelf).toEqual([])
   })
 })
@@ -176,29 +152,27 @@ describe('what lies beside the journal', () => {
   it('is missed aloud where this browser has lost it, and put back from a package', async () => {
     const id = await begun('R')
     await bring('s', record('1'), record('2'))
-    const bytes = await packOpenReview()
+    const bytes = await store.packOpenReview()
     const { digest } = now().folded.review.imports[0]!
     const other = await begun('Other')
-    vi.resetModules()
-    const fresh = await import('./session')
-    const database = await openDatabase({ onBlocked: () => undefined, onBlocking: () => undefined })
-    await database.delete('blobs', digest)
+    const fresh = home.tab()
+    await (await home.look()).delete('blobs', digest)
     await fresh.openShelf()
     await fresh.openReview(id)
-    expect(fresh.useSession.getState()).toMatchObject({ lost: 2, works: [] })
+    expect(fresh.session.getState()).toMatchObject({ lost: 2, works: [] })
     await fresh.takePackage(bytes)
     await fresh.openReview(other)
-    expect(fresh.useSession.getState().lost).toBe(0)
+    expect(fresh.session.getState().lost).toBe(0)
     await fresh.openReview(id)
-    expect(fresh.useSession.getState()).toMatchObject({ lost: 0, works: [{}, {}] })
+    expect(fresh.session.getState()).toMatchObject({ lost: 0, works: [{}, {}] })
   })
 
   it('goes with the last review that needs it', async () => {
     const shared = [record('1')]
     const one = await begun('One')
     await bring('s', ...shared)
-    const own = await keepRecords([record('2')])
-    await act('records.import', {
+    const own = await store.keepRecords([record('2')])
+    await store.act('records.import', {
       id: 'own',
       sourceId: 's',
       digest: own,
@@ -208,21 +182,21 @@ describe('what lies beside the journal', () => {
     const both = now().folded.review.imports[0]!.digest
     const two = await begun('Two')
     await bring('s', ...shared)
-    await deleteReview(one)
-    expect(await bytesOf(own)).toBeUndefined()
-    expect(await bytesOf(both)).toBeDefined()
-    await deleteReview(two)
-    expect(await bytesOf(both)).toBeUndefined()
+    await store.deleteReview(one)
+    expect(await store.bytesOf(own)).toBeUndefined()
+    expect(await store.bytesOf(both)).toBeDefined()
+    await store.deleteReview(two)
+    expect(await store.bytesOf(both)).toBeUndefined()
   })
 
   it('is found under its digest, the same bytes once', async () => {
     const bytes = new TextEncoder().encode('a note')
-    const digest = await keepBytes(bytes)
-    expect(await keepBytes(bytes)).toBe(digest)
-    expect(await bytesOf(digest)).toEqual(bytes)
-    expect(await bytesOf('nothing')).toBeUndefined()
-    expect(await recordsAt('nothing')).toBeUndefined()
+    const digest = await store.keepBytes(bytes)
+    expect(await store.keepBytes(bytes)).toBe(digest)
+    expect(await store.bytesOf(digest)).toEqual(bytes)
+    expect(await store.bytesOf('nothing')).toBeUndefined()
+    expect(await store.recordsAt('nothing')).toBeUndefined()
     const records = [record('1')]
-    expect(await recordsAt(await keepRecords(records))).toEqual(records)
+    expect(await store.recordsAt(await store.keepRecords(records))).toEqual(records)
   })
 })

@@ -1,0 +1,51 @@
+import { App } from 'antd'
+import { useRouter } from 'next/navigation'
+import { useMemo } from 'react'
+import { plural } from '@/core/base'
+import { lastDeed, type LastDeed } from '@/core/review'
+import { useStore } from '@/store/provider'
+import { leadToPlace } from '@/store/whereabouts'
+
+export interface Undoing {
+  undo: () => void
+  redo: () => void
+}
+
+/**
+ * Undo and its opposite as a person does them: what is taken back is named, the screen goes to where it stands, and
+ * runs, which happened, are passed only after asking.
+ */
+export function useUndo(): Undoing {
+  const store = useStore()
+  const router = useRouter()
+  const { message, modal } = App.useApp()
+  return useMemo(() => {
+    const { session, deed } = store
+    const show = (did: LastDeed | undefined, how: string): void => {
+      if (!did) return
+      deed(message.info(`${how}: ${did.words}.`, 4))
+      const { reviewId } = session.getState()
+      if (!did.place || !reviewId) return
+      leadToPlace(did.place)
+      router.push(`/review/${reviewId}/${did.place.stage}`)
+    }
+    const take = (): void => deed(store.undo().then((did) => show(did, 'Undone')))
+    return {
+      undo: () => {
+        const { entries, folded } = session.getState()
+        const next = lastDeed(entries, folded.done)
+        if (!next) return
+        if (!next.runsSince) return take()
+        modal.confirm({
+          title: `Undo “${next.words}”?`,
+          content: `${plural(next.runsSince, 'run')} ${next.runsSince === 1 ? 'was' : 'were'} logged after it. A run stays: it happened, and can be corrected but not undone. Only what was done before ${next.runsSince === 1 ? 'it' : 'them'} would go.`,
+          okText: 'Undo it',
+          cancelText: 'Leave it',
+          autoFocusButton: 'cancel',
+          onOk: take,
+        })
+      },
+      redo: () => deed(store.redo().then((did) => show(did, 'Done again'))),
+    }
+  }, [store, router, message, modal])
+}

@@ -1,0 +1,228 @@
+import {
+  blobsOf,
+  nextEntry,
+  packReview,
+  worksOf,
+  type Command,
+  type Entry,
+  type Folded,
+  type LastDeed,
+  type Review,
+  type Work,
+} from '@/core/review'
+import type { Problem } from '@/core/base'
+import type { Blobs } from './blobs'
+import type { Ground } from './environment'
+import { JournalFile, type SaveState } from './journal-file'
+import { Typing, type Left } from './typing'
+
+/** How long the shelf may lag behind, and the check of the journal may wait, in milliseconds. */
+const SHELVE_AFTER = 800
+const CHECK_AFTER = 1500
+
+/** What the screens show of the open review. */
+export interface ReviewView {
+  reviewId: string
+  entries: readonly Entry[]
+  folded: Folded
+  works: Work[]
+  /** How many records were brought in whose bytes this browser no longer has, or has damaged. */
+  lost: number
+  state: SaveState
+  /** Edits that another tab left unfinished and that a person has to choose about. */
+  left: readonly Left[]
+  /** What is wrong with the journal as it lies on disk. */
+  damage: readonly Problem[]
+}
+
+export interface OpenReviewOptions extends Omit<Ground, 'newId'> {
+  blobs: Blobs
+  by: () => string
+  onChange: (part: Partial<ReviewView>) => void
+  /** Something failed that nobody waits for. */
+  onError: (error: unknown) => void
+  /** The line of this review on the shelf is to be written. */
+  shelve: (id: string, entries: readonly Entry[], review: Review, works: Work[]) => Promise<void>
+}
+
+/** One review that is open for work. It owns its journal, what is being typed, its works and its timers. */
+export class OpenReview {
+  private works: Work[] = []
+  private shelving: ReturnType<typeof setTimeout> | undefined
+  private checking: ReturnType<typeof setTimeout> | undefined
+  private loading = 0
+  private imports: Review['imports'] | undefined
+  private left: readonly Left[] = []
+  private closed = false
+  private readonly typing: Typing
+
+  private constructor(
+    readonly id: string,
+    private readonly file: JournalFile,
+    private readonly options: OpenReviewOptions,
+  ) {
+    this.typing = new Typing({
+      ...options,
+      reviewId: id,
+      review: () => this.file.view().folded.review,
+      act: (command) => this.file.do(command),
+      onChange: (error) => {
+        if (error !== undefined) options.onError(error)
+        this.tell({ state: this.state() })
+      },
+    })
+  }
+
+  /** Opens a review; undefined where this browser has none of this id. Rejects where it cannot be read. */
+  static async open(id: string, options: OpenReviewOptions): Promise<OpenReview | undefined> {
+    // eslint-disable-next-line prefer-const -- the file tells of changes before the review around it is made
+    let opened: OpenReview | undefined
+    const file = await JournalFile.open(id, { ...options, onChange: () => opened?.changed() })
+    if (!file.view().entries.length) {
+      file.close()
+      return undefined
+    }
+    opened = new OpenReview(id, file, options)
+    opened.left = await opened.typing.takeOverLeft()
+    await opened.loadWorks()
+    opened.tell(opened.view())
+    opened.checking = setTimeout(() => opened.check(), CHECK_AFTER)
+    return opened
+  }
+
+  view(): ReviewView {
+    const { entries, folded } = this.file.view()
+    return {
+      reviewId: this.id,
+      entries,
+      folded,
+      works: this.works,
+      lost: this.lost(),
+      state: this.state(),
+      left: this.left,
+      damage: folded.problems,
+    }
+  }
+
+  act(commands: readonly Command[]): Promise<void> {
+    return this.file.doAll(commands)
+  }
+  async undo(): Promise<LastDeed | undefined> {
+    await this.typing.settled()
+    return this.file.undo()
+  }
+  redo(): Promise<LastDeed | undefined> {
+    return this.file.redo()
+  }
+  retry(): void {
+    this.typing.flush()
+    this.file.retry()
+    this.loadWorks().catch(this.options.onError)
+  }
+  flush(): void {
+    this.typing.flush()
+  }
+  /** Is anything on the screen that is not on disk? */
+  get unsaved(): boolean {
+    return this.typing.unsaved || this.file.view().state !== 'saved'
+  }
+  type(key: string, command: Command): void {
+    this.typing.type(key, command)
+  }
+  typedAt(key: string): Command | undefined {
+    return this.typing.at(key)
+  }
+  commit(key: string, command: Command): Promise<void> {
+    return this.typing.commit(key, command)
+  }
+  discard(key: string): Promise<void> {
+    return this.typing.discard(key)
+  }
+  async settleLeft(left: Left, take: boolean): Promise<void> {
+    await this.typing.settle(left, take)
+    this.left = this.left.filter((l) => l !== left)
+    this.tell({ left: this.left })
+  }
+
+  /**
+   * All of it as a package: what is written, what waits to be written and what is being typed. Bytes that this browser
+   * cannot give are left out, and the package says so.
+   */
+  async pack(): Promise<Uint8Array> {
+    const { now, by, blobs } = this.options
+    const entries = this.file.everything()
+    const unfinished: Command[] = []
+    for (const command of this.typing.all()) {
+      try {
+        entries.push(nextEntry(entries.at(-1), command, now(), by()))
+      } catch {
+        unfinished.push(command)
+      }
+    }
+    const found = new Map<string, Uint8Array>()
+    const leftOut = new Set<string>()
+    for (const digest of new Set(entries.flatMap(blobsOf))) {
+      const bytes = await blobs.rescued(digest)
+      if (bytes) found.set(digest, bytes)
+      else leftOut.add(digest)
+    }
+    return packReview(
+      { entries, blobs: found, leftOut: [...leftOut].sort() },
+      this.file.view().folded.review.title,
+    )
+  }
+
+  /** Lets go of the review; what is typed is put on disk and the shelf is written first. */
+  close(): void {
+    this.typing.close()
+    if (this.shelving) this.shelveNow()
+    this.closed = true
+    clearTimeout(this.checking)
+    this.file.close()
+  }
+
+  private state(): SaveState {
+    const { state } = this.file.view()
+    return state === 'saved' && this.typing.unsaved ? 'saving' : state
+  }
+
+  private tell(part: Partial<ReviewView>): void {
+    if (!this.closed) this.options.onChange(part)
+  }
+
+  private changed(): void {
+    const { entries, folded } = this.file.view()
+    this.tell({ entries, folded, state: this.state() })
+    if (folded.review.imports !== this.imports) this.loadWorks().catch(this.options.onError)
+    this.shelving ??= setTimeout(() => this.shelveNow(), SHELVE_AFTER)
+  }
+
+  private shelveNow(): void {
+    clearTimeout(this.shelving)
+    this.shelving = undefined
+    const { entries, folded } = this.file.view()
+    this.options.shelve(this.id, entries, folded.review, this.works).catch(this.options.onError)
+  }
+
+  private lost(): number {
+    const { imports } = this.file.view().folded.review
+    return imports.reduce((n, i) => n + (this.options.blobs.at(i.digest) ? 0 : i.count), 0)
+  }
+
+  private async loadWorks(): Promise<void> {
+    const mine = ++this.loading
+    const { imports, rulings } = this.file.view().folded.review
+    this.imports = imports
+    for (const { digest } of imports) await this.options.blobs.recordsAt(digest)
+    // What was asked for last counts, whichever is read first.
+    if (mine !== this.loading) return
+    this.works = worksOf(imports, (digest) => this.options.blobs.at(digest), rulings)
+    this.tell({ works: this.works, lost: this.lost() })
+  }
+
+  /** Checks the chain of digests once the screen is there: a change of the file on disk must not pass unseen. */
+  private check(): void {
+    const damage = [...this.file.view().folded.problems, ...this.file.verify()]
+    if (damage.length) this.tell({ damage })
+  }
+}

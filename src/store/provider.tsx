@@ -1,0 +1,65 @@
+'use client'
+import { createContext, useContext, useEffect, useState, type ReactNode } from 'react'
+import { useStore as useZustand } from 'zustand'
+import { openDatabase } from './db'
+import { createStore, type Session, type Store } from './store'
+
+const StoreContext = createContext<Store | undefined>(undefined)
+
+/** The store of this page, made from what the browser gives. */
+const ofBrowser = (): Store =>
+  createStore({
+    db: openDatabase,
+    now: () => new Date().toISOString(),
+    newId: () => crypto.randomUUID(),
+    locks: {
+      request: (name, work) => navigator.locks.request(name, work),
+      query: async () => ({
+        held: (await navigator.locks.query()).held?.map(({ name }) => ({ ...(name ? { name } : {}) })) ?? [],
+      }),
+    },
+    channel: (name) => new BroadcastChannel(name),
+  })
+
+/** On the server nothing is kept and nothing is asked for: a store that never opens. */
+const onServer = (): Store => {
+  const never = (): Promise<never> => new Promise(() => undefined)
+  return createStore({
+    db: never,
+    now: () => new Date(0).toISOString(),
+    newId: () => 'server',
+    locks: { request: never, query: never },
+    channel: () => ({ onmessage: null, postMessage: () => undefined, close: () => undefined }),
+  })
+}
+
+/** Hands the store to everything below it; `store` only in tests. */
+export function StoreProvider({ store, children }: { store?: Store; children: ReactNode }) {
+  const [own] = useState(() => store ?? (typeof window === 'undefined' ? onServer() : ofBrowser()))
+  useEffect(() => {
+    const flush = (): void => own.flush()
+    const ask = (event: BeforeUnloadEvent): void => {
+      own.flush()
+      if (own.unsaved()) event.preventDefault()
+    }
+    document.addEventListener('visibilitychange', flush)
+    window.addEventListener('pagehide', flush)
+    window.addEventListener('beforeunload', ask)
+    return () => {
+      document.removeEventListener('visibilitychange', flush)
+      window.removeEventListener('pagehide', flush)
+      window.removeEventListener('beforeunload', ask)
+    }
+  }, [own])
+  return <StoreContext.Provider value={own}>{children}</StoreContext.Provider>
+}
+
+/** The store of this page. Throws outside of its provider, which is a programmer's mistake. */
+export function useStore(): Store {
+  const store = useContext(StoreContext)
+  if (!store) throw new Error('useStore is called outside of StoreProvider')
+  return store
+}
+
+/** A part of what the store shows; the component is drawn again when it changes. */
+export const useSession = <T,>(part: (session: Session) => T): T => useZustand(useStore().session, part)

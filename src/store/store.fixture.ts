@@ -1,0 +1,82 @@
+import 'fake-indexeddb/auto'
+import type { Connection } from './connection'
+import { openDatabase, type Database, type DatabaseTrouble } from './db'
+import { locks } from './locks.fixture'
+import { createStore, type Store } from './store'
+
+export interface Browser {
+  /** The name of its database. */
+  name: string
+  /** Opens a tab: a store of its own over the same database. */
+  tab: () => Store
+  /** Ends a tab as a crash does: what it held in memory is gone, and so are its locks. */
+  kill: (store: Store) => void
+  /** The database as a test looks at it. */
+  look: () => Promise<Database>
+  /** What the connections of the tabs listen to, the latest last. */
+  troubles: DatabaseTrouble[]
+  /** Makes every next opening or writing fail; undefined lets them through again. */
+  failing: { with: unknown } | undefined
+}
+
+let browsers = 0
+
+/** A browser for tests: fake storage, real locks within this process, and faults on demand. */
+export function browser(): Browser {
+  const name = `browser-${++browsers}`
+  const manager = locks()
+  const held = new Map<Store, string>()
+  let ids = 0
+  const self: Browser = {
+    name,
+    troubles: [],
+    failing: undefined,
+    tab: () => {
+      let own = ''
+      const store = createStore({
+        db: async (trouble) => {
+          self.troubles.push(trouble)
+          if (self.failing) throw self.failing.with
+          return guarded(await openDatabase(trouble, name), self)
+        },
+        now: () => new Date().toISOString(),
+        newId: () => {
+          const id = `id-${name}-${++ids}`
+          own ||= id
+          return id
+        },
+        locks: manager,
+        channel: (bus) => new BroadcastChannel(`${name}/${bus}`),
+      })
+      held.set(store, own)
+      manager.names.add(`luvren-tab/${own}`)
+      return store
+    },
+    kill: (store) => {
+      manager.names.delete(`luvren-tab/${held.get(store)!}`)
+    },
+    look: () =>
+      openDatabase(
+        { onBlocked: () => undefined, onBlocking: () => undefined, onTerminated: () => undefined },
+        name,
+      ),
+  }
+  return self
+}
+
+/** The database with writing that fails while `failing` is set. */
+function guarded(db: Database, of: Pick<Browser, 'failing'>): Database {
+  return new Proxy(db, {
+    get(target, key) {
+      const value: unknown = Reflect.get(target, key, target)
+      if (typeof value !== 'function') return value
+      return (...rest: unknown[]) => {
+        const writes = key === 'put' || key === 'delete' || (key === 'transaction' && rest[1] === 'readwrite')
+        if (writes && of.failing) throw of.failing.with
+        return (value as (...r: unknown[]) => unknown).apply(target, rest)
+      }
+    },
+  })
+}
+
+export type { Connection }

@@ -1,0 +1,208 @@
+import { createStore as createState, type StoreApi } from 'zustand/vanilla'
+import { fold, type Command, type LastDeed } from '@/core/review'
+import type { Rec } from '@/core/records'
+import type { Result } from '@/core/base'
+import { checkPackage } from '@/core/review'
+import { Blobs } from './blobs'
+import { Connection, type Fault } from './connection'
+import type { ShelfItem } from './db'
+import type { Environment } from './environment'
+import { OpenReview, type ReviewView } from './open-review'
+import { inWords, Refusal } from './refusal'
+import { Shelf } from './shelf'
+import type { Left } from './typing'
+
+export interface Session extends Omit<ReviewView, 'reviewId'> {
+  /** What keeps this browser from storing, and what it said of it. */
+  fault: Fault | undefined
+  faultDetail: string | undefined
+  shelf: ShelfItem[] | undefined
+  /** Who works here; empty until somebody has said so. */
+  reader: string
+  reviewId: string | undefined
+  /** Why the review that was asked for last is not open, in words. */
+  failed: string | undefined
+  /** What was asked for last and not done, in words. */
+  refused: string | undefined
+  /** A name has to be given before this is gone on with. */
+  asksName: { then: () => void } | undefined
+}
+
+const CLOSED: Omit<
+  Session,
+  'fault' | 'faultDetail' | 'shelf' | 'reader' | 'failed' | 'refused' | 'asksName'
+> = {
+  reviewId: undefined,
+  entries: [],
+  folded: fold([]),
+  works: [],
+  lost: 0,
+  state: 'saved',
+  left: [],
+  damage: [],
+}
+
+export type Store = ReturnType<typeof createStore>
+
+/**
+ * Everything that a browser keeps: reviews, what lies beside them, what is being typed. Made once for a page, from what
+ * it is handed; two stores share nothing. Its functions can be passed around by themselves.
+ */
+export function createStore(environment: Environment) {
+  const { now, newId, locks, channel } = environment
+  const session: StoreApi<Session> = createState<Session>(() => ({
+    ...CLOSED,
+    fault: undefined,
+    faultDetail: undefined,
+    shelf: undefined,
+    reader: '',
+    failed: undefined,
+    refused: undefined,
+    asksName: undefined,
+  }))
+  const set = session.setState
+  const tab = newId()
+  const connection = new Connection(environment.db, (fault, detail) => set({ fault, faultDetail: detail }))
+  const ground = { connection, now, newId, locks, channel, tab }
+  const by = (): string => session.getState().reader
+  const blobs = new Blobs(connection)
+  const shelf = new Shelf({ ...ground, by, onChange: (items) => set({ shelf: items }) })
+  let review: OpenReview | undefined
+  /** The opening that was asked for last: one that was overtaken shows nothing. */
+  let asked = 0
+
+  /** Says in the strip what was not done, and why. */
+  const refuse = (error: unknown): void => {
+    set({ refused: inWords(error) })
+    if (!(error instanceof Refusal)) console.error(error)
+  }
+  // As long as this tab lives it holds this lock; a tab that ended has let go, and its unfinished edits are taken over.
+  locks.request(`luvren-tab/${tab}`, () => new Promise(() => undefined)).catch(refuse)
+  const readReader = async (): Promise<void> => {
+    const reader = (await (await connection.get()).get('settings', 'reader'))?.value
+    // A name that an earlier version gave to everybody is nobody's.
+    if (typeof reader === 'string' && reader !== 'First reader') set({ reader })
+  }
+  const open = (): OpenReview => {
+    if (!review) throw new Refusal('No review is open.')
+    return review
+  }
+
+  return {
+    session,
+    now,
+    newId,
+    refuse,
+    /** The one way to do something whose outcome nobody waits for: what goes wrong is said in the strip. */
+    deed: (promise: PromiseLike<unknown> | undefined): void => {
+      promise?.then(undefined, refuse)
+    },
+    understood: (): void => set({ refused: undefined }),
+
+    /** Reads the shelf and who is reading. */
+    openShelf: async (): Promise<void> => {
+      await readReader()
+      await shelf.read()
+    },
+    /** Goes on at once where somebody has said who reads, and asks for the name first where nobody has. */
+    inName: (then: () => void): void => {
+      if (by()) then()
+      else set({ asksName: { then } })
+    },
+    nameGiven: (): void => set({ asksName: undefined }),
+    setReader: async (name: string): Promise<void> => {
+      set({ reader: name })
+      await (await connection.get()).put('settings', { name: 'reader', value: name })
+    },
+    setting: async (name: string): Promise<unknown> =>
+      (await (await connection.get()).get('settings', name))?.value,
+    setSetting: async (name: string, value: unknown): Promise<void> => {
+      await (await connection.get()).put('settings', { name, value })
+    },
+    /** Begins an empty review and gives its id. */
+    createReview: (title: string): Promise<string> => shelf.begin(title),
+    putAway: (id: string): Promise<void> => shelf.putAway(id),
+    takeBack: (id: string): Promise<void> => shelf.takeBack(id),
+    deleteReview: async (id: string): Promise<void> => {
+      if (review?.id === id) {
+        review.close()
+        review = undefined
+        set(CLOSED)
+      }
+      await shelf.remove(id)
+    },
+
+    /** Opens a package, checks it whole and puts it on the shelf; gives its id, or what is wrong with the file. */
+    takePackage: async (bytes: Uint8Array, demo = false): Promise<Result<string>> => {
+      const read = await checkPackage(bytes)
+      if (!read.ok) return read
+      try {
+        return { ok: true, value: await shelf.store(read.value, demo), problems: [] }
+      } catch (error) {
+        return { ok: false, problems: [{ code: 'store', severity: 'error', message: inWords(error) }] }
+      }
+    },
+
+    /**
+     * Opens a review for work; false where this browser has none of this id. It always comes to an end: what keeps it
+     * from opening is said in `failed`.
+     */
+    openReview: async (id: string): Promise<boolean> => {
+      if (review?.id === id) return true
+      const mine = ++asked
+      review?.close()
+      review = undefined
+      set({ ...CLOSED, failed: undefined, refused: undefined })
+      try {
+        await readReader()
+        const opened = await OpenReview.open(id, {
+          ...ground,
+          blobs,
+          by,
+          onChange: (part) => {
+            if (mine === asked) set(part)
+          },
+          onError: refuse,
+          shelve: (...line) => shelf.write(...line),
+        })
+        if (mine !== asked) opened?.close()
+        else review = opened
+        return opened !== undefined
+      } catch (error) {
+        if (mine === asked) set({ ...CLOSED, failed: inWords(error) })
+        return true
+      }
+    },
+
+    /** Does one command in the open review; resolves when it is on disk. */
+    act: async <K extends Command['kind']>(
+      kind: K,
+      payload: Extract<Command, { kind: K }>['payload'],
+    ): Promise<void> => open().act([{ kind, payload } as Command]),
+    /** Several commands that are one deed, in order: shown together, each an entry of its own, taken back together. */
+    actAll: async (commands: readonly Command[]): Promise<void> => open().act(commands),
+    undo: async (): Promise<LastDeed | undefined> => open().undo(),
+    redo: async (): Promise<LastDeed | undefined> => open().redo(),
+    retrySave: (): void => review?.retry(),
+
+    /** An edit in progress: on disk at once, an entry when `commitEdit` follows. */
+    typeEdit: (key: string, command: Command): void => review?.type(key, command),
+    /** What has been typed in a field and is not finished. */
+    typedAt: (key: string): Command | undefined => review?.typedAt(key),
+    /** Finishes an edit. Throws at once, and keeps what was typed, where the command is refused. */
+    commitEdit: (key: string, command: Command): Promise<void> => open().commit(key, command),
+    discardEdit: async (key: string): Promise<void> => review?.discard(key),
+    settleLeft: async (left: Left, take: boolean): Promise<void> => open().settleLeft(left, take),
+    /** Puts on disk what is in memory alone; for when the page is hidden or left. */
+    flush: (): void => review?.flush(),
+    /** Is anything on the screen that is not on disk? */
+    unsaved: (): boolean => review?.unsaved ?? false,
+
+    keepBytes: (bytes: Uint8Array): Promise<string> => blobs.keep(bytes),
+    bytesOf: (digest: string): Promise<Uint8Array | undefined> => blobs.bytes(digest),
+    keepRecords: (records: readonly Rec[]): Promise<string> => blobs.keepRecords(records),
+    recordsAt: (digest: string): Promise<readonly Rec[] | undefined> => blobs.recordsAt(digest),
+    /** The open review as the bytes of a package, with everything that is on the screen. */
+    packOpenReview: async (): Promise<Uint8Array> => open().pack(),
+  }
+}

@@ -1,0 +1,61 @@
+import { useEffect, useMemo, useState, type DependencyList } from 'react'
+import { useStore } from './provider'
+import { inWords } from './refusal'
+
+export interface Asked<T> {
+  /** The answer; undefined while there is none, or where there was nothing to ask. */
+  value: T | undefined
+  /** Why there is no answer, in words; the strip says it too. */
+  failed: string | undefined
+  waiting: boolean
+}
+
+export interface AskedOptions {
+  /** How long what is asked must rest before it is asked, in milliseconds. */
+  after?: number
+  /** The last answer is shown until the next one comes; otherwise nothing is. */
+  keep?: boolean
+}
+
+/**
+ * The one way to ask something that answers later (a worker, the storage): asked again when `deps` change, as an effect
+ * is run again. An answer that was overtaken counts for nothing. `ask` gives undefined where there is nothing to ask.
+ */
+export function useAsked<T>(
+  ask: () => Promise<T> | undefined,
+  deps: DependencyList,
+  { after = 0, keep = false }: AskedOptions = {},
+): Asked<T> {
+  const { refuse } = useStore()
+  const [found, setFound] = useState<{ of: unknown; value: T | undefined; failed: string | undefined }>()
+  // What is asked is the same as long as the dependencies are; the lint rule checks them where the hook is used.
+  // eslint-disable-next-line react-hooks/exhaustive-deps, react-hooks/use-memo
+  const asked = useMemo(() => ({ ask }), deps)
+  useEffect(() => {
+    let current = true
+    const go = (): void => {
+      asked.ask()?.then(
+        (value) => {
+          if (current) setFound({ of: asked, value, failed: undefined })
+        },
+        (error: unknown) => {
+          if (!current) return
+          refuse(error)
+          setFound({ of: asked, value: undefined, failed: inWords(error) })
+        },
+      )
+    }
+    const timer = after ? setTimeout(go, after) : undefined
+    if (!after) go()
+    return () => {
+      current = false
+      clearTimeout(timer)
+    }
+  }, [asked, after, refuse])
+  const own = found?.of === asked
+  return {
+    value: own || keep ? found?.value : undefined,
+    failed: own ? found.failed : undefined,
+    waiting: !own,
+  }
+}
