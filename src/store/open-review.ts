@@ -1,5 +1,6 @@
 import {
   blobsOf,
+  lastDeed,
   nextEntry,
   packReview,
   worksOf,
@@ -106,6 +107,10 @@ export class OpenReview {
 
   act(commands: readonly Command[]): Promise<void> {
     return this.file.doAll(commands)
+  }
+  /** What undo would take back, also where it is not on disk yet. */
+  nextUndo(): LastDeed | undefined {
+    return lastDeed(this.file.everything(), this.file.view().folded.done)
   }
   async undo(): Promise<LastDeed | undefined> {
     await this.typing.settled()

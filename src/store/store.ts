@@ -181,6 +181,7 @@ export function createStore(environment: Environment) {
     ): Promise<void> => open().act([{ kind, payload } as Command]),
     /** Several commands that are one deed, in order: shown together, each an entry of its own, taken back together. */
     actAll: async (commands: readonly Command[]): Promise<void> => open().act(commands),
+    nextUndo: (): LastDeed | undefined => review?.nextUndo(),
     undo: async (): Promise<LastDeed | undefined> => open().undo(),
     redo: async (): Promise<LastDeed | undefined> => open().redo(),
     retrySave: (): void => review?.retry(),

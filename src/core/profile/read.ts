@@ -1,5 +1,5 @@
 import { problem, type Problem, type Span } from '../base'
-import { DEEPEST, isNearOperand, maskedWords, type Expr, type Lines } from '../query'
+import { DEEPEST, isNearOperand, maskedWords, readWord, tooDeep, type Expr, type Lines } from '../query'
 import type { Profile } from './schema'
 import { rulesOf, type Rule, type SyntaxMark } from './syntax'
 
@@ -48,6 +48,8 @@ export function readFrom(text: string, profile: Profile): ReadTheirs {
   }
   const reader = new Reader(marks, profile, problems)
   const tree = reader.whole()
+  const deep = tree && tooDeep(tree)
+  if (deep) return { tree: undefined, problems: [...problems.slice(0, MOST_PROBLEMS - 1), deep] }
   return { tree, problems: problems.slice(0, MOST_PROBLEMS) }
 }
 
@@ -277,7 +279,7 @@ class Reader {
       return undefined
     }
     return words.length === 1 && mark.kind === 'text'
-      ? { kind: 'word', text: only, at: mark.at }
+      ? readWord(only, mark.at)
       : { kind: 'phrase', words, at: mark.at }
   }
 

@@ -1,4 +1,4 @@
-import type { Field } from '../query'
+import { MOST_WORDS_BETWEEN, type Field } from '../query'
 import type { Profile } from './schema'
 
 /** A mark of a database's syntax. `wrap` opens a field up to its closing text; `prefix` and `suffix` take one part. */
@@ -75,12 +75,9 @@ function headingRules(profile: Profile): Rule[] {
   return forms
     .sort((a, b) => b.form.length - a.form.length)
     .map(({ form, below, main }) =>
-      rule(formPattern(form, 'label', labelGroup(form, 'label')), (m) => ({
-        kind: 'heading',
-        label: m[1]!.trim(),
-        below,
-        main,
-      })),
+      rule(formPattern(form, 'label', labelGroup(form, 'label')), (m) =>
+        m[1]!.trim() ? { kind: 'heading', label: m[1]!.trim(), below, main } : undefined,
+      ),
     )
 }
 
@@ -93,11 +90,9 @@ function classRules(profile: Profile): Rule[] {
   return forms
     .sort((a, b) => b.form.length - a.form.length)
     .map(({ form, below }) =>
-      rule(formPattern(form, 'code', labelGroup(form, 'code')), (m) => ({
-        kind: 'class',
-        code: m[1]!.trim(),
-        below,
-      })),
+      rule(formPattern(form, 'code', labelGroup(form, 'code')), (m) =>
+        m[1]!.trim() ? { kind: 'class', code: m[1]!.trim(), below } : undefined,
+      ),
     )
 }
 
@@ -150,7 +145,7 @@ function operatorRules(profile: Profile): Rule[] {
     ...near.map(({ form, ordered }) =>
       rule(`${formPattern(form, 'n', '(\\d{1,4})')}(?![\\p{L}\\p{N}])`, (m) => {
         const distance = Number(m[1]) - (nearness?.counts === 'steps' ? 1 : 0)
-        return { kind: 'near', ordered, distance: Math.max(0, distance) }
+        return { kind: 'near', ordered, distance: Math.min(Math.max(0, distance), MOST_WORDS_BETWEEN) }
       }),
     ),
     ...(['and', 'or', 'not'] as const).flatMap((op) =>

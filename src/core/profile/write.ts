@@ -34,7 +34,10 @@ export function write(e: Expr, profile: Profile): string {
     case 'word':
       return isOperator(e.text, profile) ? quoted([e.text], profile) : writeMask(e.text, profile)
     case 'phrase':
-      return quoted(e.words, profile)
+      // What a source read without quotes it is asked without quotes again, or it would no longer stem.
+      return e.loose && profile.sideBySide === 'phrase' && !e.words.some((w) => isOperator(w, profile))
+        ? e.words.map((w) => writeMask(w, profile)).join(' ')
+        : quoted(e.words, profile)
     case 'and':
     case 'or':
     case 'not':

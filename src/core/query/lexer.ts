@@ -1,4 +1,5 @@
 import { problem, type Problem, type Span } from '../base'
+import { unquoted } from './spelling'
 import { FIELDS, type Field } from './tree'
 
 /**
@@ -7,7 +8,8 @@ import { FIELDS, type Field } from './tree'
  */
 export type Mark =
   | { kind: 'text'; at: Span; text: string }
-  | { kind: 'quote'; at: Span; text: string }
+  /** `text` is what stands between the quotes; `loose` has a tilde before them. */
+  | { kind: 'quote'; at: Span; text: string; loose: boolean }
   | { kind: 'op'; at: Span; op: 'and' | 'or' | 'not' }
   | { kind: 'near'; at: Span; ordered: boolean; distance: number }
   | { kind: 'field'; at: Span; fields: Field[] }
@@ -22,7 +24,7 @@ export const MOST_WORDS_BETWEEN = 999
 
 const SPACE = /\s+/y
 const NEARNESS = /(near|then)\/(\d+)(?![\p{L}\p{N}])/iuy
-const BARE_NEARNESS = /(NEAR|THEN)(?![\p{L}\p{N}*?:,./-])/uy
+const BARE_NEARNESS = /(NEAR|THEN)(?![\p{L}\p{N}\p{M}*?:,./-])/uy
 const LINES = /(any|all)\s{0,9}\(\s{0,9}(?=#)/iuy
 // Bounded on purpose: at any place it reads only so far ahead, so that reading stays linear.
 const PREFIX = /([a-z]{1,20}(?:\s{0,9},\s{0,9}[a-z]{1,20}){0,15})((?:\.[a-z]{1,20}){0,4})\s{0,9}:/iuy
@@ -54,8 +56,9 @@ export function lex(text: string): { marks: Mark[]; problems: Problem[] } {
       marks.push({ kind: char === '(' ? 'open' : 'close', at: [start, i] })
       continue
     }
-    if (QUOTES.test(char)) {
-      i = readQuote(text, start, marks, problems)
+    const loose = char === '~' && QUOTES.test(text.charAt(i + 1))
+    if (loose || QUOTES.test(char)) {
+      i = readQuote(text, start, loose, marks, problems)
       continue
     }
     const line = match(LINE)
@@ -130,9 +133,13 @@ export function lex(text: string): { marks: Mark[]; problems: Problem[] } {
   return { marks, problems }
 }
 
-function readQuote(text: string, start: number, marks: Mark[], problems: Problem[]): number {
-  let end = start + 1
-  while (end < text.length && !QUOTES.test(text.charAt(end))) end++
+function readQuote(text: string, start: number, loose: boolean, marks: Mark[], problems: Problem[]): number {
+  const inside = start + (loose ? 2 : 1)
+  let end = inside
+  while (end < text.length && !QUOTES.test(text.charAt(end)))
+    // A backslash guards the quotation mark or backslash behind it.
+    end += text.charAt(end) === '\\' && /[\\"“”„«»]/.test(text.charAt(end + 1)) ? 2 : 1
+  end = Math.min(end, text.length)
   if (end >= text.length)
     problems.push(
       problem(
@@ -148,7 +155,7 @@ function readQuote(text: string, start: number, marks: Mark[], problems: Problem
       ),
     )
   const after = Math.min(end + 1, text.length)
-  marks.push({ kind: 'quote', at: [start, after], text: text.slice(start + 1, end) })
+  marks.push({ kind: 'quote', at: [start, after], text: unquoted(text.slice(inside, end)), loose })
   return after
 }
 

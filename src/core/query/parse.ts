@@ -1,8 +1,9 @@
-import { problem, type Problem, type Span } from '../base'
+import { hasErrors, problem, type Problem, type Span } from '../base'
 import { lex, type Mark } from './lexer'
 import { maskedWords } from './mask'
 import { print } from './print'
-import { MOST_IN_RANGE, type Expr, type Lines } from './tree'
+import { unquoted } from './spelling'
+import { MOST_IN_RANGE, readWord, type Expr, type Lines } from './tree'
 
 export interface Parsed {
   /** The part that was understood; undefined where there was nothing to understand. */
@@ -24,6 +25,12 @@ export function parse(text: string): Parsed {
   const tree = parser.whole()
   problems.sort((a, b) => startOf(a) - startOf(b))
   return { tree, problems: problems.length > MOST_PROBLEMS ? firstProblems(problems) : problems }
+}
+
+/** The tree of a text that is read without error; undefined where any part of it is not understood. */
+export function parseSound(text: string): Expr | undefined {
+  const { tree, problems } = parse(text)
+  return hasErrors(problems) ? undefined : tree
 }
 
 /** Nobody reads more problems than this in one query; the rest are counted. */
@@ -195,10 +202,10 @@ class Parser {
     switch (mark.kind) {
       case 'text':
         this.next++
-        return this.words(mark.text, mark.at, false)
+        return this.words(mark.text, mark.at)
       case 'quote':
         this.next++
-        return this.words(mark.text, mark.at, true)
+        return this.words(mark.text, mark.at, mark)
       case 'line':
         this.next++
         if (mark.number < 1) this.say('line-zero', 'error', 'Lines are numbered from 1.', mark.at)
@@ -269,15 +276,15 @@ class Parser {
     return tree
   }
 
-  private words(text: string, at: Span, quoted: boolean): Expr | undefined {
+  private words(text: string, at: Span, quote?: { loose: boolean }): Expr | undefined {
     const words = maskedWords(text)
     const [only] = words
     if (!only) {
       this.say('no-letter', 'error', 'A search word needs at least one letter or digit.', at)
       return undefined
     }
-    if (words.length === 1 && !quoted) return { kind: 'word', text: only, at }
-    return { kind: 'phrase', words, at }
+    if (words.length === 1 && !quote) return readWord(only, at)
+    return { kind: 'phrase', words, ...(quote?.loose ? { loose: true } : {}), at }
   }
 
   /** What stands behind `heading:` or `class:`: one name, or several in brackets joined by OR. */
@@ -312,7 +319,8 @@ class Parser {
 
   private source(e: Expr): string {
     const [start, end] = e.at!
-    return this.text.slice(start, end).replace(/^["“”„«»(\s]+|["“”„«»)\s]+$/g, '')
+    const raw = this.text.slice(start, end).replace(/^[(\s]+|[)\s]+$/g, '')
+    return /^["“”„«»]/.test(raw) ? unquoted(raw.slice(1).replace(/["“”„«»]$/, '')).trim() : raw
   }
 
   private lines(mark: Mark & { kind: 'lines' }): Expr | undefined {

@@ -1,16 +1,18 @@
 import { never } from '../base'
+import { inQuotes, looksLikeOperator } from './spelling'
 import { type Expr, type Lines } from './tree'
 
 /**
  * Writes an expression in plain notation: operators in capitals, brackets around every joined part that stands inside
- * another. `parse(print(e))` is `e` again, places aside.
+ * another. `parse(print(e))` is `e` again, places aside, for every tree that a reader gives. A word that is spelled like
+ * an operator prints as a phrase of one word, which is how readers keep it.
  */
 export function print(e: Expr): string {
   switch (e.kind) {
     case 'word':
-      return e.text
+      return looksLikeOperator(e.text) ? inQuotes(e.text) : e.text
     case 'phrase':
-      return `"${e.words.join(' ')}"`
+      return `${e.loose ? '~' : ''}${inQuotes(e.words.join(' '))}`
     case 'and':
     case 'or':
     case 'not':
@@ -20,9 +22,9 @@ export function print(e: Expr): string {
     case 'fields':
       return `${e.fields.join(',')}: ${part(e.of)}`
     case 'heading':
-      return `heading${e.below ? '.below' : ''}${e.main ? '.main' : ''}: "${e.label}"`
+      return `heading${e.below ? '.below' : ''}${e.main ? '.main' : ''}: ${inQuotes(e.label)}`
     case 'class':
-      return `class${e.below ? '.below' : ''}: "${e.code}"`
+      return `class${e.below ? '.below' : ''}: ${inQuotes(e.code)}`
     case 'line':
       return `#${e.number}`
     case 'lines':

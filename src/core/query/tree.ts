@@ -1,4 +1,5 @@
 import type { Span } from '../base'
+import { looksLikeOperator } from './spelling'
 
 /** The fields of plain notation. `text` and `any` are groups; the rest are fields of a record. */
 export const FIELDS = [
@@ -34,7 +35,10 @@ export interface Word extends Placed {
 export interface Phrase extends Placed {
   kind: 'phrase'
   words: string[]
-  /** Read from words side by side without quotes, by a source that takes them as a phrase; it may still stem them. */
+  /**
+   * Read from words side by side without quotes, by a source that takes them as a phrase; it may still stem them. In
+   * plain notation it has a tilde before it: `~"room noise"`.
+   */
   loose?: boolean
 }
 export interface And extends Placed {
@@ -89,6 +93,9 @@ export type Expr = Word | Phrase | And | Or | Not | Near | InFields | HeadingRef
 export type Kind = Expr['kind']
 
 export const word = (text: string): Word => ({ kind: 'word', text })
+/** A word as it was read; one that is spelled like an operator is kept as a phrase of one word. */
+export const readWord = (text: string, at: Span): Word | Phrase =>
+  looksLikeOperator(text) ? { kind: 'phrase', words: [text], at } : { kind: 'word', text, at }
 export const phrase = (...words: string[]): Phrase => ({ kind: 'phrase', words })
 export const inFields = (fields: Field[], of: Expr): InFields => ({ kind: 'fields', fields, of })
 export const heading = (label: string, below = false, main = false): HeadingRef => ({

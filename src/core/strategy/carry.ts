@@ -1,5 +1,17 @@
-import { or, parse, print, walk, type Expr, type LimitKind, type LimitValue } from '../query'
-import { mapChildren } from '../query'
+import {
+  inQuotes,
+  lex,
+  mapChildren,
+  or,
+  parse,
+  parseSound,
+  print,
+  type Expr,
+  type LimitKind,
+  type LimitValue,
+  type Mark,
+} from '../query'
+import { splice, type Change } from './references'
 import type { DraftLine } from './draft'
 import { removeLines } from './edit'
 
@@ -30,15 +42,73 @@ export function carryStrategy(lines: readonly (DraftLine & { id: string })[], ta
   const carried = lines.map((line, i) => {
     for (const limit of line.limits) if (!target.hasLimit(limit.kind)) lostLimits.push({ line: i + 1, limit })
     const limits = line.limits.filter((l) => target.hasLimit(l.kind))
-    const { tree } = parse(line.text)
-    if (!tree || !target.hasVocabulary || ![...walk(tree)].some((e) => e.kind === 'heading'))
-      return { ...line, limits }
+    if (!target.hasVocabulary) return { ...line, limits }
+    const spans = carriedBySpans(line.text, target, unsettled)
+    if (spans.whole) return { ...line, limits, text: spans.text }
+    // Something has to be left out, or said once instead of twice: that changes more than names.
+    const tree = parseSound(line.text)
+    if (!tree) return { ...line, limits, text: spans.text }
     const put = settle(tree, target, unsettled)
     if (!put) empty.add(line.id)
     return { ...line, limits, text: put ? print(put) : line.text }
   })
   const kept = dropEmpty(carried, empty)
   return { lines: kept, unsettled: [...unsettled], lostLimits }
+}
+
+/**
+ * The text with the names of its headings put into the other vocabulary, everything else letter for letter. `whole` is
+ * false where that is not all: a heading has no counterpart and goes, or two become the same.
+ */
+function carriedBySpans(
+  text: string,
+  target: CarryTarget,
+  unsettled: Set<string>,
+): { text: string; whole: boolean } {
+  const changes: Change[] = []
+  /** What became each label: two names that become the same one are said once. */
+  const said = new Map<string, string>()
+  let whole = true
+  const { marks } = lex(text)
+  const put = (name: Extract<Mark, { kind: 'quote' | 'text' }>, prefix: string, from: number): void => {
+    const own = name.text.trim()
+    const labels = target.heading(own)
+    if (!labels) {
+      unsettled.add(own)
+      return
+    }
+    if (!labels.length) {
+      whole = false
+      return
+    }
+    for (const label of labels) {
+      if ((said.get(label) ?? own) !== own) whole = false
+      said.set(label, own)
+    }
+    const [only] = labels
+    if (labels.length === 1) {
+      if (only !== own) changes.push({ at: name.at, text: inQuotes(only!) })
+      return
+    }
+    const made = labels.map((label) => prefix + inQuotes(label)).join(' OR ')
+    changes.push({ at: [from, name.at[1]], text: prefix ? `(${made})` : made })
+  }
+  marks.forEach((mark, i) => {
+    if (mark.kind !== 'heading') return
+    const next = marks[i + 1]
+    if (next?.kind === 'quote' || next?.kind === 'text') {
+      const prefix = `heading${mark.below ? '.below' : ''}${mark.main ? '.main' : ''}: `
+      put(next, prefix, mark.at[0])
+    }
+    // `heading: ("A" OR "B")`: the names in the bracket stand for headings.
+    for (let k = i + 2, depth = 1; next?.kind === 'open' && k < marks.length && depth > 0; k++) {
+      const inner = marks[k]!
+      if (inner.kind === 'open') depth++
+      if (inner.kind === 'close') depth--
+      if (inner.kind === 'quote' || inner.kind === 'text') put(inner, '', inner.at[0])
+    }
+  })
+  return { text: splice(text, changes), whole }
 }
 
 /** The expression with its headings put into the other vocabulary; undefined where nothing is left of it. */
@@ -97,7 +167,7 @@ function dropEmpty<T extends { id: string; text: string }>(
 }
 
 function withoutLine(text: string, number: number): string {
-  const { tree } = parse(text)
+  const tree = parseSound(text)
   if (!tree) return text
   const drop = (e: Expr): Expr => {
     if (e.kind === 'lines') {

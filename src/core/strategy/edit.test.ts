@@ -222,7 +222,8 @@ describe('drafting anew', () => {
       ['new2', 'heading: "Noise"'],
       ['new3', 'any(#1-#2)'],
       ['b', 'text: (read* NOT music)'],
-      ['c', 'all(#3-#4)'],
+      // No number changed, so the text stays letter for letter.
+      ['c', 'all(#3, #4)'],
     ])
     expect(changes.map((c) => c.kind)).toEqual(['changed', 'added', 'added', 'kept', 'changed'])
     expect(changes[3]).toMatchObject({ drafted: 'text: read*' })

@@ -1,5 +1,5 @@
 import { foldLabel } from '../base'
-import { children, or, parse, print, withoutPlaces, type Expr } from '../query'
+import { children, or, parse, print, withoutPlaces, type Expr, parseSound } from '../query'
 import { termExpression, type PlanTerm } from './draft'
 import type { LineLike } from './keys'
 
@@ -95,7 +95,7 @@ export function placeTerm(
   const isHeading = (x: Expr): boolean => x.kind === 'heading' || x.kind === 'class'
   const partsOf = (x: Expr): Expr[] => (x.kind === 'or' ? x.parts : [x])
   for (const line of lines) {
-    const { tree } = line.conceptId === term.conceptId ? parse(line.text) : { tree: undefined }
+    const tree = line.conceptId === term.conceptId ? parseSound(line.text) : undefined
     if (!tree) continue
     if (term.kind === 'heading' || term.kind === 'class') {
       if (partsOf(tree).every(isHeading)) return { lineId: line.id, text: print(or(...partsOf(tree), e)) }

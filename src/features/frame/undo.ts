@@ -2,7 +2,7 @@ import { App } from 'antd'
 import { useRouter } from 'next/navigation'
 import { useMemo } from 'react'
 import { plural } from '@/core/base'
-import { lastDeed, type LastDeed } from '@/core/review'
+import type { LastDeed } from '@/core/review'
 import { useStore } from '@/store/provider'
 import { leadToPlace } from '@/store/whereabouts'
 
@@ -32,8 +32,7 @@ export function useUndo(): Undoing {
     const take = (): void => deed(store.undo().then((did) => show(did, 'Undone')))
     return {
       undo: () => {
-        const { entries, folded } = session.getState()
-        const next = lastDeed(entries, folded.done)
+        const next = store.nextUndo()
         if (!next) return
         if (!next.runsSince) return take()
         modal.confirm({

@@ -1,7 +1,9 @@
 import { problem, type Problem, type Span } from '../../base'
 import { maskedWords } from '../mask'
+import { tooDeep } from '../depth'
+import { MOST_WORDS_BETWEEN } from '../lexer'
 import { DEEPEST, isNearOperand } from '../parse'
-import type { Expr, Field } from '../tree'
+import { readWord, type Expr, type Field } from '../tree'
 import { INDEXES } from './context'
 
 type Mark = { kind: 'word' | 'string' | 'sign'; text: string; at: Span }
@@ -42,6 +44,8 @@ export function readCql(text: string): { tree: Expr | undefined; problems: Probl
   }
   const reader = new CqlReader(marks, problems, text.length)
   const tree = reader.whole()
+  const deep = tree && tooDeep(tree)
+  if (deep) return { tree: undefined, problems: [...problems.slice(0, 99), deep] }
   return { tree, problems: problems.slice(0, 100) }
 }
 
@@ -220,6 +224,8 @@ class CqlReader {
     }
     if (distance?.sign === '=' && steps > 1)
       this.say('cql-prox', 'warning', 'Exactly so many words apart is read as at most so many.', at)
+    if (steps - 1 > MOST_WORDS_BETWEEN)
+      this.say('near-far', 'warning', `At most ${MOST_WORDS_BETWEEN} words may stand between here.`, at)
     const [a, fieldsA] = unfielded(left)
     const [b, fieldsB] = unfielded(right)
     if (!isNearOperand(a) || !isNearOperand(b) || String(fieldsA) !== String(fieldsB)) {
@@ -234,7 +240,7 @@ class CqlReader {
     const near: Expr = {
       kind: 'near',
       ordered: of('ordered') !== undefined,
-      distance: steps - 1,
+      distance: Math.min(steps - 1, MOST_WORDS_BETWEEN),
       left: a,
       right: b,
       at,
@@ -251,7 +257,7 @@ class CqlReader {
   ): Expr | undefined {
     const at: Span = [start.at[0], term.at[1]]
     const name = index.toLowerCase()
-    const text = unescaped(term.text)
+    const text = unescaped(term.text).trim()
     if (name === 'luv.line') {
       const numbers = text.split(/\s+/).map(Number)
       if (numbers.some((n) => !Number.isInteger(n) || n < 1)) {
@@ -268,6 +274,10 @@ class CqlReader {
       }
     }
     const has = (m: string): boolean => modifiers.some((x) => x.name === `luv.${m}`)
+    if ((name === 'luv.heading' || name === 'luv.class') && !text) {
+      this.say('name-missing', 'error', `${name} needs a name behind it.`, at)
+      return undefined
+    }
     if (name === 'luv.heading')
       return { kind: 'heading', label: text, below: has('below'), main: has('main'), at }
     if (name === 'luv.class') return { kind: 'class', code: text, below: has('below'), at }
@@ -300,7 +310,7 @@ class CqlReader {
   }
 
   private related(words: string[], relation: string, term: Mark, at: Span): Expr | undefined {
-    const each = words.map((text): Expr => ({ kind: 'word', text, at: term.at }))
+    const each = words.map((text): Expr => readWord(text, term.at))
     const [only] = each
     switch (relation) {
       case 'all':

@@ -1,5 +1,5 @@
 import type { Profile } from '../../profile'
-import { mapChildren, parse, print, withoutPlaces, type Expr, type LimitValue } from '../../query'
+import { mapChildren, parseSound, print, withoutPlaces, type Expr, type LimitValue } from '../../query'
 import type { PlanTerm } from '../draft'
 import { finalNumber, type LineLike } from '../keys'
 
@@ -46,8 +46,9 @@ export interface Step {
 
 export type StepMaker = (context: StepContext) => Step[]
 
+/** What a line says; undefined where it says nothing, or where part of it is not understood and would be lost in a change. */
 export const treeOf = (line: StepLine): Expr | undefined =>
-  line.described === undefined ? parse(line.text).tree : undefined
+  line.described === undefined ? parseSound(line.text) : undefined
 
 /** The strategy with one line's text changed; undefined where nothing changes. */
 export function withText(

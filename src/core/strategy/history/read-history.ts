@@ -12,7 +12,7 @@ import {
   type LimitValue,
 } from '../../query'
 import { impossibleHits } from '../bounds'
-import { renumber } from '../references'
+import { renumber, renumberText } from '../references'
 import type { HistoryRow } from './recognise'
 
 /** One search of a history as the database that ran it understood it. Its number is its place in the list, from 1. */
@@ -144,10 +144,7 @@ export function foldLimitLines(searches: readonly PastSearch[]): PastSearch[] {
     (kept[i]!.described !== undefined && kept[i]!.limits.length > 0 && takenUp(kept[i]!, kept))
   const stays = kept.flatMap((_, i) => (goes(i) ? [] : [i]))
   const now = new Map(kept.map((_, i) => [i + 1, stays.indexOf(home[i]!) + 1]))
-  return stays.map((i) => {
-    const tree = trees[i]
-    return tree ? { ...kept[i]!, text: print(renumber(tree, (n) => now.get(n))) } : kept[i]!
-  })
+  return stays.map((i) => ({ ...kept[i]!, text: renumberText(kept[i]!.text, (n) => now.get(n)) }))
 }
 
 const takenUp = (search: PastSearch, all: readonly PastSearch[]): boolean =>
