@@ -61,6 +61,25 @@ export function languageCode(text: string): string {
   return Object.keys(LANGUAGES).find((c) => c === name || LANGUAGES[c]!.toLowerCase() === name) ?? text.trim()
 }
 
+/** Do two limits say the same? The order of their values says nothing. */
+export function sameLimit(a: LimitValue, b: LimitValue): boolean {
+  if (a.kind !== b.kind) return false
+  if ('values' in a && 'values' in b) {
+    const [one, other] = [a, b].map((l) => [...new Set(l.values.map((v) => v.toLowerCase()))].sort())
+    return String(one) === String(other)
+  }
+  if (a.kind === 'years' && b.kind === 'years') return a.from === b.from && a.to === b.to
+  return a.kind !== 'other' || (b.kind === 'other' && a.text === b.text)
+}
+
+/** Does the first let through only what the second does, and less of it? */
+export function stricterLimit(a: LimitValue, b: LimitValue): boolean {
+  if (a.kind !== b.kind || sameLimit(a, b)) return false
+  if (a.kind === 'years' && b.kind === 'years')
+    return (a.from ?? -Infinity) >= (b.from ?? -Infinity) && (a.to ?? Infinity) <= (b.to ?? Infinity)
+  return 'values' in a && 'values' in b && a.values.every((v) => b.values.includes(v))
+}
+
 /** The limit in words: "2017–2026", "English, German or Spanish", "peer reviewed". */
 export function limitWords(limit: LimitValue): string {
   switch (limit.kind) {

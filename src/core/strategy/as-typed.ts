@@ -2,7 +2,7 @@ import { newStemmer } from 'snowball-stemmers'
 import { hasErrors, problem, type Problem } from '../base'
 import { evaluate, EMPTY, type DocSet, type EvaluateOptions, type Index } from '../engine'
 import { readFrom, type Profile } from '../profile'
-import { isMasked, maskStem, type Expr } from '../query'
+import { isMasked, looksLikeOperator, maskStem, type Expr } from '../query'
 
 /**
  * The singular of an English plural by three rules (the "S stemmer" of Harman, How effective is suffixing?, JASIS 42,
@@ -87,6 +87,13 @@ export function withoutStopWords(e: Expr, stopWords: readonly string[]): Expr | 
   switch (e.kind) {
     case 'word':
       return stopWords.includes(e.text.toLowerCase()) ? undefined : e
+    case 'phrase': {
+      // A word spelled like an operator is kept as a phrase of one word; it is a word all the same.
+      const [only = ''] = e.words
+      return e.words.length === 1 && looksLikeOperator(only) && stopWords.includes(only.toLowerCase())
+        ? undefined
+        : e
+    }
     case 'and':
     case 'or': {
       const parts = e.parts.flatMap((p) => withoutStopWords(p, stopWords) ?? [])

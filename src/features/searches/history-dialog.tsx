@@ -309,6 +309,18 @@ function Row({
             {p.message}
           </span>
         ))}
+        {row.others.map((o, i) => (
+          <span key={i} className="sub history-problem">
+            {o.head ? `${o.head}: ` : 'another column: '}
+            <span className="mono">{o.text}</span>
+          </span>
+        ))}
+        {row.rest && (
+          <span className="history-problem warning">
+            Beside it, in none of the columns: <span className="mono">{row.rest}</span>. Put it where it
+            belongs, or leave it.
+          </span>
+        )}
         {search.folded.length > 0 && <span className="sub history-problem">{noteOf(search)}</span>}
       </span>
       <span role="cell" className="number">
@@ -327,6 +339,15 @@ function Row({
           // An emptied count is unknown; it is not nothing found.
           onChange={(hits) => change({ hits: hits === null || hits === '' ? undefined : Number(hits) })}
         />
+        {row.unsure.length > 0 && row.hits === undefined && (
+          <span className="history-unsure" role="group" aria-label={`Which count search ${number} has`}>
+            {row.unsure.map((n) => (
+              <button key={n} className="plain link" onClick={() => change({ hits: n, unsure: [] })}>
+                {thousands(n)}?
+              </button>
+            ))}
+          </span>
+        )}
         {row.when && <span className="sub history-day">{dayjs(row.when).format('D MMM YYYY')}</span>}
       </span>
       <span role="cell">

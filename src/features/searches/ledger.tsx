@@ -1,6 +1,6 @@
 'use client'
 import { useEffect, useMemo, useState } from 'react'
-import { joiningLine } from '@/core/account'
+import { currentRuns, joiningLine } from '@/core/account'
 import { plural, thousands } from '@/core/base'
 import { limitHonour, limitState } from '@/core/profile'
 import { limitWords, type LimitValue } from '@/core/query'
@@ -19,9 +19,11 @@ export function standingsOf(
 ): { planned: PlannedLimit; standing: LimitStanding }[] {
   const { profile } = info
   if (!profile) return []
+  const runs = currentRuns(review, info.source.id)
   const source = {
     lines: review.strategies[info.source.id] ?? [],
     can: (kind: LimitValue['kind']) => limitState(kind, profile),
+    ran: (lineId: string) => runs.has(lineId),
   }
   return review.limits.map((planned) => ({ planned, standing: limitStanding(planned.limit, source) }))
 }
@@ -36,13 +38,17 @@ export function nextLimit(review: Review, info: SourceInfo): LimitValue | undefi
 export const standingWords = (standing: LimitStanding, stoodInBy: string): string => {
   switch (standing.state) {
     case 'applied':
-      return `applied in line ${standing.line}`
+      return standing.run ? `applied in line ${standing.line}` : `set in line ${standing.line}, not run yet`
     case 'stood in':
-      return `applied in line ${standing.line}, ${stoodInBy}`
+      return standing.run
+        ? `applied in line ${standing.line}, ${stoodInBy}`
+        : `set in line ${standing.line}, not run yet; ${stoodInBy}`
     case 'lost':
-      return `set in line ${standing.line}, lost at line ${standing.at}`
+      return `set in line ${standing.line} (${limitWords(standing.value)}), lost at line ${standing.at}`
     case 'other':
       return `line ${standing.line} sets ${limitWords(standing.value)} instead`
+    case 'stricter':
+      return `line ${standing.line} narrows it to ${limitWords(standing.value)}`
     case 'forgotten':
       return 'planned, not applied'
     case 'not available':
@@ -52,7 +58,7 @@ export const standingWords = (standing: LimitStanding, stoodInBy: string): strin
   }
 }
 
-const WANTS_ATTENTION = new Set<LimitStanding['state']>(['lost', 'other', 'forgotten'])
+const WANTS_ATTENTION = new Set<LimitStanding['state']>(['lost', 'other', 'stricter', 'forgotten'])
 
 /** The ledger of one source: each planned limit, how it stands, and what it costs. */
 export function Ledger({

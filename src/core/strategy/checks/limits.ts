@@ -18,7 +18,7 @@ export const limitMissing: Rule = (c) =>
         {
           ...base,
           code: 'limit-lost',
-          message: `${limit.kind} (${limitWords(limit)}) was set in line ${standing.line} and lost at line ${standing.at}.`,
+          message: `${limit.kind} (${limitWords(standing.value)}) was set in line ${standing.line} and lost at line ${standing.at}.`,
           why: 'After lines are joined again, limits must be applied again.',
         },
       ]
@@ -29,6 +29,15 @@ export const limitMissing: Rule = (c) =>
           code: 'limit-forgotten',
           message: `${limit.kind} (${limitWords(limit)}) is planned and not applied.`,
           why: 'What the methods section says must have been done.',
+        },
+      ]
+    if (standing.state === 'stricter')
+      return [
+        {
+          ...base,
+          code: 'limit-stricter',
+          message: `Line ${standing.line} limits ${limit.kind} further, to ${limitWords(standing.value)}; planned is ${limitWords(limit)}.`,
+          why: 'Both hold, so the stricter one decides; the methods section would tell the wider one.',
         },
       ]
     if (standing.state === 'other')

@@ -46,7 +46,18 @@ const strategy = fc
 
 const past = (drawn: readonly (readonly [string, LimitValue | undefined])[]): PastSearch[] =>
   drawn.map(([text, own], i) => ({
-    row: { number: i + 1, text, hits: undefined, when: undefined, day: '', limits: '', lines: [i + 1] },
+    row: {
+      number: i + 1,
+      text,
+      hits: undefined,
+      when: undefined,
+      day: '',
+      limits: '',
+      others: [],
+      rest: '',
+      unsure: [],
+      lines: [i + 1],
+    },
     text,
     limits: own ? [own] : [],
     hits: undefined,

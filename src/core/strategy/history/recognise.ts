@@ -1,6 +1,8 @@
 import { plural, problem, type Problem } from '../../base'
 import { cleaned, dayOrderOf, readCount, readLineNumber, readWhen, type DayOrder } from './cells'
+import { isLimitWords, limitLine } from './counts'
 import { CUTTERS, roleOfLabel, type Cut, type Role } from './cut'
+import { restOf } from './rest'
 
 /** One search of a history, as it stood there. */
 export interface HistoryRow {
@@ -14,6 +16,12 @@ export interface HistoryRow {
   day: string
   /** What stood in a column of its own for limits. */
   limits: string
+  /** What stood in columns that nobody knows, with their heads; shown beside the search. */
+  others: { head: string; text: string }[]
+  /** Words and numbers of its lines that went into none of its parts. */
+  rest: string
+  /** The counts that may be meant, where the grouping of the number is not sure: then `hits` is open until it is said. */
+  unsure: number[]
   /** The lines of the paste it was made of, from 1. */
   lines: number[]
 }
@@ -54,7 +62,9 @@ export function recogniseHistory(pasted: string, { order, today }: DayHints = {}
     const cut = cutter(told)
     const read = cut && rowsOf(cut, { order, today })
     const aside = (cut?.aside?.length ?? 0) + (cut ? headsOf(cut).length : 0)
-    return cut && read ? [{ layout: cut.layout, ...read, score: scoreOf(read.rows, toldLines - aside) }] : []
+    if (!cut || !read) return []
+    const rows = read.rows.map((row) => withRest(row, told))
+    return [{ layout: cut.layout, ...read, rows, score: scoreOf(rows, toldLines - aside) }]
   })
   const best = tried.reduce<(typeof tried)[number] | undefined>(
     (a, b) => (a && a.score >= b.score ? a : b),
@@ -98,6 +108,32 @@ const unclearDay = (day: string): Problem =>
     `A day like ${day} can be read in two ways: say whether the day or the month stands first.`,
   )
 
+/** The row with what of its lines has no place in it: whatever way of cutting made it, nothing vanishes. */
+function withRest(row: ReadRow, lines: readonly string[]): HistoryRow {
+  const { label, count, ...kept } = row
+  const parts = [
+    label,
+    row.text,
+    count,
+    row.day,
+    row.limits,
+    ...row.others.flatMap((o) => [o.head, o.text]),
+    ...row.heads,
+  ]
+  const { heads: _, ...own } = kept
+  const rest = restOf(
+    row.lines.map((n) => lines[n - 1]!),
+    parts,
+  )
+  return { ...own, rest: rest.filter((piece) => !LAYOUT_WORDS.test(piece)).join(' ') }
+}
+/** What stands about a count or a day and says nothing more. */
+const LAYOUT_WORDS =
+  /^(?:n|on|at|hits?|results?|records?|items?|documents?|references?|found|limit(?:ed|s)?|restricted|refined|filters?|filtered|applied|to|by)$/i
+
+/** A row as it was cut, with what stood for its number and its count, and the names of its fields where they stand in it. */
+type ReadRow = Omit<HistoryRow, 'rest'> & { label: string; count: string; heads: readonly string[] }
+
 /** Which share of the pasted lines ends up in a search; a number and a count make a way of cutting more likely. */
 function scoreOf(rows: readonly HistoryRow[], lines: number): number {
   const whole = rows.filter((r) => r.text && (r.number !== undefined || r.hits !== undefined))
@@ -105,58 +141,109 @@ function scoreOf(rows: readonly HistoryRow[], lines: number): number {
   const share = (has: (r: HistoryRow) => boolean): number =>
     rows.filter(has).length / Math.max(1, rows.length)
   return (
-    covered / Math.max(1, lines) +
+    covered / Math.max(1, lines) -
+    // A way that leaves words without a place, or a bracket open in the middle, is a worse one.
+    0.5 * share((r) => r.rest !== '') -
+    0.3 * share((r) => !balanced(r.text)) +
     0.3 * share((r) => r.number !== undefined) +
-    0.3 * share((r) => r.hits !== undefined) +
+    0.3 * share((r) => r.hits !== undefined || r.unsure.length > 0) +
     0.1 * share((r) => r.when !== undefined)
   )
+}
+
+const balanced = (text: string): boolean => {
+  const of = (sign: RegExp): number => text.match(sign)?.length ?? 0
+  return of(/\(/g) === of(/\)/g) && of(/"/g) % 2 === 0
 }
 
 /** Rows that name the columns; a page that was long repeats them. */
 const headsOf = (cut: Cut): Cut['rows'] =>
   cut.rows.filter((r) => r.cells.filter((c) => roleOfLabel(c)).length >= 2)
 
-function rowsOf(cut: Cut, hints: DayHints): Pick<History, 'rows' | 'dayOrder'> | undefined {
+function rowsOf(cut: Cut, hints: DayHints): { rows: ReadRow[]; dayOrder: History['dayOrder'] } | undefined {
   const heads = headsOf(cut)
   const head = heads[0]
   const isHead = (cells: readonly string[]): boolean =>
     heads.some((h) => h.cells.length === cells.length && h.cells.every((c, i) => c === cells[i]))
-  const body = cut.rows.filter((r) => !isHead(r.cells))
-  if (!body.length) return undefined
-  const roles = rolesOf(
-    body.map((r) => r.cells),
-    head?.cells ?? [],
+  const body = cut.rows.flatMap((r, i) =>
+    isHead(r.cells) ? [] : [{ ...r, unsure: cut.unsure?.get(i) ?? [] }],
   )
+  if (!body.length) return undefined
+  const wide = body.filter((r) => r.cells.filter((c) => c.trim()).length > 1)
+  const roles =
+    cut.roles ??
+    rolesOf(
+      // Lines that go on with a text say nothing of the columns.
+      (wide.length ? wide : body).map((r) => r.cells),
+      head?.cells ?? [],
+    )
   const at = (role: Role): number => roles.indexOf(role)
+  // Without a head and a sign, a column of small counts that rise can pass for the numbers of the lines.
+  const alike =
+    !cut.roles &&
+    !(['number', 'hits'] as const).some((r) => at(r) >= 0 && roleOfLabel(head?.cells[at(r)] ?? '') === r) &&
+    (['number', 'hits'] as const).every((r) => at(r) >= 0 && mayNumber(wide.map((w) => w.cells[at(r)] ?? '')))
   if (at('text') < 0 || (at('number') < 0 && at('hits') < 0)) return undefined
   const days = at('when') < 0 ? [] : body.map((r) => r.cells[at('when')]?.trim() ?? '')
   const dayOrder = dayOrderOf(days, hints.today)
   const order = dayOrder === 'unclear' ? hints.order : dayOrder
-  const rows: HistoryRow[] = []
-  for (const { cells, lines } of body) {
+  const rows: ReadRow[] = []
+  for (const { cells, lines, unsure } of body) {
     const cell = (role: Role): string => (at(role) < 0 ? '' : (cells[at(role)] ?? '').trim())
     const texts = cells.filter((c) => c.trim())
     const last = rows[rows.length - 1]
     const number = readLineNumber(cell('number'))
     const hits = readCount(cell('hits'))
-    // A row of one cell that is no button goes on with the text above.
+    const [only = ''] = texts
+    // A row of one cell that is no button goes on with the text above, or says its limits.
     const wrapped = texts.length === 1 && number === undefined && hits === undefined && last
-    if (wrapped && (cells.length === 1 || cells[at('text')]?.trim())) {
-      last.text = `${last.text} ${texts[0]!.trim()}`
+    const limit = limitLine(only)
+    if (
+      last &&
+      texts.length <= 2 &&
+      number === undefined &&
+      hits === undefined &&
+      limitLine(texts.join(' '))
+    ) {
+      last.limits = [last.limits, limitLine(texts.join(' '))].filter(Boolean).join('; ')
+      last.lines.push(...lines)
+      continue
+    }
+    if (wrapped && limit === undefined && (cells.length === 1 || cells[at('text')]?.trim())) {
+      last.text = `${last.text} ${only.trim()}`
       last.lines.push(...lines)
       continue
     }
     const text = cell('text')
     if (!text || (number === undefined && hits === undefined)) continue
     const day = cell('when')
+    const others = cells.flatMap((c, i) =>
+      c.trim() && !roles[i] ? [{ head: (head?.cells[i] ?? '').trim(), text: c.trim() }] : [],
+    )
+    // What a count or a number could not be read from is kept to be seen.
+    for (const role of ['hits', 'number'] as const)
+      if (cell(role) && (role === 'hits' ? hits : number) === undefined)
+        others.push({ head: head?.cells[at(role)]?.trim() ?? '', text: cell(role) })
     rows.push({
       number,
       text,
-      hits,
+      hits: unsure.length || alike ? undefined : hits,
       when: readWhen(day, order),
       day,
       limits: cell('limits'),
+      others,
+      unsure: [
+        ...new Set([
+          ...((unsure.length || alike) && hits !== undefined ? [hits] : []),
+          ...(alike && number !== undefined ? [number] : []),
+          ...unsure,
+        ]),
+      ],
       lines: [...lines],
+      label: cell('number'),
+      count: cell('hits'),
+      // In blocks the names of the fields stand in the lines themselves.
+      heads: head && !head.lines.length ? head.cells : [],
     })
   }
   return { rows, dayOrder }
@@ -208,6 +295,11 @@ function rolesOf(rows: readonly (readonly string[])[], head: readonly string[]):
     ),
   )
   give(
+    'limits',
+    // Limits without a head over them are limits all the same.
+    best((c) => (column(c).length ? share(c, isLimitWords) : 0), 0.9),
+  )
+  give(
     'hits',
     best((c) => share(c, (t) => readCount(t) !== undefined), 0.5),
   )
@@ -221,6 +313,10 @@ function rolesOf(rows: readonly (readonly string[])[], head: readonly string[]):
   give('text', best(varied, 1) ?? best(letters, 1))
   return roles
 }
+
+/** Could these be the numbers of lines, with no sign that tells so or not? */
+const mayNumber = (cells: readonly string[]): boolean =>
+  stepwise(cells.map(readLineNumber)) >= 0.5 && !cells.some((c) => /^\D/.test(c.trim()))
 
 /** How much a column looks like line numbers: the share of small steps, all up or all down. */
 function stepwise(numbers: readonly (number | undefined)[]): number {
@@ -262,7 +358,25 @@ function problemsOf(rows: readonly HistoryRow[]): Problem[] {
       )
     if (number !== undefined) seen.add(number)
   }
-  const uncounted = rows.filter((r) => r.hits === undefined).length
+  const asked = rows.filter((r) => r.unsure.length)
+  if (asked.length)
+    problems.push(
+      problem(
+        'count-unsure',
+        'warning',
+        `${plural(asked.length, 'count')} can be read in two ways: say which is meant.`,
+      ),
+    )
+  const odd = rows.filter((r) => r.rest)
+  if (odd.length)
+    problems.push(
+      problem(
+        'left-over',
+        'warning',
+        `${plural(odd.length, 'search has', 'searches have')} something beside ${odd.length === 1 ? 'it' : 'them'} that is in none of the columns: look at ${odd.length === 1 ? 'it' : 'them'}.`,
+      ),
+    )
+  const uncounted = rows.filter((r) => r.hits === undefined && !r.unsure.length).length
   if (uncounted)
     problems.push(
       problem(
