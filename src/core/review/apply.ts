@@ -1,6 +1,6 @@
 import { moveLine, renumberLines } from '../strategy'
 import type { Command, CommandKind, CommandOf } from './commands'
-import type { Review } from './values'
+import type { Alternatives, Review } from './values'
 
 type Apply = { [K in CommandKind]: (review: Review, payload: CommandOf<K>['payload']) => void }
 
@@ -15,6 +15,12 @@ function drop<T extends { id: string }>(list: T[], id: string): void {
   const at = list.findIndex((v) => v.id === id)
   if (at >= 0) list.splice(at, 1)
 }
+
+/** Groups without these concepts; one that is left alone is no alternative. */
+const withoutConcepts = (groups: readonly Alternatives[], ids: readonly string[]): Alternatives[] =>
+  groups
+    .map((a) => ({ ...a, conceptIds: a.conceptIds.filter((id) => !ids.includes(id)) }))
+    .filter((a) => a.conceptIds.length > 1)
 
 const APPLY: Apply = {
   'review.create': (r, p) => {
@@ -52,7 +58,17 @@ const APPLY: Apply = {
     r.picks = r.picks.filter((pick) => pick.conceptId !== p.id)
     r.terms = r.terms.filter((t) => t.conceptId !== p.id)
     r.gaps = r.gaps.filter((g) => g.conceptId !== p.id)
+    r.alternatives = withoutConcepts(r.alternatives, [p.id])
   },
+  'alternatives.set': (r, p) => {
+    // A concept is in one group at most: it leaves the one that it was in.
+    r.alternatives = withoutConcepts(
+      r.alternatives.filter((a) => a.id !== p.id),
+      p.conceptIds,
+    )
+    r.alternatives.push(p)
+  },
+  'alternatives.remove': (r, p) => drop(r.alternatives, p.id),
   'limit.set': (r, p) => put(r.limits, p),
   'limit.remove': (r, p) => drop(r.limits, p.id),
   'criterion.set': (r, p) => put(r.criteria, p),

@@ -3,6 +3,7 @@ import { Id, ReviewId } from '../base'
 import { Profile } from '../profile'
 import { LimitValue } from '../query'
 import {
+  Alternatives,
   Attachment,
   Concept,
   Criterion,
@@ -32,6 +33,8 @@ export const Command = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('pick.remove'), payload: z.object({ id: Id }) }),
   z.object({ kind: z.literal('concept.set'), payload: Concept }),
   z.object({ kind: z.literal('concept.remove'), payload: z.object({ id: Id }) }),
+  z.object({ kind: z.literal('alternatives.set'), payload: Alternatives }),
+  z.object({ kind: z.literal('alternatives.remove'), payload: z.object({ id: Id }) }),
   z.object({ kind: z.literal('limit.set'), payload: PlannedLimit }),
   z.object({ kind: z.literal('limit.remove'), payload: z.object({ id: Id }) }),
   z.object({ kind: z.literal('criterion.set'), payload: Criterion }),
@@ -120,6 +123,8 @@ export const DEED: Record<CommandKind, string> = {
   'pick.remove': 'words taken out of a concept',
   'concept.set': 'concept set',
   'concept.remove': 'concept removed',
+  'alternatives.set': 'concepts made alternatives',
+  'alternatives.remove': 'alternatives taken apart',
   'limit.set': 'limit planned',
   'limit.remove': 'limit taken out of the plan',
   'criterion.set': 'criterion written',

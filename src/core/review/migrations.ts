@@ -24,7 +24,7 @@ const MIGRATIONS: Record<number, (entry: Versioned) => Versioned> = {
   2: (entry) => entry,
   // Version 4 has files kept as evidence; entries of version 3 hold as they are, for the same reason.
   3: (entry) => entry,
-  // Version 5 has runs that correct others; entries of version 4 hold as they are.
+  // Version 5 has runs that correct others, and concepts as alternatives; entries of version 4 hold as they are.
   4: (entry) => entry,
 }
 

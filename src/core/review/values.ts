@@ -22,6 +22,10 @@ export const Concept = z.object({
 })
 export type Concept = z.infer<typeof Concept>
 
+/** Concepts of which one is enough: A and (B or C). A concept is in one such group at most. */
+export const Alternatives = z.object({ id: Id, conceptIds: z.array(Id).min(2).max(LETTERS.length) })
+export type Alternatives = z.infer<typeof Alternatives>
+
 /** Words of the question that were woven into a concept; a stretch of the question in UTF-16 units. */
 export const Pick = z.object({
   id: Id,
@@ -249,6 +253,7 @@ export interface Review {
   framework: string
   picks: Pick[]
   concepts: Concept[]
+  alternatives: Alternatives[]
   limits: PlannedLimit[]
   criteria: Criterion[]
   sources: Source[]
@@ -288,6 +293,7 @@ export function emptyReview(id: string): Review {
     framework: 'free',
     picks: [],
     concepts: [],
+    alternatives: [],
     limits: [],
     criteria: [],
     sources: [],

@@ -18,6 +18,8 @@ export interface PlanTerm {
 
 export interface Plan {
   concepts: readonly PlanConcept[]
+  /** Groups of concepts of which one is enough. */
+  alternatives?: readonly { conceptIds: readonly string[] }[]
   terms: readonly PlanTerm[]
   limits: readonly LimitValue[]
 }
@@ -46,14 +48,15 @@ export function termExpression(term: PlanTerm): Expr | undefined {
 /**
  * Drafts the lines for one source by the building-block method: for each concept a line of text words in title,
  * abstract and keywords and a line of headings, joined with OR; the essential concepts joined with AND; then the
- * planned limits that the source has, one line each, so that the cost of each is seen. A concept without terms gives no line. If all
+ * planned limits that the source has, one line each, so that the cost of each is seen. Concepts of which one is enough are
+ * joined with OR before. A concept without terms gives no line. If all
  * concepts are optional they are joined all the same, for there is nothing else to ask.
  */
 export function draftStrategy(plan: Plan, sourceId: string, source: DraftSource): DraftLine[] {
   const { hasVocabulary, hasLimit } = source
   const lines: DraftLine[] = []
   const last = (): number => lines.length
-  const blocks: { number: number; essential: boolean }[] = []
+  const blocks: { id: string; number: number; essential: boolean }[] = []
   for (const concept of plan.concepts) {
     const own = plan.terms.filter((t) => t.conceptId === concept.id && t.status === 'in use')
     const add = (text: string): number => lines.push({ text, conceptId: concept.id, limits: [] })
@@ -69,10 +72,20 @@ export function draftStrategy(plan: Plan, sourceId: string, source: DraftSource)
       .flatMap((t) => termExpression(t) ?? [])
     if (headings.length) parts.push(add(print(or(...headings))))
     if (parts.length === 2) add(print({ kind: 'lines', mode: 'any', ranges: toRanges(parts) }))
-    if (parts.length) blocks.push({ number: last(), essential: concept.essential })
+    if (parts.length) blocks.push({ id: concept.id, number: last(), essential: concept.essential })
   }
   const essential = blocks.filter((b) => b.essential)
-  const joined = (essential.length ? essential : blocks).map((b) => b.number)
+  const asked = essential.length ? essential : blocks
+  // Concepts of which one is enough are joined with OR first, and stand as one where concepts are joined with AND.
+  const groups = (plan.alternatives ?? [])
+    .map((a) => asked.filter((b) => a.conceptIds.includes(b.id)))
+    .filter((g) => g.length > 1)
+  const grouped = new Set(groups.flat())
+  const alternatives = groups.map((group) => {
+    const ranges = toRanges(group.map((b) => b.number))
+    return lines.push({ text: print({ kind: 'lines', mode: 'any', ranges }), limits: [] })
+  })
+  const joined = [...asked.filter((b) => !grouped.has(b)).map((b) => b.number), ...alternatives]
   if (joined.length > 1)
     lines.push({ text: print({ kind: 'lines', mode: 'all', ranges: toRanges(joined) }), limits: [] })
   if (lines.length) {

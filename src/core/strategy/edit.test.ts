@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { buildIndex } from '../engine'
-import { parse, print, referredLines, withoutPlaces } from '../query'
+import { parse, print, referredLines, withoutPlaces, type LimitValue } from '../query'
 import { emptyRecord, toDocument } from '../records'
 import { carryStrategy } from './carry'
 import {
@@ -150,12 +150,17 @@ describe('the limit ledger', () => {
     limitStanding(years, { lines, can: can(state) })
 
   it('finds a limit that is applied, by itself or inherited from lines below', () => {
-    expect(standing([line('noise'), line('#1', [years])])).toEqual({ state: 'applied', line: 2 })
+    expect(standing([line('noise'), line('#1', [years])])).toMatchObject({ state: 'applied', line: 2 })
     expect(standing([line('noise', [years]), line('rooms', [years]), line('all(#1-#2)')])).toEqual({
       state: 'applied',
       line: 1,
+      run: false,
     })
-    expect(standing([line('noise'), line('#1', [years])], 'stood in')).toEqual({ state: 'stood in', line: 2 })
+    expect(standing([line('noise'), line('#1', [years])], 'stood in')).toEqual({
+      state: 'stood in',
+      line: 2,
+      run: false,
+    })
   })
   it('finds each way in which a limit goes missing', () => {
     expect(standing([], 'exact')).toEqual({ state: 'open' })
@@ -166,15 +171,39 @@ describe('the limit ledger', () => {
       state: 'lost',
       line: 2,
       at: 4,
+      value: years,
     })
     // An OR with a line that has no limit is not limited.
     expect(standing([line('noise', [years]), line('rooms'), line('any(#1-#2)')])).toEqual({
       state: 'lost',
       line: 1,
       at: 3,
+      value: years,
     })
     const other = { kind: 'years', from: 2010, to: 2026 } as const
     expect(standing([line('noise'), line('#1', [other])])).toEqual({ state: 'other', line: 2, value: other })
+  })
+  it('takes the same values in another order as the same, keeps a limit within a field, and names a stricter one', () => {
+    const planned = { kind: 'language', values: ['en', 'de', 'es'] } as const
+    const of = (lines: LineLike[], limit: LimitValue = { ...planned, values: [...planned.values] }) =>
+      limitStanding(limit, { lines, can: can('exact'), ran: (id) => id !== 'open' })
+    const turned: LimitValue = { kind: 'language', values: ['de', 'en', 'es'] }
+    expect(of([line('noise'), line('#1', [turned])])).toEqual({ state: 'applied', line: 2, run: true })
+    expect(of([line('noise', [turned]), line('title: #1')])).toEqual({ state: 'applied', line: 1, run: true })
+    expect(of([line('noise', [turned]), { ...line('#1'), id: 'open' }])).toMatchObject({ run: false })
+    const english: LimitValue = { kind: 'language', values: ['en'] }
+    expect(of([line('noise', [turned]), line('#1', [english])])).toEqual({
+      state: 'stricter',
+      line: 2,
+      value: english,
+    })
+    // What is said to be lost is what was set, not what was planned.
+    expect(of([line('noise', [english]), line('rooms'), line('any(#1-#2)')])).toEqual({
+      state: 'lost',
+      line: 1,
+      at: 3,
+      value: english,
+    })
   })
   it('takes an AND with one limited part, and what is left after a NOT, as limited', () => {
     expect(standing([line('noise', [years]), line('rooms'), line('all(#1-#2)')]).state).toBe('applied')

@@ -24,6 +24,7 @@ function roleOf(line: DraftLine): string {
   if (kinds.length) return `limit ${kinds.join(' ')}`
   const { tree } = parse(line.text)
   if (!tree) return `text ${line.conceptId ?? ''}`
+  // A join by OR of no one concept is one of alternatives.
   if (tree.kind === 'lines') return tree.mode === 'any' ? `any ${line.conceptId ?? ''}` : 'all'
   if (tree.kind === 'line') return `line ${line.conceptId ?? ''}`
   const headings = [...walk(tree)].some((e) => e.kind === 'heading' || e.kind === 'class')

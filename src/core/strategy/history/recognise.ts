@@ -179,10 +179,17 @@ function rowsOf(cut: Cut, hints: DayHints): { rows: ReadRow[]; dayOrder: History
     )
   const at = (role: Role): number => roles.indexOf(role)
   // Without a head and a sign, a column of small counts that rise can pass for the numbers of the lines.
+  const named = (['number', 'hits'] as const).some(
+    (r) => at(r) >= 0 && roleOfLabel(head?.cells[at(r)] ?? '') === r,
+  )
+  const cellsOf = (r: Role): string[] => wide.map((w) => w.cells[at(r)] ?? '')
   const alike =
     !cut.roles &&
-    !(['number', 'hits'] as const).some((r) => at(r) >= 0 && roleOfLabel(head?.cells[at(r)] ?? '') === r) &&
-    (['number', 'hits'] as const).every((r) => at(r) >= 0 && mayNumber(wide.map((w) => w.cells[at(r)] ?? '')))
+    !named &&
+    at('number') >= 0 &&
+    at('hits') >= 0 &&
+    cellsOf('number').every((c) => !c.trim() || /^\d/.test(c.trim())) &&
+    (countsLines(cellsOf('hits')) || (mayNumber(cellsOf('hits')) && !countsLines(cellsOf('number'))))
   if (at('text') < 0 || (at('number') < 0 && at('hits') < 0)) return undefined
   const days = at('when') < 0 ? [] : body.map((r) => r.cells[at('when')]?.trim() ?? '')
   const dayOrder = dayOrderOf(days, hints.today)
@@ -283,7 +290,7 @@ function rolesOf(rows: readonly (readonly string[])[], head: readonly string[]):
       const numbers = column(c).map(readLineNumber)
       // A sign before the number tells it from a count; a query that is but a reference must not pass for one.
       const signed = numbers.every((n) => n !== undefined) && column(c).some((t) => /^\D/.test(t))
-      return stepwise(numbers) + (signed ? 0.5 : 0)
+      return stepwise(numbers) + (signed ? 0.5 : 0) + (countsLines(column(c)) ? 0.4 : 0)
     }, 0.7),
   )
   give(
@@ -314,9 +321,25 @@ function rolesOf(rows: readonly (readonly string[])[], head: readonly string[]):
   return roles
 }
 
-/** Could these be the numbers of lines, with no sign that tells so or not? */
-const mayNumber = (cells: readonly string[]): boolean =>
-  stepwise(cells.map(readLineNumber)) >= 0.5 && !cells.some((c) => /^\D/.test(c.trim()))
+/** Bare numbers, no sign before them; undefined for what is none. */
+const bareNumbers = (cells: readonly string[]): (number | undefined)[] =>
+  cells.map((c) => (/^\d/.test(c.trim()) ? readLineNumber(c) : undefined))
+
+/** Are these the numbers of lines and nothing else: 1, 2, 3 …, or the same from the end? */
+function countsLines(cells: readonly string[]): boolean {
+  const numbers = bareNumbers(cells)
+  const steps = numbers.slice(1).map((n, i) => (n ?? NaN) - (numbers[i] ?? NaN))
+  return (
+    numbers.includes(1) && steps.length > 0 && (steps.every((d) => d === 1) || steps.every((d) => d === -1))
+  )
+}
+
+/** Could these be the numbers of lines: each the next by a small step? */
+function mayNumber(cells: readonly string[]): boolean {
+  const numbers = bareNumbers(cells)
+  const steps = numbers.slice(1).map((n, i) => (n ?? NaN) - (numbers[i] ?? NaN))
+  return steps.length > 0 && (steps.every((d) => d > 0 && d <= 5) || steps.every((d) => d < 0 && d >= -5))
+}
 
 /** How much a column looks like line numbers: the share of small steps, all up or all down. */
 function stepwise(numbers: readonly (number | undefined)[]): number {
