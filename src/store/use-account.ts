@@ -17,34 +17,32 @@ const asSearched = (review: Review, source: Source): string => {
   )
 }
 
-/** The release of the latest run of a source; before any, the one that would be searched. */
-const releaseRun = (review: Review, sourceId: string): string =>
-  review.runs.findLast((r) => r.sourceId === sourceId)?.release || LATEST
-
 /** What the facts of the open review are read from. */
 export function useFactContext(): FactContext {
   const review = useSession((s) => s.folded.review)
   const works = useSession((s) => s.works)
+  const entries = useSession((s) => s.entries)
   return useMemo(
     () => ({
       review,
       works,
+      entries,
       source: (sourceId) => {
         const source = review.sources.find((s) => s.id === sourceId)
         const info = source && sourceInfo(review, source)
         if (!info?.profile) return undefined
         const { profile, vocabulary } = info
         return {
-          release: info.standin
-            ? releaseWords(releaseRun(review, sourceId))
-            : asSearched(review, info.source),
+          // Before any run, the release that would be searched; of runs, each says its own.
+          release: info.standin ? releaseWords(info.release ?? LATEST) : asSearched(review, info.source),
+          ...(info.standin ? { releaseWords } : {}),
           hasVocabulary: vocabulary !== undefined,
           profile,
           ...(vocabulary ? { vocabularyTitle: vocabulary.title } : {}),
         }
       },
     }),
-    [review, works],
+    [review, works, entries],
   )
 }
 

@@ -1,7 +1,7 @@
 import { firstOf, hasErrors, type Problem } from '@/core/base'
 import { applyLimits, relevance } from '@/core/engine'
-import { limitAs, printFor, type Loss } from '@/core/profile'
-import { parse, type Expr, type LimitValue } from '@/core/query'
+import { limitAs, printFor, withLimits, type Loss } from '@/core/profile'
+import { parse, sameLimit, type Expr, type LimitValue } from '@/core/query'
 import {
   compareRecords,
   countFacets,
@@ -11,7 +11,14 @@ import {
   type Rec,
   type RecordFacet,
 } from '@/core/records'
-import { runLines, runStrategy, searchAsTyped, writtenOut, type LineLike } from '@/core/strategy'
+import {
+  limitsInForce,
+  runLines,
+  runStrategy,
+  searchAsTyped,
+  writtenOut,
+  type LineLike,
+} from '@/core/strategy'
 import type { OpenStandin } from '@/standins'
 import type { OpenSources } from './open-sources'
 import { Pace, type GoOn } from './pace'
@@ -74,6 +81,10 @@ export interface Peek {
 const PEEK_MOST = 40
 
 /** Runs lines, counts, and hands out records. */
+/** Limits that say the same, once. */
+const distinct = (limits: readonly LimitValue[]): LimitValue[] =>
+  limits.filter((l, i) => limits.findIndex((x) => sameLimit(x, l)) === i)
+
 export class SearchDesk {
   constructor(private readonly sources: OpenSources) {}
 
@@ -147,7 +158,9 @@ export class SearchDesk {
       ...(source.withNarrower ? { withNarrower: source.withNarrower } : {}),
       line: (n) => (n <= at ? writtenOut(n, (k) => trees[k - 1]?.tree) : undefined),
     })
-    return { text, losses }
+    // What is copied must ask there what the line asks here: with its limits, and where no lines are kept with all that hold.
+    const limits = source.profile.lines ? lines[at]!.limits : limitsInForce(lines)[at]!
+    return { losses, text: withLimits(text, distinct(limits), source.profile).text }
   }
 
   /** The records of one line of a strategy, the newest first; as many as the database hands out. */

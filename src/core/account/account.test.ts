@@ -133,10 +133,10 @@ describe('the account of the demo review', () => {
   it('says in which fields words were looked for as the source has them', () => {
     const text = textOf(context)
     expect(text).toContain(
-      'In Fernhollow Education Index we searched for each concept with headings of its thesaurus and with words in title, abstract and keywords.',
+      'In Fernhollow Education Index we searched with headings of its thesaurus, some of them with narrower ones, for each concept and words in title, abstract and keywords for each concept.',
     )
     expect(text).toContain(
-      'In Quayside Library Search we searched for each concept with words in all fields that it searches by default (title, abstract,',
+      'In Quayside Library Search we searched with words in all fields that it searches by default (title, abstract,',
     )
   })
 

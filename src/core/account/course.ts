@@ -2,7 +2,8 @@ import { thousands } from '../base'
 import { termsInUse, type Review, type Work } from '../review'
 import { passCounts } from '../selection'
 import { finalLine } from '../strategy'
-import { currentRuns, type Stage } from './facts'
+import type { Stage } from './facts'
+import { currentRuns } from './runs'
 
 export interface CourseFigure {
   stage: Stage

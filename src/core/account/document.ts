@@ -27,13 +27,38 @@ export interface Passage {
   edited: boolean
 }
 
+/** The passages in their order, with a heading for each voice. */
 export const PASSAGES = [
-  { id: 'question', title: 'What we asked', stage: 'question' },
-  { id: 'sources', title: 'Where we looked', stage: 'question' },
-  { id: 'terms', title: 'With which words', stage: 'terms' },
-  { id: 'searches', title: 'How we searched', stage: 'searches' },
-  { id: 'records', title: 'What came back', stage: 'records' },
-  { id: 'selection', title: 'How we chose', stage: 'selection' },
+  {
+    id: 'question',
+    stage: 'question',
+    titles: { we: 'What we asked', I: 'What I asked', passive: 'The question' },
+  },
+  {
+    id: 'sources',
+    stage: 'question',
+    titles: { we: 'Where we looked', I: 'Where I looked', passive: 'Sources' },
+  },
+  {
+    id: 'terms',
+    stage: 'terms',
+    titles: { we: 'With which words', I: 'With which words', passive: 'Terms' },
+  },
+  {
+    id: 'searches',
+    stage: 'searches',
+    titles: { we: 'How we searched', I: 'How I searched', passive: 'Searches' },
+  },
+  {
+    id: 'records',
+    stage: 'records',
+    titles: { we: 'What came back', I: 'What came back', passive: 'Records' },
+  },
+  {
+    id: 'selection',
+    stage: 'selection',
+    titles: { we: 'How we chose', I: 'How I chose', passive: 'Selection' },
+  },
 ] as const
 export type PassageId = (typeof PASSAGES)[number]['id']
 

@@ -1,9 +1,12 @@
 import { inWords, listed, plural, thousands } from '../base'
 import type { Profile } from '../profile'
-import { parse, referredLines } from '../query'
-import { termsInUse, type Line, type Review, type Run, type Work } from '../review'
+import { findRecord, recordFinder } from '../records'
+import { standingRuns, termsInUse, type Entry, type Line, type Review, type Run, type Work } from '../review'
 import { passCounts, readersOf, type PassCounts } from '../selection'
-import { finalLine, lineKeys } from '../strategy'
+import { finalLine, limitsInForce } from '../strategy'
+import { joinOf } from './joins'
+import { currentRuns, joiningLine } from './runs'
+import { finalRun, searchedIn, triedAndDropped } from './standing'
 import { fieldsInWords, searchedWith, type SearchedWith } from './searched-with'
 import { dateWords, someNamed, nameInText, periodWords, searchedWords } from './words'
 
@@ -11,7 +14,10 @@ export type Stage = 'question' | 'terms' | 'searches' | 'records' | 'selection' 
 
 /** What is known of a database beside the review: its profile says so. */
 export interface SourceFacts {
+  /** How it was reached and what it covered, or the release that would be searched; see `releaseWords` for what was. */
   release: string
+  /** A release in words, for a source that has releases. */
+  releaseWords?: ((release: string) => string) | undefined
   hasVocabulary: boolean
   vocabularyTitle?: string
   /** How it speaks; without it, lines are taken as they are written. */
@@ -21,6 +27,8 @@ export interface SourceFacts {
 export interface FactContext {
   review: Review
   works: readonly Work[]
+  /** The journal, for what came before what. Without it nothing is said of an order. */
+  entries?: readonly Entry[]
   source: (sourceId: string) => SourceFacts | undefined
 }
 
@@ -40,40 +48,6 @@ export interface Fact {
 type Reader = (c: FactContext, of: string) => Omit<Fact, 'missing'> & { missing?: boolean }
 
 const MISSING = '…'
-
-// Many facts and the course ask for the same runs; a review is never changed in place, so its answer may be kept.
-const runsKept = new WeakMap<Review, Map<string, ReadonlyMap<string, Run>>>()
-
-/** The latest run of each line that still asks what the line asks now. */
-export function currentRuns(review: Review, sourceId: string): ReadonlyMap<string, Run> {
-  let bySource = runsKept.get(review)
-  if (!bySource) runsKept.set(review, (bySource = new Map()))
-  let runs = bySource.get(sourceId)
-  if (!runs) bySource.set(sourceId, (runs = findRuns(review, sourceId)))
-  return runs
-}
-
-function findRuns(review: Review, sourceId: string): Map<string, Run> {
-  const keys = lineKeys(review.strategies[sourceId] ?? [])
-  const runs = new Map<string, Run>()
-  for (const run of review.runs)
-    if (run.sourceId === sourceId && keys.get(run.lineId) === run.key) runs.set(run.lineId, run)
-  return runs
-}
-
-/** The line that joins the concepts: the last one without limits that is no single concept's. */
-export function joiningLine(lines: readonly Line[]): Line | undefined {
-  const final = finalLine(lines)
-  let at = final
-  // Down from the last line through those that only add a limit.
-  for (let guard = 0; at && at.limits.length && guard < lines.length; guard++) {
-    const tree = parse(at.text).tree
-    const below: number[] = tree ? referredLines(tree) : []
-    if (below.length !== 1) break
-    at = lines[below[0]! - 1]
-  }
-  return at
-}
 
 /** What a source was asked with by the lines that have been run as they stand. */
 export function runWith({ review, source }: FactContext, sourceId: string): SearchedWith {
@@ -179,7 +153,7 @@ const READERS: Record<string, Reader> = {
     }
   },
   'databases.searched': (c) => {
-    const n = databases(c).filter((s) => c.review.runs.some((r) => r.sourceId === s.id)).length
+    const n = databases(c).filter((s) => standingRuns(c.review.runs).some((r) => r.sourceId === s.id)).length
     return {
       text: `${inWords(n)} ${n === 1 ? 'database' : 'databases'}`,
       missing: !n,
@@ -196,6 +170,74 @@ const READERS: Record<string, Reader> = {
   }),
   'source.platform': (c, id) => sourceText(c, id, 'platform'),
   'source.coverage': (c, id) => sourceText(c, id, 'coverage'),
+  'known.before': (c) => {
+    const n = knownBefore(c).length
+    return {
+      text: plural(n, 'known item'),
+      missing: !n,
+      stage: 'question',
+      anchor: 'known',
+      from: 'the known items that were there before the first run',
+    }
+  },
+  'known.later': (c) => {
+    const n = c.review.knownItems.length - knownBefore(c).length
+    return {
+      text: inWords(n),
+      missing: !n,
+      stage: 'question',
+      anchor: 'known',
+      from: 'the known items that came after the first run',
+    }
+  },
+  'known.found': (c) => {
+    const found = knownFound(c)
+    return {
+      text: inWords(found),
+      stage: 'records',
+      anchor: 'known',
+      from: 'the known items among the records that were brought in',
+    }
+  },
+  'terms.tried': (c) => {
+    const n = triedAndDropped(c.review).length
+    return { text: inWords(n), missing: !n, stage: 'terms', from: 'dropped terms that were run' }
+  },
+  'join.text': (c, id) => {
+    const join = joinOf(
+      c.review.strategies[id] ?? [],
+      c.review.concepts.map((k) => k.id),
+    )
+    return {
+      text: join?.kind === 'other' ? join.text : MISSING,
+      missing: join?.kind !== 'other',
+      stage: 'searches',
+      anchor: `source:${id}`,
+      from: `the line of ${nameOf(c, id)} that joins the others`,
+    }
+  },
+  'limits.force': (c, id) => {
+    const lines = c.review.strategies[id] ?? []
+    const final = finalLine(lines)
+    const force = final ? limitsInForce(lines)[lines.indexOf(final)]! : []
+    return {
+      text: listed(force.map((l) => periodWords(l))) || MISSING,
+      missing: !force.length,
+      stage: 'searches',
+      anchor: `source:${id}`,
+      from: `the limits that hold for the last line of ${nameOf(c, id)}`,
+    }
+  },
+  'hits.total': (c) => {
+    const runs = searchedIn(c.review).map((s) => finalRun(c.review, s.id))
+    const sum = runs.reduce((n, r) => n + (r?.hits ?? 0), 0)
+    return {
+      text: plural(sum, 'record'),
+      missing: !runs.length || runs.some((r) => !r),
+      stage: 'searches',
+      from: 'the last line of each source, as it was run',
+    }
+  },
   known: (c) => ({
     text: plural(c.review.knownItems.length, 'known item'),
     missing: !c.review.knownItems.length,
@@ -224,7 +266,11 @@ const READERS: Record<string, Reader> = {
     }
   },
   'source.searched': (c, id) => {
-    const words = searchedWords(c.review.runs.filter((r) => r.sourceId === id).map((r) => r.at.slice(0, 10)))
+    const runs = standingRuns(c.review.runs).filter((r) => r.sourceId === id)
+    const about = c.source(id)
+    const words = about?.releaseWords
+      ? searchedByRelease(runs, about.releaseWords)
+      : searchedWords(runs.map((r) => r.at.slice(0, 10)))
     return {
       text: words || MISSING,
       missing: !words,
@@ -374,6 +420,42 @@ const READERS: Record<string, Reader> = {
     stage: 'selection',
     from: 'works nobody has ruled',
   }),
+}
+
+/** "on 15 April 2026 (release of March 2026) and on 17 November 2026 (release of September 2026)". */
+function searchedByRelease(runs: readonly Run[], words: (release: string) => string): string {
+  const releases = [...new Set(runs.map((r) => r.release))]
+  const parts = releases.map((release) => {
+    const own = runs.filter((r) => r.release === release)
+    const days = own.map((r) => r.at.slice(0, 10)).sort()
+    return { first: days[0]!, text: `${searchedWords(days)} (${words(release)})` }
+  })
+  return listed(parts.sort((a, b) => (a.first < b.first ? -1 : 1)).map((p) => p.text))
+}
+
+/** Known items that were in the review before the first run: by the time of the run itself, where it was logged later. */
+export function knownBefore({ review, entries }: FactContext): string[] {
+  if (!entries) return []
+  const first = review.runs.map((r) => Date.parse(r.at)).reduce((a, b) => Math.min(a, b), Infinity)
+  const since = new Map<string, number>()
+  for (const { kind, payload, at } of entries) {
+    const ids = kind === 'known.add' ? (payload as { items: { id: string }[] }).items.map((i) => i.id) : []
+    for (const id of ids) if (!since.has(id)) since.set(id, Date.parse(at))
+  }
+  return review.knownItems.filter((k) => (since.get(k.id) ?? Infinity) < first).map((k) => k.id)
+}
+
+/** How many known items are among the works that were brought in, by DOI or title. */
+export function knownFound({ review, works }: FactContext): number {
+  const finder = recordFinder(works.map((w) => w.record))
+  return review.knownItems.filter(
+    (k) =>
+      findRecord(finder, {
+        title: k.title,
+        ...(k.year === undefined ? {} : { year: k.year }),
+        ...(k.doi === undefined ? {} : { doi: k.doi }),
+      }) !== undefined,
+  ).length
 }
 
 export const FACT_NAMES: readonly string[] = Object.keys(READERS)

@@ -1,14 +1,6 @@
 export * from './document'
-export {
-  currentRuns,
-  FACT_NAMES,
-  joiningLine,
-  resolveFact,
-  type Fact,
-  type FactContext,
-  type SourceFacts,
-  type Stage,
-} from './facts'
+export { FACT_NAMES, resolveFact, type Fact, type FactContext, type SourceFacts, type Stage } from './facts'
+export { currentRuns, joiningLine } from './runs'
 export { dateWords, nameInText, searchedWords } from './words'
 export { draftAccount } from './draft'
 export { toMarkdown, type FactWords } from './documents/markdown'

@@ -57,10 +57,16 @@ describe('what a source was asked with, read from its lines', () => {
 
   it('says nothing of words where there are none', () => {
     const only = asked(PROFILES.fernhollow, 'heading.below: "Classroom sound"', '#1')
-    expect(only).toEqual({ headings: true, codes: false, fields: [], leftOut: [] })
+    expect(only).toEqual({ headings: true, codes: false, fields: [], leftOut: [], nearnessLost: false })
     expect(fieldsInWords(only, PROFILES.fernhollow)).toBe('')
     expect(asked(PROFILES.girder, 'class.below: "B4"').codes).toBe(true)
-    expect(searchedWith([], undefined)).toEqual({ headings: false, codes: false, fields: [], leftOut: [] })
+    expect(searchedWith([], undefined)).toEqual({
+      headings: false,
+      codes: false,
+      fields: [],
+      leftOut: [],
+      nearnessLost: false,
+    })
   })
 
   it('does not take a heading for one where the source has no vocabulary', () => {

@@ -11,6 +11,8 @@ export interface SearchedWith {
   fields: { fields: Fields; lines: number[] }[]
   /** What a NOT took away, in plain notation, each once. */
   leftOut: string[]
+  /** Nearness was asked for and the source has none: AND stood in its place. */
+  nearnessLost: boolean
 }
 /** Undefined: no field was named, or the source has none of that name, so its usual ones were searched. */
 type Fields = readonly Field[] | undefined
@@ -47,13 +49,15 @@ export function searchedWith(
   lines: readonly { line: Line; number: number }[],
   profile: Profile | undefined,
 ): SearchedWith {
-  const found: SearchedWith = { headings: false, codes: false, fields: [], leftOut: [] }
+  const found: SearchedWith = { headings: false, codes: false, fields: [], leftOut: [], nearnessLost: false }
   const bySet = new Map<string, { fields: Fields; lines: number[] }>()
   for (const { line, number } of lines) {
     const said = line.described === undefined ? parse(line.text).tree : undefined
     if (!said) continue
     const tree = profile ? adapt(said, profile).tree : said
     const kinds = [...walk(tree)]
+    const near = (e: Expr): number => [...walk(e)].filter((x) => x.kind === 'near').length
+    found.nearnessLost ||= near(said) > near(tree)
     found.headings ||= kinds.some((e) => e.kind === 'heading')
     found.codes ||= kinds.some((e) => e.kind === 'class')
     for (const e of kinds)

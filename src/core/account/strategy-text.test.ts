@@ -83,7 +83,7 @@ describe('the account of sources', () => {
     .join('')
   it('names platform and coverage where they were noted, and other ways to look as planned, not as done', () => {
     expect(text).toContain('Lantern Index is reached through the reading room and covers 1990 to 2026.')
-    expect(text).toContain('Beyond databases we planned to use two acousticians, because they know of more.')
+    expect(text).toContain('Beyond databases we plan to ask two acousticians, because they know of more.')
   })
 })
 

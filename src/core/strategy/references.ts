@@ -19,7 +19,9 @@ export function toRanges(numbers: readonly number[]): Lines['ranges'] {
 export function renumber(e: Expr, now: (number: number) => number | undefined): Expr {
   if (e.kind === 'line') return { ...e, number: now(e.number) ?? 0 }
   if (e.kind === 'lines') {
-    const kept = numbersIn(e.ranges).flatMap((n) => now(n) ?? [])
+    const numbers = numbersIn(e.ranges)
+    if (numbers.every((n) => now(n) === n)) return e
+    const kept = numbers.flatMap((n) => now(n) ?? [])
     return kept.length ? { ...e, ranges: toRanges(kept) } : { kind: 'line', number: 0 }
   }
   return mapChildren(e, (part) => renumber(part, now))

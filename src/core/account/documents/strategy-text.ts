@@ -1,7 +1,10 @@
 import { thousands } from '../../base'
-import { limitWords } from '../../query'
+import type { Profile } from '../../profile'
+import { limitWords, type LimitValue } from '../../query'
 import type { Line, Review, Run, Source } from '../../review'
-import { currentRuns, type FactContext } from '../facts'
+import type { FactContext } from '../facts'
+import { limitsInForce } from '../../strategy'
+import { currentRuns } from '../runs'
 import { dateWords } from '../words'
 
 /**
@@ -21,10 +24,20 @@ export function strategyText(context: FactContext, source: Source): string {
     source.name,
     ...noted('Platform', source.platform),
     ...noted('Coverage', source.coverage),
-    ...(release ? [`Searched: ${release}`] : []),
+    ...searchedRelease(release, [...runs.values()], about?.releaseWords),
     ...datesOf([...runs.values()]),
   ]
-  const rows = lines.map((line, i) => rowOf(line, i + 1, runs.get(line.id)))
+  const profile = about?.profile
+  // Where no lines are kept each row says everything: what holds for the lines that it is built on holds there too.
+  const force = profile && !profile.lines ? limitsInForce(lines) : undefined
+  const rows = lines.map((line, i) =>
+    rowOf(
+      line,
+      i + 1,
+      runs.get(line.id),
+      (force?.[i] ?? line.limits).map((l) => asSet(l, profile)),
+    ),
+  )
   return [...head, '', ['#', 'Search', 'Limits', 'Hits', 'Run on'].join('\t'), ...rows].join('\n') + '\n'
 }
 
@@ -35,6 +48,16 @@ export function allStrategiesText(context: FactContext): string {
     .filter((s) => (strategies[s.id] ?? []).length)
     .map((s) => strategyText(context, s))
     .join('\n\n')
+}
+
+/** The releases that were counted, or how it was reached. */
+function searchedRelease(
+  planned: string,
+  runs: readonly Run[],
+  words: ((release: string) => string) | undefined,
+): string[] {
+  if (!words || !runs.length) return planned ? [`Searched: ${planned}`] : []
+  return [`Searched: ${[...new Set(runs.map((r) => r.release))].map(words).join(', ')}`]
 }
 
 function datesOf(runs: readonly Run[]): string[] {
@@ -48,11 +71,17 @@ function datesOf(runs: readonly Run[]): string[] {
 
 const flat = (text: string): string => text.replace(/\s+/g, ' ').trim()
 
-function rowOf(line: Line, number: number, run: Run | undefined): string {
+/** A limit as it is set there: what stands in for it is named. */
+function asSet(limit: LimitValue, profile: Profile | undefined): string {
+  const by = profile?.limits[limit.kind]?.standIn
+  return by ? `${limitWords(limit)} (set as ${by})` : limitWords(limit)
+}
+
+function rowOf(line: Line, number: number, run: Run | undefined, limits: readonly string[]): string {
   const cells = [
     String(number),
     flat(run?.sent ?? line.described ?? line.text),
-    line.limits.map(limitWords).join('; '),
+    [...new Set(limits)].join('; '),
     run ? thousands(run.hits) : 'not run as it stands',
     run ? dateWords(run.at) : '',
   ]

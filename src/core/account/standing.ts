@@ -1,0 +1,120 @@
+import { limitState, type Profile } from '../profile'
+import { parse, print, sameLimit, walk, withoutPlaces, type LimitKind } from '../query'
+import {
+  standingRuns,
+  type Line,
+  type PlannedLimit,
+  type Review,
+  type Run,
+  type Source,
+  type Term,
+} from '../review'
+import { finalLine, limitsInForce, termExpression } from '../strategy'
+import type { FactContext } from './facts'
+import { currentRuns, joiningLine } from './runs'
+
+/** Databases of the plan in which something was run. */
+export const searchedIn = (review: Review): Source[] =>
+  review.sources.filter(
+    (s) => s.kind === 'database' && standingRuns(review.runs).some((r) => r.sourceId === s.id),
+  )
+
+/** The run that counts of a source: that of the line which says what the strategy found, as it stands. */
+export function finalRun(review: Review, sourceId: string): Run | undefined {
+  const last = finalLine(review.strategies[sourceId] ?? [])
+  return last && currentRuns(review, sourceId).get(last.id)
+}
+
+/** How a planned limit stands in what was really run of a source. `open`: what counts there has not been run. */
+export type Applied = 'applied' | 'stood in' | 'not available' | 'not applied' | 'open'
+
+export function limitApplied(
+  { review, source }: FactContext,
+  planned: PlannedLimit,
+  sourceId: string,
+): Applied {
+  if (!finalRun(review, sourceId)) return 'open'
+  const lines = review.strategies[sourceId] ?? []
+  const force = limitsInForce(lines)[lines.indexOf(finalLine(lines)!)] ?? []
+  if (force.some((l) => sameLimit(l, planned.limit)))
+    return stateOf(planned.limit.kind, source(sourceId)?.profile) === 'stood in' ? 'stood in' : 'applied'
+  return stateOf(planned.limit.kind, source(sourceId)?.profile) === 'not available'
+    ? 'not available'
+    : 'not applied'
+}
+
+const stateOf = (kind: LimitKind, profile: Profile | undefined): string | undefined =>
+  profile && limitState(kind, profile)
+
+/**
+ * The lines that add one limit after the other to what was joined, up to the line that counts, all run as they stand.
+ * Undefined where the strategy is built in another way: then no row of counts may be told.
+ */
+export function limitSteps(review: Review, sourceId: string): { joined: Line; steps: Line[] } | undefined {
+  const lines = review.strategies[sourceId] ?? []
+  const runs = currentRuns(review, sourceId)
+  const joined = joiningLine(lines)
+  const final = finalLine(lines)
+  if (!joined || !final || joined.limits.length || !runs.has(joined.id)) return undefined
+  const steps: Line[] = []
+  for (let at: Line = final; at !== joined;) {
+    const { tree } = parse(at.text)
+    if (tree?.kind !== 'line' || !at.limits.length || !runs.has(at.id)) return undefined
+    steps.unshift(at)
+    const below = lines[tree.number - 1]
+    if (!below || lines.indexOf(below) >= lines.indexOf(at)) return undefined
+    at = below
+  }
+  return { joined, steps }
+}
+
+/** Dropped terms that stood in a line that was run: only these were tried. */
+export function triedAndDropped(review: Review): Term[] {
+  const said = new Set(
+    review.runs.flatMap((run) => {
+      const { tree } = parse(run.text)
+      return tree ? [...walk(tree)].map(unit) : []
+    }),
+  )
+  return review.terms.filter((t) => {
+    if (t.status !== 'dropped') return false
+    const own = termExpression(t)
+    return own !== undefined && said.has(unit(own))
+  })
+}
+const unit = (e: Parameters<typeof print>[0]): string =>
+  e.kind === 'heading' ? `heading ${e.label.toLowerCase()}` : print(withoutPlaces(e)).toLowerCase()
+
+/** Concepts of a source whose run lines have headings, and those whose run lines have words. */
+export function conceptsWith(
+  review: Review,
+  sourceId: string,
+): { headings: string[]; words: string[]; asked: string[] } {
+  const runs = currentRuns(review, sourceId)
+  const lines = (review.strategies[sourceId] ?? []).filter((l) => runs.has(l.id) && l.conceptId)
+  const having = (kinds: readonly string[]): string[] =>
+    review.concepts.flatMap((k) =>
+      lines.some((l) => {
+        const tree = l.conceptId === k.id ? parse(l.text).tree : undefined
+        return tree !== undefined && [...walk(tree)].some((e) => kinds.includes(e.kind))
+      })
+        ? [k.id]
+        : [],
+    )
+  return {
+    headings: having(['heading']),
+    words: having(['word', 'phrase', 'near']),
+    asked: having(['heading', 'class', 'word', 'phrase', 'near']),
+  }
+}
+
+/** Were the headings of a source asked for with their narrower ones? Undefined where no heading was asked for. */
+export function narrowerTaken(review: Review, sourceId: string): 'all' | 'some' | 'none' | undefined {
+  const runs = currentRuns(review, sourceId)
+  const headings = (review.strategies[sourceId] ?? []).flatMap((l) => {
+    const tree = runs.has(l.id) ? parse(l.text).tree : undefined
+    return tree ? [...walk(tree)].flatMap((e) => (e.kind === 'heading' ? [e.below] : [])) : []
+  })
+  if (!headings.length) return undefined
+  return headings.every(Boolean) ? 'all' : headings.some(Boolean) ? 'some' : 'none'
+}
