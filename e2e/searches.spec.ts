@@ -185,8 +185,8 @@ test('a line is edited in the source’s own syntax and read back; the strategie
   await page.locator('[data-line="2"]').dblclick()
   await page.getByRole('button', { name: 'edit as Wideband Citation Index reads it' }).click()
   const theirs = page.getByLabel(/as Wideband Citation Index reads it/)
-  await expect(theirs).toHaveValue(/^TOPIC\[/)
-  await theirs.fill('TOPIC[noise OR babble]')
+  await expect(theirs).toHaveValue(/^GIST\[/)
+  await theirs.fill('GIST[noise OR babble]')
   await expect(page.getByText('in plain notation: ').locator('.mono')).toContainText(
     'text: (noise OR babble)',
   )
@@ -200,6 +200,6 @@ test('a line is edited in the source’s own syntax and read back; the strategie
     page.getByRole('button', { name: 'Save as text' }).click(),
   ])
   const text = readFileSync(await file.path(), 'utf8')
-  expect(text).toContain('2\tTOPIC[noise OR babble]\t\t')
+  expect(text).toContain('2\tGIST[noise OR babble]\t\t')
   expect(text.match(/^#\tSearch\tLimits\tHits\tRun on$/gm)).toHaveLength(5)
 })

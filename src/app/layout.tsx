@@ -5,10 +5,22 @@ import '@fontsource/ibm-plex-mono/400.css'
 import '@fontsource/ibm-plex-mono/500.css'
 import '@/ui/base.css'
 import '@/ui/parts.css'
-import '@/ui/stages.css'
+import '@/ui/controls.css'
+import '@/features/frame/frame.css'
+import '@/features/methods/methods.css'
+import '@/features/question/question.css'
+import '@/features/records/records.css'
+import '@/features/searches/outside.css'
+import '@/features/searches/panes.css'
+import '@/features/searches/sheet.css'
+import '@/features/selection/selection.css'
+import '@/features/shelf/shelf.css'
+import '@/features/terms/terms.css'
+import '@/features/terms/reader.css'
 import { AntdRegistry } from '@ant-design/nextjs-registry'
 import type { Metadata } from 'next'
 import type { ReactNode } from 'react'
+import { PALETTE_CSS } from '@/ui/palette'
 import { Providers } from './providers'
 
 export const metadata: Metadata = {
@@ -19,6 +31,9 @@ export const metadata: Metadata = {
 export default function RootLayout({ children }: { children: ReactNode }) {
   return (
     <html lang="en" suppressHydrationWarning>
+      <head>
+        <style dangerouslySetInnerHTML={{ __html: PALETTE_CSS }} />
+      </head>
       <body>
         <AntdRegistry>
           <Providers>{children}</Providers>

@@ -77,6 +77,7 @@ const CONCEPTS = [
     role: 'Population',
     essential: false,
     words: ['primary-school classrooms'],
+    note: 'authors often leave it unsaid',
   },
   { letter: 'B', name: 'Sound conditions', role: 'Exposure', essential: true, words: ['sound conditions'] },
   {
@@ -204,7 +205,7 @@ function plan(diary: Diary, standins: readonly OpenStandin[]): void {
   diary.do('framework.set', { framework: 'PEO' })
   for (const { words, ...concept } of CONCEPTS) {
     const id = `demo-concept-${concept.letter}`
-    diary.do('concept.set', { id, note: '', ...concept })
+    diary.do('concept.set', { id, ...{ note: '' }, ...concept })
     for (const text of words) {
       const start = QUESTION.indexOf(text)
       diary.do('pick.add', { id: diary.id('pick'), conceptId: id, start, end: start + text.length, text })
@@ -351,6 +352,7 @@ function draft(diary: Diary, standin: OpenStandin): void {
   const review = diary.review()
   const asked: Plan = {
     concepts: review.concepts,
+    alternatives: review.alternatives,
     terms: review.terms,
     limits: review.limits.map((l) => l.limit),
   }

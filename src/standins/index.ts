@@ -41,7 +41,7 @@ export const STANDINS: readonly StandinInfo[] = [
     id: 'wideband',
     name: 'Wideband Citation Index',
     short: 'Wideband',
-    character: 'no vocabulary · OR before AND · exports 2,000',
+    character: 'no vocabulary · OR before AND · exports 1,200',
   },
   {
     id: 'quayside',

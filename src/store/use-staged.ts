@@ -1,6 +1,7 @@
-import { useEffect, useRef, useState } from 'react'
+import { useEffect, useRef, useState, type KeyboardEvent } from 'react'
 import type { Command } from '@/core/review'
 import { useStore } from './provider'
+import { leaveField } from './leave-field'
 
 /** An edit is finished when the typing has rested for so long, in milliseconds. */
 const COMMIT_AFTER = 2500
@@ -9,6 +10,8 @@ export interface Staged {
   value: string
   onChange: (event: { target: { value: string } }) => void
   onBlur: () => void
+  /** Enter and Escape leave every such field in the same way. Ctrl+Z is the field's own. */
+  onKeyDown: (event: KeyboardEvent<HTMLElement>) => void
 }
 
 /**
@@ -61,5 +64,10 @@ export function useStaged(key: string, kept: string, command: (text: string) => 
       timer.current = setTimeout(() => finish.current(), COMMIT_AFTER)
     },
     onBlur: () => finish.current(),
+    onKeyDown: (event) => {
+      if (event.key !== 'Enter' && event.key !== 'Escape') return
+      event.preventDefault()
+      leaveField(event.currentTarget)
+    },
   }
 }

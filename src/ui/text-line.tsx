@@ -9,7 +9,9 @@ export function TextLine({ className = '', ...rest }: ComponentProps<'textarea'>
       onKeyDown={(e) => {
         if (e.key !== 'Enter' && e.key !== 'Escape') return
         e.preventDefault()
-        e.currentTarget.blur()
+        const home = e.currentTarget.parentElement?.closest<HTMLElement>('[tabindex], #stage')
+        if (home) home.focus({ preventScroll: true })
+        else e.currentTarget.blur()
       }}
       {...rest}
     />

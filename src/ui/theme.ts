@@ -1,5 +1,6 @@
 'use client'
 import { theme, type ThemeConfig } from 'antd'
+import { DARK, LIGHT } from './palette'
 import { useLayoutEffect, useSyncExternalStore } from 'react'
 
 const KEY = 'luvren.theme'
@@ -24,6 +25,17 @@ function isDark(): boolean {
   )
 }
 
+/** What was chosen, for showing it. */
+export const useThemeChoice = (): ThemeChoice =>
+  useSyncExternalStore(
+    (changed) => {
+      listeners.add(changed)
+      return () => listeners.delete(changed)
+    },
+    themeChoice,
+    () => 'as the system',
+  )
+
 /** Whether the dark theme is on; also marks the page, for the style sheets. */
 export function useDark(): boolean {
   const dark = useSyncExternalStore(
@@ -47,23 +59,6 @@ export function useDark(): boolean {
 
 const SANS = '"Atkinson Hyperlegible Next Variable", sans-serif'
 
-const LIGHT = {
-  paper: '#fbfaf6',
-  sheet: '#fffefb',
-  ink: '#1d2230',
-  ink2: '#4f5665',
-  hair: '#cfc9bb',
-  mark: '#7a1f2b',
-}
-const DARK = {
-  paper: '#16181d',
-  sheet: '#1c1f26',
-  ink: '#e9e5da',
-  ink2: '#aeb0b6',
-  hair: '#41454f',
-  mark: '#f0949f',
-}
-
 /** Ant Design's controls in our ink and paper. */
 export function antdTheme(dark: boolean): ThemeConfig {
   const c = dark ? DARK : LIGHT
@@ -80,8 +75,8 @@ export function antdTheme(dark: boolean): ThemeConfig {
       colorBgElevated: c.sheet,
       colorTextBase: c.ink,
       colorTextPlaceholder: c.ink2,
-      colorBorder: c.hair,
-      colorBorderSecondary: c.hair,
+      colorBorder: c.hair2,
+      colorBorderSecondary: c.hair2,
       colorLink: c.ink,
       borderRadius: 3,
       fontFamily: SANS,
@@ -97,7 +92,7 @@ export function antdTheme(dark: boolean): ThemeConfig {
     components: {
       Button: { primaryShadow: 'none', defaultShadow: 'none', primaryColor: c.paper, fontWeight: 600 },
       Input: { activeShadow: 'none' },
-      Select: { optionSelectedBg: dark ? '#2b2f38' : '#f3f0e8' },
+      Select: { optionSelectedBg: c.tint },
       Modal: { titleFontSize: 17 },
     },
   }

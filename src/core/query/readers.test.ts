@@ -48,7 +48,7 @@ const PIECES = [
     'title:',
     'any:',
     'heading: "A"',
-    'TOPIC[',
+    'GIST[',
     'ti=',
     '>T',
     '.q1.',

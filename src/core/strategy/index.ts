@@ -38,6 +38,8 @@ export { carryStrategy, type Carried, type CarryTarget } from './carry'
 export { conceptsBehind } from './strands'
 export {
   checkStrategy,
+  alikeRemarks,
+  type AlikeRemarks,
   ELEMENTS,
   remarkKey,
   RULES,

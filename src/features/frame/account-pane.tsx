@@ -3,6 +3,7 @@ import { useState } from 'react'
 import { inlinesOf, PASSAGES, type Paragraph } from '@/core/account'
 import { useAccount } from '@/store/use-account'
 import { useWhereabouts } from '@/store/whereabouts'
+import { useNarrow } from '@/ui/use-narrow'
 import { AccountText } from './account-text'
 import { FlowFigure } from './flow-figure'
 
@@ -24,7 +25,10 @@ function sheetFirst(content: readonly Paragraph[], sourceId: string | undefined)
 /** The sentences that the stage on screen feeds, as they read now. */
 export function AccountPane({ stage }: { stage: string }) {
   const { context, passages } = useAccount()
-  const [folded, setFolded] = useState(false)
+  // On a narrow page the sentences are one press away, not in the way.
+  const narrow = useNarrow()
+  const [chosen, setFolded] = useState<boolean>()
+  const folded = chosen ?? narrow
   const sheet = useWhereabouts((s) => s.sheet)
   if (folded)
     return (

@@ -15,6 +15,7 @@ import { LeftUnfinished } from './left-unfinished'
 import { NameDialog } from './name-dialog'
 import { Palette } from './palette'
 import { Strip } from './strip'
+import { useFocusHome } from './focus-home'
 import { useFrameActions, useKeys } from './keys'
 import { Trouble } from './trouble'
 
@@ -68,6 +69,7 @@ export function Frame({ reviewId, children }: { reviewId: string; children: Reac
   useArrival(stage, open)
   useFrameActions(reviewId)
   useKeys()
+  useFocusHome()
 
   if (missing)
     return (

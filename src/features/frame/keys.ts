@@ -3,6 +3,7 @@ import { useRouter } from 'next/navigation'
 import { useEffect, useMemo } from 'react'
 import { isTyping, keyName, keyOf, useActions, useRegistry, type Action } from '@/store/actions'
 import { useStore } from '@/store/provider'
+import { leaveField } from '@/store/leave-field'
 import { chooseTheme } from '@/ui/theme'
 import { savePackage } from './save-package'
 import { useUndo } from './undo'
@@ -69,6 +70,13 @@ export function useKeys(): void {
       if ((event.ctrlKey || event.metaKey) && !event.altKey && event.key.toLowerCase() === 'k') {
         event.preventDefault()
         useRegistry.setState({ paletteOpen: true })
+        return
+      }
+      if (event.key === 'Escape' && !event.defaultPrevented && isTyping(event.target)) {
+        const field = event.target as HTMLElement
+        // Dialogs and open lists close by Escape themselves.
+        if (!field.closest('[role=dialog]') && field.getAttribute('aria-expanded') !== 'true')
+          leaveField(field)
         return
       }
       if (event.defaultPrevented || event.ctrlKey || event.metaKey || event.altKey || isTyping(event.target))

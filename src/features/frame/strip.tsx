@@ -1,10 +1,12 @@
 'use client'
 import { Drawer } from 'antd'
+import Link from 'next/link'
 import { useMemo, useState } from 'react'
 import { DEED, lastDeed, type CommandKind } from '@/core/review'
 import { keyOf, useAllActions, useRegistry } from '@/store/actions'
 import { useSession, useStore } from '@/store/provider'
 import type { SaveState } from '@/store/journal-file'
+import { chooseTheme, useThemeChoice } from '@/ui/theme'
 import { keySign } from './key-sign'
 import { useUndo } from './undo'
 
@@ -35,6 +37,9 @@ export function Strip() {
   const next = useMemo(() => lastDeed(entries, done), [entries, done])
   return (
     <footer>
+      <Link href="/" title="To the shelf of reviews">
+        Reviews
+      </Link>
       {refused ? (
         <span className="refused" role="alert">
           {refused}{' '}
@@ -70,10 +75,26 @@ export function Strip() {
             </button>
           ))}
       </span>
+      <ThemeChoice />
       <Drawer title="Journal" open={journal} onClose={() => setJournal(false)} size={460} destroyOnHidden>
         <JournalList />
       </Drawer>
     </footer>
+  )
+}
+
+/** How the page looks: a word that can be pressed, with the theme that would come next. */
+function ThemeChoice() {
+  const choice = useThemeChoice()
+  const next = { 'as the system': 'light', light: 'dark', dark: 'as the system' } as const
+  return (
+    <button
+      className="plain theme-choice"
+      title="How it looks: press for the next"
+      onClick={() => chooseTheme(next[choice])}
+    >
+      {choice === 'as the system' ? 'look: system' : `look: ${choice}`}
+    </button>
   )
 }
 

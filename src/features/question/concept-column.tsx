@@ -4,9 +4,18 @@ import { frameworkOf, rolesLeft, type Concept, type Review } from '@/core/review
 import { useStore } from '@/store/provider'
 import { useStaged } from '@/store/use-staged'
 import { Strand } from '@/ui/strand'
+import { TextLine } from '@/ui/text-line'
 
 /** One concept: its name, its role in the framework, the words woven into it, and whether it is asked for. */
-export function ConceptColumn({ concept, review }: { concept: Concept; review: Review }) {
+export function ConceptColumn({
+  concept,
+  review,
+  fresh,
+}: {
+  concept: Concept
+  review: Review
+  fresh: boolean
+}) {
   const { act, deed } = useStore()
   const name = useStaged(`concept-name-${concept.id}`, concept.name, (text) => ({
     kind: 'concept.set',
@@ -17,7 +26,13 @@ export function ConceptColumn({ concept, review }: { concept: Concept; review: R
     <div className={`concept ${concept.letter}`} data-anchor={`concept:${concept.id}`}>
       <div className="name">
         <Strand letter={concept.letter} />
-        <input className="bare-input" aria-label={`Name of concept ${concept.letter}`} {...name} />
+        <input
+          className="bare-input"
+          aria-label={`Name of concept ${concept.letter}`}
+          autoFocus={fresh}
+          onFocus={(e) => fresh && e.currentTarget.select()}
+          {...name}
+        />
         <button
           className="plain remove"
           aria-label={`Remove concept ${concept.letter} with its terms`}
@@ -41,12 +56,58 @@ export function ConceptColumn({ concept, review }: { concept: Concept; review: R
       >
         {concept.essential ? 'essential: always asked for' : 'optional: not asked for'}
       </button>
-      {!concept.essential && (
-        <p className="sub">
-          Authors often leave it unsaid in titles and abstracts; asked for, it would lose them.
-        </p>
-      )}
+      <AlternativesChoice concept={concept} review={review} />
+      {!concept.essential && <OptionalReason concept={concept} />}
     </div>
+  )
+}
+
+/** Why a concept is not asked for: the person's own words, which the methods section takes. */
+function OptionalReason({ concept }: { concept: Concept }) {
+  const note = useStaged(`concept-note-${concept.id}`, concept.note, (text) => ({
+    kind: 'concept.set',
+    payload: { ...concept, note: text },
+  }))
+  return (
+    <TextLine
+      className="reason"
+      aria-label={`Why concept ${concept.letter} is not asked for`}
+      placeholder="because … (often left unsaid?)"
+      {...note}
+    />
+  )
+}
+
+/** Concepts of which one is enough: this one, or those that are ticked. */
+function AlternativesChoice({ concept, review }: { concept: Concept; review: Review }) {
+  const { act, deed, newId } = useStore()
+  const others = review.concepts.filter((c) => c.id !== concept.id && c.essential)
+  const group = review.alternatives.find((a) => a.conceptIds.includes(concept.id))
+  if (!concept.essential || !others.length) return null
+  const toggle = (id: string): void => {
+    const now = group?.conceptIds ?? [concept.id]
+    const next = now.includes(id) ? now.filter((x) => x !== id) : [...now, id]
+    // In the order of their letters, as they are read.
+    const conceptIds = review.concepts.flatMap((c) => (next.includes(c.id) ? [c.id] : []))
+    if (conceptIds.length > 1) deed(act('alternatives.set', { id: group?.id ?? newId(), conceptIds }))
+    else if (group) deed(act('alternatives.remove', { id: group.id }))
+  }
+  return (
+    <p className="sub" role="group" aria-label={`Enough instead of concept ${concept.letter}`}>
+      {group ? 'enough: this or' : 'or enough:'}{' '}
+      {others.map((c) => (
+        <button
+          key={c.id}
+          className="plain link"
+          aria-pressed={group?.conceptIds.includes(c.id) ?? false}
+          style={group?.conceptIds.includes(c.id) ? { fontWeight: 600 } : {}}
+          title={`${concept.name} or ${c.name}: one of the two is enough`}
+          onClick={() => toggle(c.id)}
+        >
+          {c.letter}
+        </button>
+      ))}
+    </p>
   )
 }
 

@@ -31,7 +31,16 @@ export function KnownItems({
   pasting: boolean
   setPasting: (open: boolean) => void
 }) {
+  const { act, deed } = useStore()
   const holders = useHolders(review.knownItems, sources)
+  // An item that was typed as a bare DOI takes its title from a source that holds it, once.
+  const { knownItems } = review
+  useEffect(() => {
+    for (const item of knownItems) {
+      const title = item.title ? undefined : holders.titles.get(item.id)
+      if (title) deed(act('known.set', { ...item, title }))
+    }
+  }, [knownItems, holders.titles, act, deed])
   return (
     <section aria-labelledby="known-head" data-anchor="known" style={{ marginTop: 24 }}>
       <h2 id="known-head">Known items: what a good search must find</h2>

@@ -8,22 +8,48 @@ const TYPES = ['journal article', 'conference paper', 'magazine article', 'repor
     value,
   }),
 )
-const THIS_YEAR = new Date().getFullYear()
-
-/** The limits that can be planned, each with what is usual. */
+/** The limits that can be planned. Each starts empty: nothing gets into the plan that nobody chose. */
 export const NEW_LIMITS: readonly { label: string; limit: LimitValue }[] = [
-  { label: 'Years', limit: { kind: 'years', from: THIS_YEAR - 9, to: THIS_YEAR } },
-  { label: 'Language', limit: { kind: 'language', values: ['en'] } },
+  { label: 'Years', limit: { kind: 'years' } },
+  { label: 'Language', limit: { kind: 'language', values: [] } },
   {
     label: 'Document type',
-    limit: { kind: 'document type', values: ['journal article', 'conference paper'] },
+    limit: { kind: 'document type', values: [] },
   },
   { label: 'Peer reviewed', limit: { kind: 'peer reviewed' } },
-  { label: 'Population', limit: { kind: 'population', values: ['children'] } },
-  { label: 'Place studied', limit: { kind: 'place', values: ['Norway'] } },
+  { label: 'Population', limit: { kind: 'population', values: [] } },
+  { label: 'Place studied', limit: { kind: 'place', values: [] } },
   { label: 'Open access', limit: { kind: 'open access' } },
-  { label: 'Something else', limit: { kind: 'other', text: 'to be applied by hand' } },
+  { label: 'Something else', limit: { kind: 'other', text: '' } },
 ]
+
+/** What each kind is called at the head of its row. */
+export const KIND_NAMES: Record<LimitValue['kind'], string> = {
+  years: 'Years',
+  language: 'Language',
+  'document type': 'Document type',
+  'peer reviewed': 'Peer reviewed',
+  population: 'Population',
+  place: 'Place studied',
+  'open access': 'Open access',
+  other: 'Something else',
+}
+
+/** Does a limit say anything yet? */
+export const saysSomething = (limit: LimitValue): boolean =>
+  limit.kind === 'years'
+    ? limit.from !== undefined || limit.to !== undefined
+    : 'values' in limit
+      ? limit.values.length > 0
+      : limit.kind !== 'other' || limit.text.trim() !== ''
+
+/** What is asked for in an empty value. */
+const ASKS: Partial<Record<LimitValue['kind'], string>> = {
+  language: 'which languages?',
+  'document type': 'which types?',
+  population: 'which? end each with ;',
+  place: 'which? end each with ;',
+}
 
 /** A limit's value, changed in place. */
 export function LimitValueEdit({
@@ -37,7 +63,7 @@ export function LimitValueEdit({
     case 'years':
       return (
         <b>
-          Years <Year limit={limit} end="from" change={change} />–
+          <Year limit={limit} end="from" change={change} />–
           <Year limit={limit} end="to" change={change} />
         </b>
       )
@@ -50,6 +76,7 @@ export function LimitValueEdit({
           variant="borderless"
           style={{ width: '100%' }}
           aria-label={limit.kind}
+          placeholder={ASKS[limit.kind]}
           value={limit.values}
           options={limit.kind === 'language' ? LANGUAGES : TYPES}
           onChange={(values: string[]) => values.length && change({ ...limit, values })}
@@ -66,6 +93,7 @@ export function LimitValueEdit({
           aria-label={limit.kind === 'place' ? 'place studied' : limit.kind}
           tokenSeparators={[';']}
           open={false}
+          placeholder={ASKS[limit.kind]}
           suffixIcon={null}
           value={limit.values}
           onChange={(values: string[]) => values.length && change({ ...limit, values })}
@@ -76,13 +104,14 @@ export function LimitValueEdit({
         <input
           className="bare-input"
           aria-label="What is limited"
+          placeholder="what is limited, and how"
           defaultValue={limit.text}
           onBlur={(e) => e.target.value.trim() && change({ ...limit, text: e.target.value.trim() })}
           onKeyDown={(e) => e.key === 'Enter' && e.currentTarget.blur()}
         />
       )
     default:
-      return <b>{limit.kind.replace(/^./, (c) => c.toUpperCase())}</b>
+      return null
   }
 }
 
@@ -106,6 +135,7 @@ function Year({
       min={1000}
       max={9999}
       aria-label={end === 'from' ? 'First year' : 'Last year'}
+      placeholder={end}
       value={limit[end] ?? null}
       onChange={(value) => {
         const { [end]: _old, ...rest } = limit

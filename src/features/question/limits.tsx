@@ -3,29 +3,42 @@ import { Button, Dropdown } from 'antd'
 import { useEffect, useRef, useState } from 'react'
 import { listed } from '@/core/base'
 import { limitHonour, type LimitState } from '@/core/profile'
-import type { LimitKind } from '@/core/query'
+import type { LimitKind, LimitValue } from '@/core/query'
 import type { PlannedLimit, Review } from '@/core/review'
 import { useStore } from '@/store/provider'
 import type { SourceInfo } from '@/store/source-info'
 import { useStaged } from '@/store/use-staged'
 import { TextLine } from '@/ui/text-line'
-import { LimitValueEdit, NEW_LIMITS } from './limit-value'
+import { KIND_NAMES, LimitValueEdit, NEW_LIMITS, saysSomething } from './limit-value'
+import styles from './limits.module.css'
 
 /** The limits that are planned, each with its reason and with what each source can make of it. */
 export function LimitsPlan({ review, sources }: { review: Review; sources: readonly SourceInfo[] }) {
   const { act, deed, newId } = useStore()
-  // The limit that was planned last asks for its reason at once.
-  const [fresh, setFresh] = useState<string>()
+  // The limit that was chosen last: it gets into the plan when it says something, and asks for its values first.
+  const [fresh, setFresh] = useState<PlannedLimit>()
+  const open = fresh && !review.limits.some((l) => l.id === fresh.id) ? [fresh] : []
   const free = NEW_LIMITS.filter(
     (n) => n.limit.kind === 'other' || !review.limits.some((l) => l.limit.kind === n.limit.kind),
   )
   return (
     <section aria-labelledby="limits-head">
       <h2 id="limits-head">Limits, and why</h2>
-      {review.limits.map((l) => (
-        <LimitRow key={l.id} planned={l} sources={sources} fresh={l.id === fresh} />
+      {[...review.limits, ...open].map((l) => (
+        <LimitRow
+          key={l.id}
+          planned={l}
+          sources={sources}
+          fresh={l.id === fresh?.id}
+          change={(limit) => {
+            if (open.includes(l)) setFresh({ ...l, limit })
+            if (saysSomething(limit)) deed(act('limit.set', { ...l, limit }))
+          }}
+          remove={() => (open.includes(l) ? setFresh(undefined) : deed(act('limit.remove', { id: l.id })))}
+          inPlan={!open.includes(l)}
+        />
       ))}
-      {!review.limits.length && (
+      {!review.limits.length && !open.length && (
         <p className="empty">
           No limits yet. Each one will ask for its reason, because the methods section must give it.
         </p>
@@ -38,9 +51,9 @@ export function LimitsPlan({ review, sources }: { review: Review; sources: reado
           onClick: ({ key }) => {
             const chosen = NEW_LIMITS.find((n) => n.label === key)
             if (!chosen) return
-            const id = newId()
-            setFresh(id)
-            deed(act('limit.set', { id, limit: chosen.limit, reason: '' }))
+            const made = { id: newId(), limit: chosen.limit, reason: '' }
+            setFresh(made)
+            if (saysSomething(chosen.limit)) deed(act('limit.set', made))
           },
         }}
       >
@@ -56,16 +69,27 @@ function LimitRow({
   planned,
   sources,
   fresh,
+  change,
+  remove,
+  inPlan,
 }: {
   planned: PlannedLimit
   sources: readonly SourceInfo[]
   fresh: boolean
+  change: (limit: LimitValue) => void
+  remove: () => void
+  /** Is it in the plan yet? Until its values are there it is only being thought of. */
+  inPlan: boolean
 }) {
-  const { act, deed } = useStore()
   const room = useRef<HTMLDivElement>(null)
   useEffect(() => {
-    // The menu gives the focus back to its button first.
-    if (fresh) setTimeout(() => room.current?.querySelector<HTMLElement>('.reason')?.focus(), 120)
+    if (!fresh) return
+    // The menu gives the focus back to its button first. Values come before the reason, where there are any.
+    const timer = setTimeout(
+      () => room.current?.querySelector<HTMLElement>('input:not([type=hidden]), .reason')?.focus(),
+      120,
+    )
+    return () => clearTimeout(timer)
   }, [fresh])
   const reason = useStaged(`limit-reason-${planned.id}`, planned.reason, (text) => ({
     kind: 'limit.set',
@@ -73,21 +97,18 @@ function LimitRow({
   }))
   return (
     <div ref={room} className="plan-row" data-anchor={`limit:${planned.id}`}>
-      <LimitValueEdit
-        limit={planned.limit}
-        change={(limit) => deed(act('limit.set', { ...planned, limit }))}
-      />
+      <div className={styles.value}>
+        <span className={styles.kind}>{KIND_NAMES[planned.limit.kind]}</span>
+        <LimitValueEdit limit={planned.limit} change={change} />
+      </div>
       <TextLine
+        disabled={!inPlan}
         className="reason"
         aria-label={`Why: ${planned.limit.kind}`}
-        placeholder="because …"
+        placeholder={inPlan ? 'because …' : 'say what is limited first'}
         {...reason}
       />
-      <button
-        className="plain remove"
-        aria-label={`Remove the limit ${planned.limit.kind}`}
-        onClick={() => deed(act('limit.remove', { id: planned.id }))}
-      >
+      <button className="plain remove" aria-label={`Remove the limit ${planned.limit.kind}`} onClick={remove}>
         ×
       </button>
       <Honour kind={planned.limit.kind} sources={sources} />

@@ -30,14 +30,16 @@ export function QuestionStage() {
   const review = useSession((s) => s.folded.review)
   const sources = useSourceInfos(review)
   const [pasting, setPasting] = useState(false)
+  // The concept that was begun last: the cursor stands in its name.
+  const [fresh, setFresh] = useState<string>()
   const add = useMemo(
     () => (): void => {
       const { review: now } = session.getState().folded
       const letter = freeLetter(now)
-      if (letter)
-        deed(
-          act('concept.set', { id: newId(), letter, name: `Concept ${letter}`, essential: true, note: '' }),
-        )
+      if (!letter) return
+      const id = newId()
+      deed(act('concept.set', { id, letter, name: `Concept ${letter}`, essential: true, note: '' }))
+      setFresh(id)
     },
     [act, deed, newId, session],
   )
@@ -80,7 +82,7 @@ export function QuestionStage() {
       <FrameworkChoice review={review} add={add} />
       <div className="columns" data-anchor="concepts">
         {review.concepts.map((c) => (
-          <ConceptColumn key={c.id} concept={c} review={review} />
+          <ConceptColumn key={c.id} concept={c} review={review} fresh={c.id === fresh} />
         ))}
         {!review.concepts.length && (
           <div>

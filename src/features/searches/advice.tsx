@@ -1,7 +1,7 @@
 'use client'
 import { useState } from 'react'
 import type { Line, Review } from '@/core/review'
-import { ELEMENTS } from '@/core/strategy'
+import { alikeRemarks, ELEMENTS, type AlikeRemarks } from '@/core/strategy'
 import { useStore } from '@/store/provider'
 import type { SourceInfo } from '@/store/source-info'
 import type { Judgement, KeyedRemark } from '@/workers'
@@ -45,8 +45,8 @@ export function Advice({
         return own.length ? (
           <div key={element}>
             <h3>{element}</h3>
-            {own.map((r) => (
-              <RemarkRow key={r.key} remark={r} sourceId={source.id} lines={lines} choose={choose} />
+            {alikeRemarks(own).map((r) => (
+              <RemarkRow key={r.first.key} alike={r} sourceId={source.id} lines={lines} choose={choose} />
             ))}
           </div>
         ) : null
@@ -69,24 +69,27 @@ export function Advice({
 }
 
 function RemarkRow({
-  remark,
+  alike,
   sourceId,
   lines,
   choose,
 }: {
-  remark: KeyedRemark
+  alike: AlikeRemarks<KeyedRemark>
   sourceId: string
   lines: readonly Line[]
   choose: (lineId: string) => void
 }) {
-  const { act, deed, newId } = useStore()
+  const { actAll, deed, newId } = useStore()
   const [leaving, setLeaving] = useState(false)
-  const { fix } = remark
+  const { first: remark, others, message } = alike
+  const all = [remark, ...others]
+  const fixes = all.flatMap((r) => r.fix ?? [])
+  const [fix] = fixes
   const at = lines.find((l) => l.id === remark.lineId)
   return (
     <div className="remark">
       <p>
-        <b>{remark.message}</b> <span className="sub">{remark.why}</span>
+        <b>{message}</b> <span className="sub">{remark.why}</span>
       </p>
       {leaving ? (
         <input
@@ -97,14 +100,14 @@ function RemarkRow({
           onKeyDown={(e) => {
             if (e.key === 'Escape') setLeaving(false)
             if (e.key !== 'Enter') return
+            const reason = e.currentTarget.value.trim()
             deed(
-              act('remark.leave', {
-                id: newId(),
-                sourceId,
-                key: remark.key,
-                message: remark.message,
-                reason: e.currentTarget.value.trim(),
-              }),
+              actAll(
+                all.map((r) => ({
+                  kind: 'remark.leave',
+                  payload: { id: newId(), sourceId, key: r.key, message: r.message, reason },
+                })),
+              ),
             )
           }}
         />
@@ -115,9 +118,19 @@ function RemarkRow({
               <button
                 className="plain link"
                 title={fix.text}
-                onClick={() => deed(act('line.change', { sourceId, id: fix.lineId, text: fix.text }))}
+                onClick={() =>
+                  deed(
+                    actAll(
+                      fixes.map((f) => ({
+                        kind: 'line.change',
+                        payload: { sourceId, id: f.lineId, text: f.text },
+                      })),
+                    ),
+                  )
+                }
               >
                 {fix.label}
+                {fixes.length > 1 && ` in ${fixes.length} lines`}
               </button>
               {' · '}
             </>

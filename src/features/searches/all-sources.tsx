@@ -1,9 +1,9 @@
 'use client'
 import { App, Button } from 'antd'
 import { allStrategiesText, currentRuns, joiningLine } from '@/core/account'
-import { thousands } from '@/core/base'
+import { plural, thousands } from '@/core/base'
 import { limitHonour } from '@/core/profile'
-import type { Line, Review, Run } from '@/core/review'
+import { standingRuns, type Line, type Review, type Run } from '@/core/review'
 import { finalLine } from '@/core/strategy'
 import type { SourceInfo } from '@/store/source-info'
 import { useFactContext } from '@/store/use-account'
@@ -11,6 +11,7 @@ import { fileName, saveFile } from '@/ui/save-file'
 import { Strand } from '@/ui/strand'
 import { LimitName, standingsOf, standingWords } from './ledger'
 import { useStore } from '@/store/provider'
+import type { RunAll } from './use-run-all'
 
 /** The sheets side by side: what each concept finds in each source, how each limit stands, and the totals. */
 export function AllSources({
@@ -18,11 +19,13 @@ export function AllSources({
   infos,
   open,
   draftAll,
+  runAll,
 }: {
   review: Review
   infos: readonly SourceInfo[]
   open: (sourceId: string) => void
   draftAll: () => void
+  runAll: RunAll
 }) {
   const { deed } = useStore()
   const { message } = App.useApp()
@@ -32,7 +35,15 @@ export function AllSources({
     line && currentRuns(review, info.source.id).get(line.id)
   const hits = (info: SourceInfo, line: Line | undefined): React.ReactNode => {
     const found = run(info, line)
-    return found ? thousands(found.hits) : line ? <span className="sub">not run</span> : ''
+    if (found) return thousands(found.hits)
+    const old = line && standingRuns(review.runs).findLast((r) => r.lineId === line.id)
+    if (old)
+      return (
+        <s className="sub" title="counted before the line was changed">
+          {thousands(old.hits)}
+        </s>
+      )
+    return line ? <span className="sub">not run</span> : ''
   }
   const cap = (info: SourceInfo, found: Run | undefined): string => {
     const caps = info.profile?.caps
@@ -40,14 +51,33 @@ export function AllSources({
     return found && most !== undefined && found.hits > most ? `only ${thousands(most)} can be had` : ''
   }
   const total = infos.reduce((n, info) => n + (run(info, finalLine(linesOf(info)))?.hits ?? 0), 0)
+  const stale = infos.reduce(
+    (n, i) => n + (i.searched ? linesOf(i).filter((l) => l.described === undefined && !run(i, l)).length : 0),
+    0,
+  )
   const undrafted = infos.filter((i) => !linesOf(i).length).length
   const text = (): string => allStrategiesText(context)
   return (
     <section className="all-sources" aria-label="All sources">
       <div className="pane-head">
         <h1>All sources</h1>
-        <span className="sub">hits as last run; a line that has changed since shows none</span>
+        <span className="sub" aria-live="polite">
+          {runAll.at
+            ? `running ${runAll.at.name}, ${runAll.at.source} of ${runAll.at.of}: line ${runAll.at.done} of ${runAll.at.lines}`
+            : stale
+              ? `${plural(stale, 'line')} not run as ${stale === 1 ? 'it stands' : 'they stand'}; an old count is struck through`
+              : 'every line is run as it stands'}
+        </span>
         <span style={{ marginLeft: 'auto', display: 'flex', gap: 8 }}>
+          {runAll.at ? (
+            <Button onClick={runAll.stop}>Stop</Button>
+          ) : (
+            stale > 0 && (
+              <Button type={undrafted ? 'default' : 'primary'} onClick={runAll.start}>
+                Run every source<kbd>⇧R</kbd>
+              </Button>
+            )
+          )}
           {undrafted > 0 && (
             <Button type="primary" onClick={draftAll}>
               Draft {undrafted === infos.length ? 'all' : `the other ${undrafted}`} from the plan

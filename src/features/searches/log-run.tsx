@@ -10,6 +10,7 @@ import { useSession, useStore } from '@/store/provider'
 import type { SourceInfo } from '@/store/source-info'
 import { useFilePick } from '@/ui/file-pick'
 import { bringExport, type Place } from './bring-records'
+import { CorrectRun } from './correct-run'
 import { Evidence } from './evidence'
 
 /** What came back of a line that was run by a person: hits, when, through what, covering what, by whom; and the export file. */
@@ -160,7 +161,13 @@ export function LogRun({
         )}
         {part.input}
         <span className="sub">
-          {run ? `last logged: ${thousands(run.hits)} hits, ${run.at.slice(0, 10)}, ${run.by}. ` : ''}
+          {run && (
+            <>
+              last logged: {thousands(run.hits)} hits, {run.at.slice(0, 10)}
+              {run.by && `, ${run.by}`}
+              {run.because && ` (corrected: ${run.because})`}. <CorrectRun key={run.id} run={run} />{' '}
+            </>
+          )}
           {profile?.lines?.kept === 'never' || !profile?.lines
             ? 'It keeps no history: this sheet is the history.'
             : profile.lines.kept === 'session'

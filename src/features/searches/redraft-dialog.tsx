@@ -21,7 +21,12 @@ export const draftSourceOf = (info: SourceInfo): DraftSource =>
       }
 
 export function draftFor(review: Review, info: SourceInfo) {
-  const plan = { concepts: review.concepts, terms: review.terms, limits: review.limits.map((l) => l.limit) }
+  const plan = {
+    concepts: review.concepts,
+    alternatives: review.alternatives,
+    terms: review.terms,
+    limits: review.limits.map((l) => l.limit),
+  }
   return draftStrategy(plan, info.source.id, draftSourceOf(info))
 }
 

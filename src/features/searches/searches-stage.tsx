@@ -9,6 +9,7 @@ import { useSourceInfos } from '../shared/vocabulary-files'
 import { AllSources } from './all-sources'
 import { draftEverywhere } from './redraft-dialog'
 import { Sheet } from './sheet'
+import { useRunAll } from './use-run-all'
 import { lastHits } from './sheet-lines'
 
 const ALL = 'all'
@@ -25,6 +26,7 @@ export function SearchesStage() {
   const shown =
     chosen === ALL ? ALL : (databases.find((s) => s.source.id === chosen) ?? databases[0])?.source.id
   const info = databases.find((s) => s.source.id === shown)
+  const runAll = useRunAll(databases)
   const actions = useMemo<Action[]>(() => {
     const tabs = [...databases.map((s) => s.source.id), ALL]
     const at = tabs.indexOf(shown ?? '')
@@ -66,8 +68,15 @@ export function SearchesStage() {
             ),
           ),
       },
+      {
+        id: 'run-all',
+        label: 'Run every source',
+        key: 'Shift+R',
+        when: () => shown === ALL && databases.some((s) => s.searched),
+        run: runAll.start,
+      },
     ]
-  }, [databases, shown, review, deed, store, message])
+  }, [databases, shown, review, deed, store, message, runAll.start])
   useActions('searches-stage', actions)
   if (!databases.length)
     return (
@@ -113,6 +122,7 @@ export function SearchesStage() {
             infos={databases}
             open={openSheet}
             draftAll={actions.find((a) => a.id === 'draft-all')!.run}
+            runAll={runAll}
           />
         </div>
       )}

@@ -104,7 +104,7 @@ describe('the ledger of limits', () => {
 
   it('finds a limit lost at the line that joined anew without it', () => {
     const r = review([...LINES, line('e', 'all(#1, #2)')], [])
-    expect(standingsOf(r, infoOf(r))[0]!.standing).toEqual({ state: 'lost', line: 4, at: 5 })
+    expect(standingsOf(r, infoOf(r))[0]!.standing).toMatchObject({ state: 'lost', line: 4, at: 5 })
     expect(nextLimit(r, infoOf(r))).toEqual(YEARS)
   })
 })

@@ -11,7 +11,7 @@ import { putTerms, sameTerm } from '../shared/term-commands'
 import { TreeView } from './tree-view'
 import { useStore } from '@/store/provider'
 import { useAsked } from '@/store/use-asked'
-import { leaveField } from '@/ui/leave-field'
+import { leaveField } from '@/store/leave-field'
 
 interface Props {
   concept: Concept

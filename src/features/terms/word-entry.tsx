@@ -6,10 +6,11 @@ import type { Concept, Review, Term } from '@/core/review'
 import type { SourceInfo } from '@/store/source-info'
 import { Strand } from '@/ui/strand'
 import { useAsked } from '@/store/use-asked'
-import { wordDesk, type WordReport as Report } from '@/workers'
+import { searchDesk, wordDesk, type WordReport as Report } from '@/workers'
 import { restOfPlan } from '../shared/plan-text'
 import { putTerms, sameTerm } from '../shared/term-commands'
 import { WordReport } from './word-report'
+import { leaveField } from '@/store/leave-field'
 import { useStore } from '@/store/provider'
 
 interface Props {
@@ -79,7 +80,7 @@ export function WordEntry({ concept, review, sources }: Props) {
           onChange={(e) => setTyped(e.target.value)}
           onKeyDown={(e) => {
             if (e.key === 'Enter') take()
-            if (e.key === 'Escape') e.currentTarget.blur()
+            if (e.key === 'Escape') leaveField(e.currentTarget)
             if (e.key === 'ArrowDown') {
               e.preventDefault()
               document.querySelector<HTMLElement>('.word-report button')?.focus()
@@ -99,6 +100,7 @@ export function WordEntry({ concept, review, sources }: Props) {
           )}
         </p>
       ))}
+      {read.length > 1 && <OthersCounted read={read.slice(0, -1)} sources={sources} has={has} />}
       {weighed ? (
         <>
           <p className="sub" style={{ marginTop: 8 }}>
@@ -133,6 +135,54 @@ export function WordEntry({ concept, review, sources }: Props) {
         </p>
       )}
     </section>
+  )
+}
+
+/** Of several words the ones before the last, each with what it finds in every source. */
+function OthersCounted({
+  read,
+  sources,
+  has,
+}: {
+  read: readonly ({ typed: string } & ReturnType<typeof parse>)[]
+  sources: readonly SourceInfo[]
+  has: (text: string) => boolean
+}) {
+  const own = sources.flatMap((s) => (s.standin ? [s.standin.id] : []))
+  const words = read.map((r) => expressionOf(r) ?? '')
+  const key = words.join('\n')
+  const { value } = useAsked(
+    () =>
+      Promise.all(
+        key
+          .split('\n')
+          .map((w) =>
+            Promise.all(
+              own.map((id) => (w ? searchDesk().count(id, `text: (${w})`) : Promise.resolve(undefined))),
+            ),
+          ),
+      ),
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- the ids of the sources are told by their joined names
+    [key, own.join(' ')],
+    { after: 180, keep: true },
+  )
+  return (
+    <ul className="words-counted" aria-label="The words before the last">
+      {read.map((r, i) => (
+        <li key={i} className="sub">
+          <span className="mono">{words[i] || r.typed}</span>{' '}
+          {words[i]
+            ? own
+                .map((id, k) => {
+                  const hits = value?.[i]?.[k]
+                  return `${sources.find((s) => s.standin?.id === id)?.short} ${hits === undefined ? '…' : thousands(hits)}`
+                })
+                .join(' · ')
+            : 'cannot be read'}
+          {words[i] && has(words[i]) ? ' · already in the grid' : ''}
+        </li>
+      ))}
+    </ul>
   )
 }
 

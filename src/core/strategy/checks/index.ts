@@ -14,8 +14,15 @@ import {
   capExceeded,
 } from './syntax'
 import { spellingMissing, stemTooShort, stemDeadInQuotes, stemBelowLeast } from './text-words'
-import { conceptWithoutWords, conceptWithoutHeading, conceptWithoutLine, optionalAsked } from './translation'
+import {
+  conceptWithoutWords,
+  conceptWithoutHeading,
+  conceptWithoutLine,
+  optionalAsked,
+  conceptFeedsNothing,
+} from './translation'
 
+export { alikeRemarks, type AlikeRemarks } from './alike'
 export {
   ELEMENTS,
   remarkKey,
@@ -31,6 +38,7 @@ export const RULES: readonly Rule[] = [
   conceptWithoutWords,
   conceptWithoutHeading,
   conceptWithoutLine,
+  conceptFeedsNothing,
   optionalAsked,
   mixedOperators,
   notLosesWanted,

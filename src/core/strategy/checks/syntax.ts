@@ -1,5 +1,5 @@
-import { listed, plural, thousands } from '../../base'
-import { numbersIn, referredLines, walk } from '../../query'
+import { listed, nonEmpty, plural, thousands } from '../../base'
+import { limitWords, numbersIn, referredLines, walk } from '../../query'
 import { impossibleHits } from '../bounds'
 import { finalLine } from '../keys'
 import type { Remark, Rule } from './check'
@@ -41,14 +41,32 @@ export const wrongReference: Rule = (c) =>
 export const deadLine: Rule = (c) =>
   c.lines
     .filter((l) => l.hits === 0)
-    .map((l): Remark => ({
-      code: 'dead-line',
-      element: ELEMENT,
-      lineId: l.id,
-      about: '',
-      message: `Line ${l.number} finds nothing.`,
-      why: 'A word may be misspelled, or a heading may not be used; joined with AND it empties everything.',
-    }))
+    .map((l): Remark => {
+      const limits = nonEmpty(l.limits)
+      const below = l.tree ? referredLines(l.tree).map((n) => c.lines[n - 1]) : []
+      const had = below.reduce((n, b) => Math.max(n, b?.hits ?? 0), 0)
+      const base = { code: 'dead-line', element: ELEMENT, lineId: l.id, about: '' } as const
+      // What it is built on finds something, so it is the limit that leaves nothing, not the spelling.
+      if (limits && had)
+        return {
+          ...base,
+          about: 'limit',
+          message: `Line ${l.number} finds nothing: the limit to ${listed(limits.map(limitWords))} leaves none of ${thousands(had)}.`,
+          why: 'The limit may be set too narrow, or named otherwise than the database has it.',
+        }
+      if (below.some((b) => b?.hits === 0))
+        return {
+          ...base,
+          about: 'below',
+          message: `Line ${l.number} finds nothing, since a line that it needs finds nothing.`,
+          why: 'Mend the line that it is built on; this one follows.',
+        }
+      return {
+        ...base,
+        message: `Line ${l.number} finds nothing.`,
+        why: 'A word may be misspelled, or a heading may not be used; joined with AND it empties everything.',
+      }
+    })
 
 /** A line that no other needs, though it is not the last: it was meant to be joined, perhaps. */
 export const unusedLine: Rule = (c) => {
@@ -118,14 +136,20 @@ export const fieldMissing: Rule = (c) =>
   c.lines.flatMap((line): Remark[] => {
     const lost = line.losses.filter((l) => l.what === 'field')
     if (!lost.length || !line.tree) return []
-    const fields = [...walk(line.tree)].flatMap((e) => (e.kind === 'fields' ? e.fields : []))
+    const fields = nonEmpty([
+      ...new Set([...walk(line.tree)].flatMap((e) => (e.kind === 'fields' ? e.fields : []))),
+    ])
+    // A name without a field in the line: what is lost is the place where the database would look for it.
+    const what = fields
+      ? `has no field for ${listed(fields)} (line ${line.number}); it`
+      : `reads line ${line.number} otherwise: it`
     return [
       {
         code: 'field-missing',
         element: ELEMENT,
         lineId: line.id,
-        about: fields.join(','),
-        message: `${c.profile.name} has no field for ${listed([...new Set(fields)])} (line ${line.number}); it searches its own instead.`,
+        about: fields?.join(',') ?? '',
+        message: `${c.profile.name} ${what} searches its own fields instead.`,
         why: 'The line finds more than was meant there; the count is not to be compared with others.',
       },
     ]

@@ -1,4 +1,5 @@
 import { lineRef, numbersIn, referredLines, type Expr } from '../../query'
+import { finalLine } from '../keys'
 import { conceptsBehind } from '../strands'
 import type { CheckContext, Remark, Rule } from './check'
 
@@ -55,6 +56,35 @@ export const conceptWithoutLine: Rule = (c) =>
           why: 'What is planned to be asked for has to stand in a line; draft anew, or add one.',
         }))
     : []
+
+/** A concept whose lines feed no line that counts: it was written and run, and nothing comes of it. */
+export const conceptFeedsNothing: Rule = (c) => {
+  const final = finalLine(c.lines)
+  if (!final) return []
+  const reached = new Set<number>()
+  const open = [final.number]
+  for (let n = open.pop(); n !== undefined; n = open.pop()) {
+    if (reached.has(n)) continue
+    reached.add(n)
+    const { tree } = c.lines[n - 1]!
+    if (tree) open.push(...referredLines(tree).filter((k) => k >= 1 && k < n))
+  }
+  return c.concepts.flatMap((k): Remark[] => {
+    const own = c.lines.filter((l) => l.conceptId === k.id)
+    const [first] = own
+    if (!first || !k.essential || own.some((l) => reached.has(l.number))) return []
+    return [
+      {
+        code: 'feeds-nothing',
+        element: ELEMENT,
+        conceptId: k.id,
+        about: '',
+        message: `${k.letter} ${k.name} has ${own.length === 1 ? `line ${first.number}, and it feeds` : `${own.length} lines, and none feeds`} the last line, which counts.`,
+        why: 'What the last line does not ask for was not searched for; join it, or make the concept optional.',
+      },
+    ]
+  })
+}
 
 /** What must all hold for a record to be found by an expression. */
 function demands(e: Expr): Expr[] {

@@ -1,0 +1,54 @@
+import { App } from 'antd'
+import { useCallback, useRef, useState } from 'react'
+import { plural } from '@/core/base'
+import { useStore } from '@/store/provider'
+import type { SourceInfo } from '@/store/source-info'
+import { runLines } from './run'
+
+export interface RunAll {
+  /** Which source is being run, and how far; undefined while nothing runs. */
+  at: { name: string; source: number; of: number; done: number; lines: number } | undefined
+  start: () => void
+  stop: () => void
+}
+
+/** Runs what is stale in every stand-in, one after the other; what was run before it was stopped is kept. */
+export function useRunAll(infos: readonly SourceInfo[]): RunAll {
+  const store = useStore()
+  const { deed } = store
+  const { message } = App.useApp()
+  const [at, setAt] = useState<RunAll['at']>()
+  const stopped = useRef(false)
+  const running = useRef(false)
+  const start = useCallback((): void => {
+    if (running.current) return
+    const own = infos.filter((i) => i.searched)
+    const run = async (): Promise<void> => {
+      running.current = true
+      stopped.current = false
+      let logged = 0
+      let broken = 0
+      try {
+        for (const [i, info] of own.entries()) {
+          const outcome = await runLines(store, info.source, 'stale', (done, lines) => {
+            setAt({ name: info.short, source: i + 1, of: own.length, done, lines })
+            return !stopped.current
+          })
+          logged += outcome.logged
+          broken += outcome.problems.size
+          if (stopped.current) break
+        }
+      } finally {
+        running.current = false
+        setAt(undefined)
+      }
+      const left = broken ? `; ${plural(broken, 'line')} could not be run: their sheets say why` : ''
+      deed(message.info(`${stopped.current ? 'Stopped: ' : ''}${plural(logged, 'run')} logged${left}.`, 5))
+    }
+    deed(run())
+  }, [infos, store, deed, message])
+  const stop = useCallback(() => {
+    stopped.current = true
+  }, [])
+  return { at, start, stop }
+}
