@@ -51,6 +51,99 @@ describe('RIS', () => {
     expect(readRis(writeRis(records)).records).toEqual(records)
   })
 
+  it('loses no value of a tag that comes again, and reads small tags', () => {
+    const { records, problems } = readRis(`ty  - JOUR
+ti  - Ceilings that listen
+PY  - 2019/03/01
+PY  - 2020
+DO  - 10.5555/a
+DO  - 10.5555/b
+SN  - 0378-5955
+SN  - 1234-5678
+UR  - https://example.org/1
+UR  - https://example.org/2
+VL  - 7
+VL  - 8
+M3  - doi:10.5555/c
+TI  - Another title
+er  - 
+`)
+    expect(problems).toEqual([])
+    expect(records[0]).toMatchObject({
+      title: 'Ceilings that listen',
+      year: 2019,
+      doi: '10.5555/a',
+      issn: '0378-5955',
+      url: 'https://example.org/1',
+      volume: '7',
+      type: 'journal article',
+      extra: {
+        PY: ['2019/03/01', '2020'],
+        DO: ['10.5555/b'],
+        SN: ['1234-5678'],
+        UR: ['https://example.org/2'],
+        VL: ['8'],
+        M3: ['doi:10.5555/c'],
+        TI: ['Another title'],
+      },
+    })
+  })
+
+  it('keeps every word of a record, whatever its tags, and reads its own writing back (law 8)', () => {
+    const tag = fc.constantFrom(
+      ...'TI T1 AU A1 AB N2 KW T2 JO JF PY Y1 VL IS SP EP LA DO SN UR M3 C7 N1 A2 PB CY zz kw'.split(' '),
+    )
+    const value = fc.constantFrom(
+      ...[
+        'Noise',
+        'noise; babble',
+        '2019',
+        '2019/03/01',
+        'soon',
+        '7',
+        '10.5555/x',
+        'doi:10.5555/y',
+        'German',
+        'en',
+      ],
+      ...['Report', 'report', '0378-5955', 'https://example.org/1', 'a b c'],
+    )
+    fc.assert(
+      fc.property(
+        fc.array(fc.tuple(tag, value, fc.option(fc.constantFrom('goes on here', 'and here'))), {
+          maxLength: 14,
+        }),
+        fc.constantFrom('JOUR', 'CONF', 'CPAPER', 'GEN', 'XYZ'),
+        (rows, type) => {
+          const text = [
+            `TY  - ${type}`,
+            'ID  - r1',
+            ...rows.map(([t, v, more]) => `${t}  - ${v}${more === null ? '' : `\n   ${more}`}`),
+            'ER  - ',
+            '',
+          ].join('\n')
+          const { records } = readRis(text)
+          const all = JSON.stringify(records).toLowerCase()
+          for (const [, v] of rows)
+            for (const word of v.split(/[;\s]+/))
+              // A language is kept by its code.
+              expect(
+                (word === 'German' ? ['"de"', 'german'] : [word.toLowerCase().replace(/^doi:/, '')]).some(
+                  (w) => all.includes(w),
+                ),
+              ).toBe(true)
+          expect(readRis(writeRis(records)).records).toEqual(records)
+        },
+      ),
+      { numRuns: 1500 },
+    )
+  })
+
+  it('takes many lines that go on with one value in linear time: ten times the lines, far from a hundred times the work', () => {
+    const lines = (n: number): string => `TY  - JOUR\nAB  - a\n${'  goes on\n'.repeat(n)}ER  - \n`
+    expect(readRis(lines(70_000)).records[0]!.abstract!.length).toBe(1 + 70_000 * 8)
+  })
+
   it('numbers records without ID by their position from 1', () => {
     expect(
       readRis('TY  - JOUR\nTI  - a\nER  - \nTY  - JOUR\nTI  - b\nER  -').records.map((r) => r.id),

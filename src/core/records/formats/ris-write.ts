@@ -1,13 +1,5 @@
 import type { Rec } from '../record'
-
-const CODES: Record<string, string> = {
-  'journal article': 'JOUR',
-  'conference paper': 'CPAPER',
-  thesis: 'THES',
-  report: 'RPRT',
-  chapter: 'CHAP',
-  book: 'BOOK',
-}
+import { CODES, TYPES } from './ris-rows'
 
 /** Writes records as RIS; `readRis` gives the same fields back. Unknown tags are written as they were read. */
 export function writeRis(records: readonly Rec[]): string {
@@ -20,7 +12,8 @@ function writeRecord(r: Rec): string {
     if (value !== undefined && value !== '')
       rows.push(`${tag}  - ${String(value).replace(/\s*[\r\n]+\s*/g, ' ')}`)
   }
-  put('TY', CODES[r.type ?? ''] ?? (/^[A-Z]+$/.test(r.type ?? '') ? r.type : 'GEN'))
+  const code = r.extra.TY?.[0] ?? CODES[r.type ?? ''] ?? (/^[A-Z]+$/.test(r.type ?? '') ? r.type! : 'GEN')
+  put('TY', code)
   put('ID', r.id)
   put('TI', r.title)
   for (const author of r.authors) put('AU', author)
@@ -37,8 +30,10 @@ function writeRecord(r: Rec): string {
   put('DO', r.doi)
   put('SN', r.issn)
   put('UR', r.url)
-  if (r.type && !CODES[r.type] && !/^[A-Z]+$/.test(r.type)) put('M3', r.type)
-  for (const [tag, values] of Object.entries(r.extra)) for (const value of values) put(tag, value)
+  // The code alone would be read as another type.
+  if (r.type && (TYPES[code] ?? code) !== r.type) put('M3', r.type)
+  for (const [tag, values] of Object.entries(r.extra))
+    for (const value of tag === 'TY' ? values.slice(1) : values) put(tag, value)
   rows.push('ER  - ', '')
   return rows.join('\n') + '\n'
 }
