@@ -11,6 +11,8 @@ test('a new review goes from the question to a methods section, with a reload in
 
   await page.getByRole('button', { name: 'Plan a limit' }).click()
   await page.getByRole('menuitem', { name: 'Years' }).click()
+  await page.getByLabel('First year').fill('2017')
+  await page.getByLabel('Last year').fill('2026')
   await page.getByLabel('Why: years').fill('the rules were revised')
   await page.getByLabel('Why: years').blur()
   await addDatabase(page, 'Fernhollow Education Index')

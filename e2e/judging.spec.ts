@@ -85,7 +85,7 @@ test('a database outside is described by a file, its runs are logged by hand, an
     buffer: Buffer.from('{"id": "X"}'),
   })
   await expect(page.getByText('This description cannot be used yet').last()).toBeVisible()
-  await page.getByRole('button', { name: 'OK' }).click()
+  await page.getByRole('button', { name: 'OK', exact: true }).click()
   await file.setInputFiles({
     name: 'lantern.json',
     mimeType: 'application/json',

@@ -60,6 +60,12 @@ test('the demo question is planned from nothing to a full grid with the keyboard
   await page.locator('#stage').focus()
   await keys(page, 'l')
   await chooseItem(page, /^Years/)
+  // It asks for its values first, and nothing is planned before they are there.
+  await expect(page.getByLabel('First year')).toBeFocused()
+  await page.keyboard.type('2017')
+  await page.keyboard.press('Tab')
+  await page.keyboard.type('2026')
+  await page.keyboard.press('Tab')
   await expect(page.getByLabel('Why: years')).toBeFocused()
   await page.keyboard.type('the rules were revised')
   await page.keyboard.press('Enter')

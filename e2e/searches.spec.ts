@@ -18,6 +18,10 @@ async function planned(page: Page): Promise<void> {
   ] as const) {
     await page.getByRole('button', { name: /^Plan a limit/ }).click()
     await page.getByRole('menuitem', { name: kind }).click()
+    if (kind === 'Years') {
+      await page.getByLabel('First year').fill('2017')
+      await page.getByLabel('Last year').fill('2026')
+    }
     await page.getByLabel(`Why: ${kind.toLowerCase()}`).fill(why)
     await page.keyboard.press('Enter')
   }

@@ -9,7 +9,8 @@ const COMMIT_AFTER = 2500
 export interface Staged {
   value: string
   onChange: (event: { target: { value: string } }) => void
-  onBlur: () => void
+  /** Finishes the edit; false where the journal refused it, and the text has to stay. */
+  onBlur: () => boolean
   /** Enter and Escape leave every such field in the same way. Ctrl+Z is the field's own. */
   onKeyDown: (event: KeyboardEvent<HTMLElement>) => void
 }
@@ -28,13 +29,14 @@ export function useStaged(key: string, kept: string, command: (text: string) => 
     latest.current = { ...latest.current, kept, command }
   })
 
-  const finish = useRef((): void => {
+  const finish = useRef((): boolean => {
     clearTimeout(timer.current)
     const { typed: text, kept: before, command: make } = latest.current
-    if (text === undefined) return
-    const done = (): void => {
+    if (text === undefined) return true
+    const done = (): boolean => {
       latest.current = { ...latest.current, typed: undefined }
       setTyped(undefined)
+      return true
     }
     if (text === before) {
       deed(discardEdit(key))
@@ -43,15 +45,18 @@ export function useStaged(key: string, kept: string, command: (text: string) => 
     try {
       deed(commitEdit(key, make(text)))
       understood()
-      done()
+      return done()
     } catch (error) {
       refuse(error)
+      return false
     }
   })
 
   useEffect(() => {
     const end = finish.current
-    return end
+    return () => {
+      end()
+    }
   }, [])
 
   return {

@@ -1,5 +1,5 @@
-export { renumberText, toRanges } from './references'
-export { lineKeys, dependants, finalLine, finalNumber, type LineLike } from './keys'
+export { renumberText, toRanges } from './lines/references'
+export { lineKeys, dependants, finalLine, finalNumber, type LineLike } from './lines/keys'
 export {
   draftStrategy,
   termExpression,
@@ -7,9 +7,16 @@ export {
   type DraftSource,
   type Plan,
   type PlanTerm,
-} from './draft'
-export { runLines, runStrategy, writtenOut, type LineResult, type RunCache, type SearchSource } from './run'
-export { habitsOf, searchAsTyped, singular, withoutStopWords, type TypedAnswer } from './as-typed'
+} from './draft/draft'
+export {
+  runLines,
+  runStrategy,
+  writtenOut,
+  type LineResult,
+  type RunCache,
+  type SearchSource,
+} from './run/run'
+export { habitsOf, searchAsTyped, singular, withoutStopWords, type TypedAnswer } from './run/as-typed'
 export * from './words'
 export {
   harvestSource,
@@ -18,9 +25,15 @@ export {
   type HarvestKind,
   type HarvestRecord,
   type SourceHarvest,
-} from './harvest'
-export { nameForms, namedText, NAMED_FIELDS, type NamedSort } from './named'
-export { likelyConcept, placeTerm, planAgainstRun, type Unplanned, type Unused } from './plan-against-run'
+} from './judging/harvest'
+export { nameForms, namedText, NAMED_FIELDS, type NamedSort } from './lines/named'
+export {
+  likelyConcept,
+  placeTerm,
+  planAgainstRun,
+  type Unplanned,
+  type Unused,
+} from './draft/plan-against-run'
 export {
   appendLines,
   dependsOn,
@@ -31,11 +44,11 @@ export {
   subtractText,
   withNeeded,
   type EditLine,
-} from './edit'
-export { limitsInForce, limitStanding, type LedgerSource, type LimitStanding } from './ledger'
-export { redraft, type OwnLine, type RedraftChange } from './redraft'
-export { carryStrategy, type Carried, type CarryTarget } from './carry'
-export { conceptsBehind } from './strands'
+} from './lines/edit'
+export { limitsInForce, limitStanding, type LedgerSource, type LimitStanding } from './limits/ledger'
+export { redraft, type OwnLine, type RedraftChange } from './draft/redraft'
+export { carryStrategy, type Carried, type CarryTarget } from './draft/carry'
+export { conceptsBehind } from './lines/strands'
 export {
   checkStrategy,
   alikeRemarks,
@@ -56,7 +69,7 @@ export {
   type JudgedLine,
   type NotLoss,
   type TermYield,
-} from './judging'
+} from './judging/judging'
 export * from './history'
 export * from './advisor'
-export { occasionsOf, type Occasion, type RunLike } from './occasions'
+export { occasionsOf, type Occasion, type RunLike } from './run/occasions'

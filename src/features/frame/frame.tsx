@@ -54,12 +54,14 @@ export function Frame({ reviewId, children }: { reviewId: string; children: Reac
   const stage = useSelectedLayoutSegment() ?? 'question'
   useEffect(() => {
     leaveAll()
-    deed(openReview(reviewId).then((found) => setMissing(!found)))
+    // The keys come first: one that is switched off must not do anything while the review opens.
     deed(
-      setting('keys').then((kept) => {
-        const own = readOwnKeys(kept)
-        if (own) useRegistry.setState({ own })
-      }),
+      setting('keys')
+        .then((kept) => {
+          const own = readOwnKeys(kept)
+          if (own) useRegistry.setState({ own })
+        })
+        .finally(() => openReview(reviewId).then((found) => setMissing(!found))),
     )
   }, [reviewId, deed, openReview, setting])
   useEffect(() => {

@@ -3,6 +3,7 @@ import { Button, Input } from 'antd'
 import { useMemo, useRef, useState, type KeyboardEvent } from 'react'
 import type { Letter, Review } from '@/core/review'
 import { useStore } from '@/store/provider'
+import { leaveField } from '@/store/leave-field'
 import { useStaged } from '@/store/use-staged'
 import { lettersToOffer, weaving } from './concepts'
 
@@ -48,13 +49,12 @@ export function QuestionText({ review }: { review: Review }) {
           value={staged.value}
           onChange={staged.onChange}
           onBlur={() => {
-            staged.onBlur()
-            if (staged.value.trim()) setEditing(false)
+            if (staged.onBlur() && staged.value.trim()) setEditing(false)
           }}
           onKeyDown={(e) => {
             if (e.key !== 'Enter' && e.key !== 'Escape') return
             e.preventDefault()
-            e.currentTarget.blur()
+            leaveField(e.currentTarget)
           }}
         />
         <p className="sub" style={{ marginTop: 4 }}>

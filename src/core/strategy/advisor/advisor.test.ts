@@ -5,9 +5,9 @@ import type { Profile } from '../../profile'
 import type { LimitValue } from '../../query'
 import { emptyRecord, toDocument, type Rec } from '../../records'
 import { readOutline, Thesaurus } from '../../vocabulary'
-import type { PlanTerm } from '../draft'
-import { finalNumber } from '../keys'
-import { runStrategy } from '../run'
+import type { PlanTerm } from '../draft/draft'
+import { finalNumber } from '../lines/keys'
+import { runStrategy } from '../run/run'
 import { adviseSteps, STEP_MAKERS, type Advised, type CountedStep, type Offered, type StepLine } from '.'
 
 const thesaurus = new Thesaurus(

@@ -10,9 +10,9 @@ import {
   type Field,
   type LimitValue,
 } from '../../query'
-import { limitsInForce } from '../ledger'
-import { finalNumber } from '../keys'
-import { toRanges } from '../references'
+import { limitsInForce } from '../limits/ledger'
+import { finalNumber } from '../lines/keys'
+import { toRanges } from '../lines/references'
 import {
   appended,
   joiningLines,

@@ -1,9 +1,9 @@
 import { isMasked, limitWords, mapChildren, near, phrase, print, and, word, type Expr } from '../../query'
 import { listed, plural } from '../../base'
-import { singular } from '../as-typed'
-import { termExpression, type PlanTerm } from '../draft'
-import { placeTerm } from '../plan-against-run'
-import { toRanges } from '../references'
+import { singular } from '../run/as-typed'
+import { termExpression, type PlanTerm } from '../draft/draft'
+import { placeTerm } from '../draft/plan-against-run'
+import { toRanges } from '../lines/references'
 import { joiningLines, onHeadings, perConcept, type Step, type StepLine, type StepMaker } from './step'
 
 /** One concept less in the line that joins them. */

@@ -1,7 +1,7 @@
 import type { Profile } from '../../profile'
 import { mapChildren, parseSound, print, withoutPlaces, type Expr, type LimitValue } from '../../query'
-import type { PlanTerm } from '../draft'
-import { finalNumber, type LineLike } from '../keys'
+import type { PlanTerm } from '../draft/draft'
+import { finalNumber, type LineLike } from '../lines/keys'
 
 export interface StepLine extends LineLike {
   conceptId?: string | undefined

@@ -2,8 +2,8 @@ import type { DocSet, Index } from '../../engine'
 import type { Loss, Profile } from '../../profile'
 import type { Expr, LimitValue } from '../../query'
 import type { Thesaurus } from '../../vocabulary'
-import type { PlanTerm } from '../draft'
-import type { LineLike } from '../keys'
+import type { PlanTerm } from '../draft/draft'
+import type { LineLike } from '../lines/keys'
 import type { SpellingPairs } from '../words'
 
 /** The six elements of the PRESS 2015 guideline (McGowan et al., J Clin Epidemiol 2016;75:40–46). */

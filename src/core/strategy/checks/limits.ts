@@ -1,7 +1,7 @@
 import { limitWords } from '../../query'
 import { limitState } from '../../profile'
-import { limitStanding } from '../ledger'
-import { finalLine } from '../keys'
+import { limitStanding } from '../limits/ledger'
+import { finalLine } from '../lines/keys'
 import type { Remark, Rule } from './check'
 
 const ELEMENT = 'Limits and filters'

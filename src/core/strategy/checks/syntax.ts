@@ -1,7 +1,7 @@
 import { listed, nonEmpty, plural, thousands } from '../../base'
 import { limitWords, numbersIn, referredLines, walk } from '../../query'
-import { impossibleHits } from '../bounds'
-import { finalLine } from '../keys'
+import { impossibleHits } from '../lines/bounds'
+import { finalLine } from '../lines/keys'
 import type { Remark, Rule } from './check'
 
 const ELEMENT = 'Spelling, syntax and line numbers'

@@ -1,6 +1,6 @@
 import { lineRef, numbersIn, referredLines, type Expr } from '../../query'
-import { finalLine } from '../keys'
-import { conceptsBehind } from '../strands'
+import { finalLine } from '../lines/keys'
+import { conceptsBehind } from '../lines/strands'
 import type { CheckContext, Remark, Rule } from './check'
 
 const ELEMENT = 'Translation of the question'

@@ -3,7 +3,7 @@ import { expect, it } from 'vitest'
 import { buildIndex } from '../../engine'
 import type { LimitValue } from '../../query'
 import { emptyRecord, toDocument } from '../../records'
-import { runStrategy } from '../run'
+import { runStrategy } from '../run/run'
 import { foldLimitLines, type PastSearch } from '.'
 
 const WORDS = ['noise', 'rooms', 'reading', 'pupils', 'hum']

@@ -11,8 +11,8 @@ import {
   type Expr,
   type LimitValue,
 } from '../../query'
-import { impossibleHits } from '../bounds'
-import { renumber, renumberText } from '../references'
+import { impossibleHits } from '../lines/bounds'
+import { renumber, renumberText } from '../lines/references'
 import type { HistoryRow } from './recognise'
 
 /** One search of a history as the database that ran it understood it. Its number is its place in the list, from 1. */

@@ -1,0 +1,129 @@
+import { foldLabel } from '../../base'
+import { children, or, parse, print, withoutPlaces, type Expr, parseSound } from '../../query'
+import { termExpression, type PlanTerm } from './draft'
+import type { LineLike } from '../lines/keys'
+
+export interface Unused<T> {
+  term: T
+  /** A source whose strategy has lines, but none with this term. */
+  sourceId: string
+}
+
+export interface Unplanned {
+  sourceId: string
+  /** The first line that has it. */
+  lineId: string
+  number: number
+  kind: 'text' | 'heading' | 'class'
+  /** Plain notation, or the label or code. */
+  text: string
+}
+
+/** What is compared: a word, a phrase, words near each other, a heading, a code. Fields and limits do not count. */
+interface Unit {
+  kind: Unplanned['kind']
+  key: string
+  text: string
+}
+
+function unitsOf(e: Expr): Unit[] {
+  switch (e.kind) {
+    case 'heading':
+      return [{ kind: 'heading', key: `heading ${foldLabel(e.label)}`, text: e.label }]
+    case 'class':
+      return [{ kind: 'class', key: `class ${e.code}`, text: e.code }]
+    case 'word':
+    case 'phrase':
+    case 'near': {
+      const text = print(withoutPlaces(e))
+      return [{ kind: 'text', key: text.toLowerCase(), text }]
+    }
+    default:
+      return children(e).flatMap(unitsOf)
+  }
+}
+
+/**
+ * The plan beside what the lines say: terms in use that no line of a source has, and words or headings in lines that
+ * the plan does not know. A source without lines is not compared. With or without narrower, and as main focus, is the
+ * same heading here; a text word serves every source, a heading its own.
+ */
+export function planAgainstRun<T extends PlanTerm>(
+  terms: readonly T[],
+  strategies: Readonly<Record<string, readonly LineLike[]>>,
+  hasVocabulary: (sourceId: string) => boolean,
+): { unused: Unused<T>[]; unplanned: Unplanned[] } {
+  const unused: Unused<T>[] = []
+  const unplanned: Unplanned[] = []
+  const units = terms
+    .filter((t) => t.status === 'in use')
+    .map((term) => {
+      const e = termExpression(term)
+      return { term, units: e ? unitsOf(e) : [] }
+    })
+  for (const [sourceId, lines] of Object.entries(strategies)) {
+    if (!lines.length) continue
+    const said = new Map<string, Unplanned>()
+    lines.forEach((line, i) => {
+      const { tree } = parse(line.text)
+      for (const u of tree ? unitsOf(tree) : [])
+        if (!said.has(u.key))
+          said.set(u.key, { sourceId, lineId: line.id, number: i + 1, kind: u.kind, text: u.text })
+    })
+    const planned = new Set<string>()
+    for (const { term, units: own } of units) {
+      const everywhere = term.kind === 'text' || term.kind === 'named'
+      if (!everywhere && (term.sourceId !== sourceId || !hasVocabulary(sourceId))) continue
+      for (const u of own) planned.add(u.key)
+      if (own.length && !own.every((u) => said.has(u.key))) unused.push({ term, sourceId })
+    }
+    for (const [key, unit] of said) if (!planned.has(key)) unplanned.push(unit)
+  }
+  return { unused, unplanned }
+}
+
+/**
+ * Where a planned term would be put: the first line of its concept that has words (or headings) of its own, with the
+ * term joined to them by OR. Undefined where the concept has no such line; then it has to be drafted.
+ */
+export function placeTerm(
+  term: PlanTerm,
+  lines: readonly (LineLike & { conceptId?: string | undefined })[],
+): { lineId: string; text: string } | undefined {
+  const e = termExpression(term)
+  if (!e) return undefined
+  const isHeading = (x: Expr): boolean => x.kind === 'heading' || x.kind === 'class'
+  const partsOf = (x: Expr): Expr[] => (x.kind === 'or' ? x.parts : [x])
+  for (const line of lines) {
+    const tree = line.conceptId === term.conceptId ? parseSound(line.text) : undefined
+    if (!tree) continue
+    if (term.kind === 'heading' || term.kind === 'class') {
+      if (partsOf(tree).every(isHeading)) return { lineId: line.id, text: print(or(...partsOf(tree), e)) }
+    } else if (term.kind === 'text' && tree.kind === 'fields' && tree.fields.includes('text'))
+      return { lineId: line.id, text: print({ ...tree, of: or(...partsOf(tree.of), e) }) }
+    else if (
+      term.kind === 'named' &&
+      tree.kind !== 'line' &&
+      tree.kind !== 'lines' &&
+      !partsOf(tree).every(isHeading)
+    )
+      return { lineId: line.id, text: print(or(...partsOf(tree), e)) }
+  }
+  return undefined
+}
+
+/**
+ * The concept that an expression most likely stands for: the one whose planned terms it says most of. Undefined where
+ * it says none, or as many of two concepts.
+ */
+export function likelyConcept(e: Expr, terms: readonly PlanTerm[]): string | undefined {
+  const said = new Set(unitsOf(e).map((u) => u.key))
+  const count = new Map<string, number>()
+  for (const term of terms) {
+    const own = termExpression(term)
+    const hits = own ? unitsOf(own).filter((u) => said.has(u.key)).length : 0
+    if (hits) count.set(term.conceptId, (count.get(term.conceptId) ?? 0) + hits)
+  }
+  const [first, second] = [...count].sort((a, b) => b[1] - a[1])
+  return first && first[1] !== second?.[1] ? first[0] : undefined
+}

@@ -1,0 +1,194 @@
+import { hasErrors, problem, type Problem } from '../../base'
+import { applyLimits, EMPTY, evaluate, type DocSet, type EvaluateOptions, type Index } from '../../engine'
+import { limitAs, printFor, type Loss, type Printed, type Profile } from '../../profile'
+import { and, or, parse, print, referredLines, type Expr, type LimitValue, type Parsed } from '../../query'
+import { habitsOf, searchAsTyped } from './as-typed'
+import { lineKeys, type LineLike } from '../lines/keys'
+
+/** A database that can be searched here: its index, how it speaks, and how it understands headings and fields. */
+export interface SearchSource {
+  index: Index
+  /** Absent: plain notation is evaluated as it stands. */
+  profile?: Profile
+  options: EvaluateOptions
+  /** Labels of a heading and all below it. */
+  withNarrower?: (label: string) => readonly string[] | undefined
+}
+
+export interface LineResult {
+  id: string
+  number: number
+  /** Undefined where the line could not be run; `problems` says why. */
+  docs: DocSet | undefined
+  /** What was sent, in the database's own syntax. */
+  sent: string
+  /** What the database could not say as it was meant. */
+  losses: Loss[]
+  problems: Problem[]
+}
+
+/**
+ * Runs the lines in order, each over the results of earlier ones. Each line is written in the database's syntax, and
+ * that text is what is searched. A line with errors is not run, nor is one that refers to it. A reference forward or
+ * to the line itself is an error of that line. Where a database keeps no lines, what they say is written out in full,
+ * and the limits of the lines referred to hold with it.
+ */
+export function runStrategy(
+  source: SearchSource,
+  lines: readonly LineLike[],
+  cache?: RunCache,
+): LineResult[] {
+  return [...runLines(source, lines, cache)]
+}
+
+/**
+ * What one source found, by what was asked (see `lineKeys`): a line that asks the same, wherever it stands now, is not
+ * searched again. Holds what the last run asked, so that it does not grow for ever.
+ */
+export type RunCache = Map<string, { docs: DocSet; problems: Problem[] }>
+
+/** The same, one line after the other, so that the caller may show progress or stop. */
+export function* runLines(
+  source: SearchSource,
+  lines: readonly LineLike[],
+  cache?: RunCache,
+): Generator<LineResult, void> {
+  const trees = lines.map((l) => parse(l.text))
+  const results: LineResult[] = []
+  const keys = cache && lineKeys(lines)
+  const used: RunCache = new Map()
+  for (const [i, line] of lines.entries()) {
+    const key = keys?.get(line.id) ?? ''
+    const result = runLine(source, lines, trees, results, i, cache?.get(key) ?? used.get(key))
+    results.push(result)
+    if (keys && result.docs) used.set(key, { docs: result.docs, problems: result.problems })
+    yield result
+  }
+  if (!cache) return
+  cache.clear()
+  for (const [key, answer] of used) cache.set(key, answer)
+}
+
+/** Runs one line over the results of those above it; `known` is what it found before, if it asks the same. */
+function runLine(
+  source: SearchSource,
+  lines: readonly LineLike[],
+  trees: readonly Parsed[],
+  above: readonly LineResult[],
+  i: number,
+  known: { docs: DocSet; problems: Problem[] } | undefined,
+): LineResult {
+  const line = lines[i]!
+  const { tree, problems } = trees[i]!
+  const result: LineResult = {
+    id: line.id,
+    number: i + 1,
+    docs: undefined,
+    sent: '',
+    losses: [],
+    problems: [...problems],
+  }
+  const say = (code: string, message: string): void => {
+    result.problems.push(problem(code, 'error', message))
+  }
+  if (line.described !== undefined) {
+    result.sent = line.described
+    result.problems = [
+      problem('line-described', 'note', `Line ${i + 1} has no text to be sent: log what it gave.`),
+    ]
+    return result
+  }
+  if (!tree || hasErrors(problems)) {
+    if (!problems.length) say('line-empty', `Line ${i + 1} says nothing that could be searched.`)
+    return result
+  }
+  const missing = referredLines(tree).filter((n) => n > i || n < 1 || !above[n - 1]?.docs)
+  for (const n of missing)
+    say(
+      'line-not-run',
+      n > i || n < 1
+        ? `Line ${i + 1} cannot refer to line ${n}: only to lines above it.`
+        : `Line ${n}, which this line needs, could not be run.`,
+    )
+  if (missing.length) return result
+  // The text is written anew even where the answer is known: lines may have other numbers now.
+  const said = sayingOf(source, tree, (n) => trees[n - 1]?.tree)
+  result.sent = said.text
+  result.losses = said.losses
+  if (known) return { ...result, docs: known.docs, problems: known.problems }
+  const answer = search(source, tree, said, (n) => above[n - 1]?.docs)
+  result.problems.push(...answer.problems)
+  const inherited =
+    source.profile && !source.profile.lines
+      ? limitsBelow(
+          lines,
+          trees.map((t) => t.tree),
+          i,
+        )
+      : []
+  const asked = [...inherited, ...line.limits]
+  const unavailable = asked.filter((l) => source.profile && !limitAs(l, source.profile))
+  for (const l of unavailable)
+    say('limit-unavailable', `${source.profile!.name} has no limit by ${l.kind}: take it off this line.`)
+  if (!answer.docs || unavailable.length) return result
+  const set = asked.flatMap((l) => (source.profile ? limitAs(l, source.profile)! : l))
+  result.docs = applyLimits(source.index, answer.docs, set)
+  return result
+}
+
+/** How a source is asked for an expression: in its own syntax, or in plain notation where it has no profile. */
+function sayingOf(source: SearchSource, tree: Expr, treeOf: (n: number) => Expr | undefined): Printed {
+  const { profile, withNarrower } = source
+  if (!profile) return { text: print(tree), losses: [], said: tree }
+  return printFor(tree, profile, {
+    ...(withNarrower ? { withNarrower } : {}),
+    line: (n) => writtenOut(n, treeOf),
+  })
+}
+
+function search(
+  source: SearchSource,
+  tree: Expr,
+  { text, said }: Printed,
+  docsOf: (n: number) => DocSet | undefined,
+): { docs: DocSet | undefined; problems: Problem[] } {
+  const options: EvaluateOptions = { ...source.options, line: (n) => docsOf(n) ?? EMPTY }
+  const { index, profile } = source
+  if (!profile) return evaluate(index, tree, options)
+  // What was too long for one query went out in rows; together they say `said`.
+  if (text.includes('\n')) return evaluate(index, said, { ...options, ...habitsOf(profile) })
+  return searchAsTyped(index, text, profile, options)
+}
+
+/** What a line says with all lines it refers to written out; a reference forward stays as it is. */
+export function writtenOut(number: number, treeOf: (n: number) => Expr | undefined): Expr | undefined {
+  const open = (e: Expr): Expr => {
+    // References only go back; one that does not would never end.
+    if (e.kind === 'line') return (e.number < number ? writtenOut(e.number, treeOf) : undefined) ?? e
+    if (e.kind === 'lines') {
+      const parts = referredLines(e).map(
+        (n) => (n < number ? writtenOut(n, treeOf) : undefined) ?? ({ kind: 'line', number: n } as const),
+      )
+      return e.mode === 'any' ? or(...parts) : and(...parts)
+    }
+    if (e.kind === 'and' || e.kind === 'or' || e.kind === 'not') return { ...e, parts: e.parts.map(open) }
+    if (e.kind === 'fields') return { ...e, of: open(e.of) }
+    return e
+  }
+  const tree = treeOf(number)
+  return tree && open(tree)
+}
+
+/** The limits of the lines that a line refers to, however far back. */
+function limitsBelow(
+  lines: readonly LineLike[],
+  trees: readonly (Expr | undefined)[],
+  i: number,
+): LimitValue[] {
+  const tree = trees[i]
+  return tree
+    ? referredLines(tree).flatMap((n) =>
+        n <= i ? [...limitsBelow(lines, trees, n - 1), ...lines[n - 1]!.limits] : [],
+      )
+    : []
+}

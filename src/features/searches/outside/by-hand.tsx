@@ -1,0 +1,83 @@
+'use client'
+import { useMemo } from 'react'
+import { listed } from '@/core/base'
+import { printFor, withLimits } from '@/core/profile'
+import { parse } from '@/core/query'
+import type { Line } from '@/core/review'
+import { limitsInForce, writtenOut } from '@/core/strategy'
+import type { SourceInfo } from '@/store/source-info'
+import { LogRun } from './log-run'
+import { SaidPane } from '../panes/translation'
+
+/**
+ * A line of a database that lies outside: its text with its limits, to be copied and run there, and what came back to
+ * be logged. Limits that are set on the screen are named.
+ */
+export function ByHand({
+  line,
+  number,
+  lines,
+  info,
+  logged,
+}: {
+  line: Line
+  number: number
+  lines: readonly Line[]
+  info: SourceInfo
+  logged: () => void
+}) {
+  const profile = info.profile!
+  const said = useMemo(() => {
+    const trees = lines.map((l) => parse(l.text).tree)
+    const tree = trees[number - 1]
+    if (!tree) return { text: '', losses: [], onScreen: [], missing: [] }
+    const { text, losses } = printFor(tree, profile, { line: (n) => writtenOut(n, (k) => trees[k - 1]) })
+    // Where lines are written out, the limits of what they say hold with them.
+    const limits = profile.lines ? line.limits : limitsInForce(lines)[number - 1]!
+    return { losses, ...withLimits(text, limits, profile) }
+  }, [lines, number, line.limits, profile])
+  return (
+    <>
+      <SaidPane line={line} number={number} said={said} short={info.short} />
+      {said.onScreen.length > 0 && (
+        <p className="quiet-note">Set on the screen there: {listed(said.onScreen)}.</p>
+      )}
+      {said.missing.length > 0 && (
+        <p className="note">
+          <b>Not to be had there:</b> a limit by {listed(said.missing, 'or')}.
+        </p>
+      )}
+      <LogRun line={line} number={number} lines={lines} info={info} sent={said.text} logged={logged} />
+    </>
+  )
+}
+
+/** A search that has no text: what was done stands in words; what came back is logged. */
+export function Described({
+  line,
+  number,
+  lines,
+  info,
+  logged,
+}: {
+  line: Line
+  number: number
+  lines: readonly Line[]
+  info: SourceInfo
+  logged: () => void
+}) {
+  return (
+    <>
+      <p className="sub">Line {number} has no text to be sent. What was done:</p>
+      <p className="serif">{line.described || 'Say it in a few words: press Enter on the line.'}</p>
+      <LogRun
+        line={line}
+        number={number}
+        lines={lines}
+        info={info}
+        sent={line.described ?? ''}
+        logged={logged}
+      />
+    </>
+  )
+}

@@ -1,0 +1,133 @@
+import { useCallback, useEffect, useMemo, useState } from 'react'
+import { currentRuns } from '@/core/account'
+import type { Line, Review } from '@/core/review'
+import { useSession, useStore } from '@/store/provider'
+import type { SourceInfo } from '@/store/source-info'
+import { callback, judgeDesk, wordDesk, type Judged, type JudgedPlan, type Judgement } from '@/workers'
+import { askedOf } from '../../shared/known-item'
+
+const SETTLE = 350
+
+/** Long work in the worker, as a screen shows it: how far it is, and the ways to stop it and to begin again. */
+export interface Work {
+  progress: { done: number; of: number } | undefined
+  stopped: boolean
+  /** What went wrong, in words. */
+  failed: string | undefined
+  stop: () => void
+  again: () => void
+}
+
+/** The plan as far as judging needs it. */
+export function planOf({
+  concepts,
+  terms,
+  limits,
+}: Pick<Review, 'concepts' | 'terms' | 'limits'>): JudgedPlan {
+  return { concepts, terms, limits: limits.map((l) => l.limit) }
+}
+
+/** Records of a source that matter: those ruled in and out, and the known items that it holds. */
+export function useJudged(review: Review, info: SourceInfo): () => Promise<Judged> {
+  const works = useSession((s) => s.works)
+  const { knownItems, rulings } = review
+  const id = info.standin?.id
+  const sourceId = info.source.id
+  const ruled = useMemo((): Pick<Judged, 'in' | 'out'> => {
+    const of = (verdict: 'in' | 'out'): string[] =>
+      works
+        .filter((w) => Object.values(rulings[w.id] ?? {}).some((r) => r.verdict === verdict))
+        .flatMap((w) => w.from.flatMap((f) => (f.sourceId === sourceId ? [f.recordId] : [])))
+    return { in: of('in'), out: of('out') }
+  }, [works, rulings, sourceId])
+  return useCallback(async () => {
+    const held = id === undefined ? [] : await wordDesk().holds(id, knownItems.map(askedOf))
+    return { known: held.map((h) => ({ id: h.itemId, recordId: h.recordId })), ...ruled }
+  }, [id, knownItems, ruled])
+}
+
+/**
+ * Work that is begun anew whenever `job` changes, and given up when it is overtaken or stopped. `job` is handed what
+ * the worker asks whether it may go on; it gives undefined where it may not.
+ */
+export function useWork<T>(
+  job: ((goOn: (done: number, of: number) => boolean) => Promise<T | undefined>) | undefined,
+): { value: T | undefined; work: Work } {
+  const { deed } = useStore()
+  const [found, setFound] = useState<T>()
+  const [progress, setProgress] = useState<Work['progress']>()
+  // Which job was stopped, and how often it was begun again.
+  const [halted, setHalted] = useState<unknown>()
+  const [round, setRound] = useState(0)
+  const [failed, setFailed] = useState<string>()
+  const stopped = job !== undefined && halted === job
+  useEffect(() => {
+    let current = true
+    if (!job || stopped) return
+    const timer = setTimeout(
+      () =>
+        deed(
+          job(
+            callback((done: number, of: number) => {
+              if (current) setProgress({ done, of })
+              return current
+            }),
+          ).then(
+            (value) => {
+              if (!current) return
+              setProgress(undefined)
+              setFailed(undefined)
+              if (value !== undefined) setFound(value)
+            },
+            (error: unknown) => {
+              if (current) setFailed(error instanceof Error ? error.message : String(error))
+            },
+          ),
+        ),
+      SETTLE,
+    )
+    return () => {
+      current = false
+      clearTimeout(timer)
+    }
+  }, [job, stopped, round, deed])
+  const stop = useCallback(() => setHalted(() => job), [job])
+  const again = useCallback(() => {
+    setHalted(undefined)
+    setFailed(undefined)
+    setRound((n) => n + 1)
+  }, [])
+  return { value: found, work: { progress: stopped ? undefined : progress, stopped, failed, stop, again } }
+}
+
+export interface JudgedStrategy {
+  judgement: Judgement | undefined
+  work: Work
+}
+
+/** What there is to say about the strategy of a source; asked again when the plan, the lines or the rulings change. */
+export function useJudgement(review: Review, info: SourceInfo, lines: readonly Line[]): JudgedStrategy {
+  const judged = useJudged(review, info)
+  const { searched, profile, vocabulary, source } = info
+  const { concepts, terms, limits } = review
+  const plan = useMemo(() => planOf({ concepts, terms, limits }), [concepts, terms, limits])
+  // Only hits that were logged of the lines as they stand say anything; elsewhere the worker counts itself.
+  const runs = useMemo(
+    () => (searched ? undefined : currentRuns(review, source.id)),
+    [searched, review, source.id],
+  )
+  const key = vocabulary?.key
+  const job = useMemo(() => {
+    if (searched)
+      return async (goOn: (done: number, of: number) => boolean) =>
+        judgeDesk().judge(searched, source.id, [...lines], plan, await judged(), goOn)
+    if (!profile) return undefined
+    return async (): Promise<Judgement> => {
+      const counted = lines.map((l) => ({ ...l, hits: runs?.get(l.id)?.hits }))
+      const remarks = await judgeDesk().remarks(profile, key, source.id, counted, plan)
+      return { remarks, board: [], yields: [], nots: [] }
+    }
+  }, [searched, profile, key, source.id, lines, plan, judged, runs])
+  const { value, work } = useWork(job)
+  return { judgement: value, work }
+}

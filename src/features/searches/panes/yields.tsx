@@ -1,0 +1,104 @@
+'use client'
+import { useStore } from '@/store/provider'
+import { thousands } from '@/core/base'
+import type { Line, Review } from '@/core/review'
+import { Strand } from '@/ui/strand'
+import type { Judgement } from '@/workers'
+import { dropTerm } from '../../shared/term-commands'
+
+/** What each term brings, those first that bring nothing of their own; and what every NOT throws away. */
+export function Yields({
+  review,
+  lines,
+  judgement,
+}: {
+  review: Review
+  lines: readonly Line[]
+  judgement: Judgement
+}) {
+  const store = useStore()
+  const rows = judgement.yields.flatMap((y) => {
+    const term = review.terms.find((t) => t.id === y.id)
+    const concept = review.concepts.find((c) => c.id === y.conceptId)
+    return term && concept ? [{ ...y, term, concept }] : []
+  })
+  const ordered = review.concepts.flatMap((c) =>
+    rows.filter((r) => r.concept.id === c.id).sort((a, b) => a.onlyNear - b.onlyNear || a.hits - b.hits),
+  )
+  return (
+    <section className="yields" aria-label="Yield of each term">
+      {judgement.nots.map((n, i) => (
+        <p key={i} className="note">
+          <b>
+            NOT {n.without} in line {n.number} throws away {thousands(n.lost)}.
+          </b>{' '}
+          {thousands(n.wantedByOthers)} of these the other concepts find; {thousands(n.wanted)} are known
+          items or were ruled in.
+        </p>
+      ))}
+      {!ordered.length && <p className="empty">No term of the grid can be searched here yet.</p>}
+      {ordered.length > 0 && (
+        <table>
+          <thead>
+            <tr>
+              <th scope="col">Term</th>
+              <th scope="col" className="number">
+                hits
+              </th>
+              <th scope="col" className="number">
+                only by it
+              </th>
+              <th scope="col" className="number">
+                shared
+              </th>
+              <th scope="col" className="number">
+                near the plan
+              </th>
+              <th scope="col" className="number">
+                noise
+              </th>
+              <th scope="col" />
+            </tr>
+          </thead>
+          <tbody>
+            {ordered.map((r) => (
+              <tr key={r.id}>
+                <th scope="row">
+                  <Strand letter={r.concept.letter} />{' '}
+                  <span className={r.term.kind === 'text' ? 'mono' : ''}>
+                    {r.term.named?.name ?? r.term.expression}
+                  </span>
+                </th>
+                <td className="number">{thousands(r.hits)}</td>
+                <td className="number">{thousands(r.only)}</td>
+                <td className="number sub">{thousands(r.hits - r.only)}</td>
+                <td className="number">
+                  <b>{thousands(r.onlyNear)}</b>
+                </td>
+                <td
+                  className="number"
+                  title={r.ruled ? `${r.ruled} of its records were ruled` : 'none of its records was ruled'}
+                >
+                  {r.noise === undefined ? '' : `${Math.round(r.noise * 100)} %`}
+                </td>
+                <td>
+                  {r.only === 0 && (
+                    <button className="plain link sub" onClick={() => dropTerm(store, r.term)}>
+                      drop it
+                    </button>
+                  )}
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      )}
+      <p className="sub" style={{ marginTop: 6 }}>
+        only by it: no other term of its concept finds them; shared: others do. near the plan: of those,
+        records that the other concepts find too. noise: the part ruled out, among its records that were
+        ruled.
+        {!lines.length && ' There are no lines yet: terms are counted by themselves.'}
+      </p>
+    </section>
+  )
+}

@@ -1,0 +1,252 @@
+'use client'
+import { Button, Select } from 'antd'
+import { useEffect, useMemo, useState } from 'react'
+import { dateWords } from '@/core/account'
+import { plural, thousands } from '@/core/base'
+import type { Rec } from '@/core/records'
+import { strategyVersions, type Line, type Review, type Run } from '@/core/review'
+import { finalLine, occasionsOf, type Occasion } from '@/core/strategy'
+import { LATEST, RELEASES, releaseWords, standinKey } from '@/standins'
+import { useSession, useStore } from '@/store/provider'
+import type { SourceInfo } from '@/store/source-info'
+import { useAsked } from '@/store/use-asked'
+import { searchDesk, type Again as Found } from '@/workers'
+import { useMarker } from '../../shared/use-marks'
+import { exportsOf, useExportsCompared } from './exports-compared'
+import { PeekRecord } from '../panes/peek-record'
+import { Reminder } from './reminder'
+
+/** What came and what went since the strategy was run before; when to run it again. */
+export function Again({
+  review,
+  info,
+  lines,
+  runAgain,
+}: {
+  review: Review
+  info: SourceInfo
+  lines: readonly Line[]
+  runAgain: () => void
+}) {
+  return (
+    <section className="again" aria-label="Run again">
+      <div>
+        {info.standin ? (
+          <Occasions review={review} info={info} lines={lines} runAgain={runAgain} />
+        ) : (
+          <Exports review={review} info={info} />
+        )}
+      </div>
+      <Reminder review={review} info={info} />
+    </section>
+  )
+}
+
+/** What a run is best held against: the same question in another release, else another release, else the run before. */
+function earlierOf<O extends Occasion<Line, Run>>(older: readonly O[], { run }: O): O | undefined {
+  const released = older.filter((o) => o.run.release !== run.release)
+  return released.findLast((o) => o.run.key === run.key) ?? released.at(-1) ?? older.at(-1)
+}
+
+const occasionWords = ({ run }: Occasion<Line, Run>): string =>
+  [
+    dateWords(run.at),
+    ...(run.release
+      ? [RELEASES.some((r) => r === run.release) ? releaseWords(run.release) : run.release]
+      : []),
+    plural(run.hits, 'hit'),
+  ].join(', ')
+
+function Occasions({
+  review,
+  info,
+  lines,
+  runAgain,
+}: {
+  review: Review
+  info: SourceInfo
+  lines: readonly Line[]
+  runAgain: () => void
+}) {
+  const { act, deed } = useStore()
+  const { source } = info
+  const entries = useSession((s) => s.entries)
+  const last = finalLine(lines)
+  const occasions = useMemo(() => {
+    if (!last) return []
+    const versions = strategyVersions(entries, source.id, lines)
+    // What was pasted was found elsewhere, in a state of the database that nobody can open again.
+    const runs = review.runs.filter((r) => r.how === 'stand-in')
+    return occasionsOf(runs, last.id, versions).filter((o) => o.lines)
+  }, [entries, source.id, lines, review.runs, last])
+  const [chosen, setChosen] = useState<string>()
+  const after = occasions[occasions.length - 1]
+  const older = occasions.slice(0, -1)
+  const before = older.find((o) => o.run.id === chosen) ?? (after && earlierOf(older, after))
+  const found = useAgain(info, before, after)
+  const newer = info.release !== LATEST
+  return (
+    <>
+      <h2>Since it was run before</h2>
+      {newer && (
+        <p className="note">
+          <b>There is a newer release.</b> {info.short} is searched as it was, in the{' '}
+          {releaseWords(info.release!)}.{' '}
+          <Button
+            size="small"
+            onClick={() => {
+              const { release: _older, ...rest } = source
+              deed(act('source.set', rest).then(runAgain))
+            }}
+          >
+            Run all again in the {releaseWords(LATEST)}
+          </Button>
+        </p>
+      )}
+      {!after || !before ? (
+        <p className="empty">
+          {after
+            ? `The last line was run on ${occasionWords(after)}. When it is run again, in a newer release or with other words, what came and what went will stand here.`
+            : 'The last line has not been run yet.'}
+        </p>
+      ) : (
+        <>
+          <p className="sub" style={{ display: 'flex', gap: 8, alignItems: 'baseline', flexWrap: 'wrap' }}>
+            <Select
+              size="small"
+              variant="borderless"
+              popupMatchSelectWidth={false}
+              aria-label="The earlier time"
+              value={before.run.id}
+              options={older.map((o) => ({ value: o.run.id, label: occasionWords(o) }))}
+              onChange={setChosen}
+            />
+            <span>then {occasionWords(after)}</span>
+            {before.run.key !== after.run.key && <span>(the lines changed between: see Versions)</span>}
+          </p>
+          {found ? (
+            <Difference
+              review={review}
+              gone={found.withdrawn.length + found.lostNow.length}
+              both={found.both}
+              fresh={found.added.length + found.foundNow.length}
+              parts={[
+                { title: 'New: added to the database since', records: found.added },
+                { title: 'New: there before, found only now', records: found.foundNow },
+                { title: 'Gone: withdrawn from the database', records: found.withdrawn },
+                { title: 'Gone: still there, found no more', records: found.lostNow },
+              ]}
+            />
+          ) : (
+            <p className="empty">Opening both releases …</p>
+          )}
+        </>
+      )}
+    </>
+  )
+}
+
+function useAgain(
+  info: SourceInfo,
+  before: Occasion<Line, Run> | undefined,
+  after: Occasion<Line, Run> | undefined,
+): Found | undefined {
+  const id = info.standin?.id
+  return useAsked(() => {
+    if (!id || !before?.lines || !after?.lines) return undefined
+    const asked = ({ run, lines }: Occasion<Line, Run>) => ({
+      key: standinKey(id, run.release),
+      lines: [...(lines ?? [])],
+      lineId: run.lineId,
+    })
+    return searchDesk().again(asked(before), asked(after))
+  }, [id, before, after]).value
+}
+
+/** For a database outside: the export files that were brought in at two times. */
+function Exports({ review, info }: { review: Review; info: SourceInfo }) {
+  const entries = useSession((s) => s.entries)
+  const files = useMemo(() => exportsOf(entries, info.source.id), [entries, info.source.id])
+  const found = useExportsCompared(files)
+  const [before, after] = files.slice(-2)
+  return (
+    <>
+      <h2>Since it was exported before</h2>
+      {!before || !after ? (
+        <p className="empty">
+          When the strategy is run there again and its export is brought in a second time, the two files are
+          held against each other here: what came, what went.
+        </p>
+      ) : (
+        <>
+          <p className="sub">
+            {dateWords(before.at)}: {plural(before.count, 'record')}, then {dateWords(after.at)}:{' '}
+            {plural(after.count, 'record')}
+          </p>
+          {found ? (
+            <Difference
+              review={review}
+              gone={found.gone.length}
+              both={found.both}
+              fresh={found.fresh.length}
+              parts={[
+                { title: 'New in the later file', records: found.fresh },
+                { title: 'Gone from it', records: found.gone },
+              ]}
+            />
+          ) : (
+            <p className="empty">Comparing …</p>
+          )}
+        </>
+      )}
+    </>
+  )
+}
+
+const SHOWN = 60
+
+/** The difference as a bar to be looked at, and as lists to be read. */
+function Difference({
+  review,
+  gone,
+  both,
+  fresh,
+  parts,
+}: {
+  review: Review
+  gone: number
+  both: number
+  fresh: number
+  parts: { title: string; records: readonly Rec[] }[]
+}) {
+  const marker = useMarker(review)
+  const all = Math.max(1, gone + both + fresh)
+  const width = (n: number): string => `${n ? Math.max(3, (n / all) * 100) : 0}%`
+  return (
+    <>
+      <div className="difference" role="img" aria-label={`${fresh} new, ${gone} gone, ${both} in both`}>
+        {gone > 0 && <span className="gone" style={{ width: width(gone) }} />}
+        <span className="both" style={{ width: width(both) }} />
+        <span className="fresh" style={{ width: width(fresh) }} />
+      </div>
+      <p className="sub">
+        <b>{thousands(gone)}</b> gone · <b>{thousands(both)}</b> in both · <b>{thousands(fresh)}</b> new
+      </p>
+      {parts
+        .filter((p) => p.records.length)
+        .map((p) => (
+          <div key={p.title}>
+            <h3 className="offer-head">
+              {p.title} <span className="number">{thousands(p.records.length)}</span>
+            </h3>
+            {p.records.slice(0, SHOWN).map((r) => (
+              <PeekRecord key={r.id} record={r} marks={marker(r)} />
+            ))}
+            {p.records.length > SHOWN && (
+              <p className="sub">and {thousands(p.records.length - SHOWN)} more: the newest are shown.</p>
+            )}
+          </div>
+        ))}
+    </>
+  )
+}
