@@ -36,6 +36,7 @@ export async function undoPastRuns(page: Page): Promise<void> {
   await page.keyboard.press('z')
   await expect(page.getByText(/A run stays: it happened/)).toBeVisible()
   await page.getByRole('button', { name: 'Undo it' }).click()
+  await expect(page.getByText(/A run stays: it happened/)).toBeHidden()
 }
 
 /** Says who reads, when that is asked before the first ruling. */

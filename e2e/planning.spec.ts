@@ -124,7 +124,9 @@ test('the demo question is planned from nothing to a full grid with the keyboard
   await expect(cell(0, 0).locator('.chip')).toHaveCount(3)
   await keys(page, 'Shift+B')
   await expect(cell(1, 0).locator('.chip')).toHaveCount(3)
-  await expect(pane(page)).toContainText('We tried and dropped one more')
+  // Nothing was run, so nothing was tried.
+  await expect(pane(page)).toContainText('We gathered search terms')
+  await expect(pane(page)).not.toContainText('tried and dropped')
   await saved(page)
 })
 

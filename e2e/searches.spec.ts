@@ -96,11 +96,14 @@ test('five strategies are drafted, run, revised twice, limited, and a lost limit
   await page.keyboard.press('Shift+J')
   await expect(page.locator('[data-line="8"]')).toContainText('all(#3-#4)')
   await page.keyboard.press('2')
-  await expect(page.getByText('set in line 6, lost at line 8')).toBeVisible()
+  await expect(page.getByText(/set in line 6 \(.*\), lost at line 8/)).toBeVisible()
   for (const line of [9, 10]) {
     await page.keyboard.press('l')
     await expect(page.locator(`[data-line="${line}"]`)).toBeVisible()
   }
+  // Set and run are different facts.
+  await expect(page.getByRole('cell', { name: /^set in line \d+, not run yet/ })).toHaveCount(2)
+  await page.keyboard.press('r')
   await expect(page.getByRole('cell', { name: /^applied in line/ })).toHaveCount(2)
   await page.keyboard.press('r')
   await allRun(page)

@@ -1,5 +1,7 @@
 import {
   Command,
+  commandOf,
+  Deeds,
   fold,
   foldFrom,
   lastDeed,
@@ -24,12 +26,17 @@ export interface JournalView {
   state: SaveState
 }
 
+/** Something that waits to be written. What it does may depend on the number that another waiting entry will have. */
 interface Waiting {
-  command: CommandType
+  command: (numberOf: (target: Target) => number) => CommandType
   at: string
   by: string
   written: () => void
+  /** Its number, once it is written. */
+  seq?: number
 }
+/** What an undo takes back: an entry by its number, or one that waits and has none yet. */
+type Target = number | Waiting
 
 export interface JournalOptions extends Pick<Ground, 'connection' | 'now' | 'locks' | 'channel'> {
   by: () => string
@@ -90,8 +97,15 @@ export class JournalFile {
 
   /** Written or not: the journal as the screen has it. */
   everything(): Entry[] {
+    return [...this.entries, ...this.numbered(this.waiting)]
+  }
+
+  /** What waits, as entries behind those that are written. */
+  private numbered(waiting: readonly Waiting[]): Entry[] {
+    const base = this.entries.length
+    const numberOf = (t: Target): number => (typeof t === 'number' ? t : (t.seq ?? base + waiting.indexOf(t)))
     let last = this.entries.at(-1)
-    return [...this.entries, ...this.waiting.map((w) => (last = nextEntry(last, w.command, w.at, w.by)))]
+    return waiting.map((w) => (last = nextEntry(last, w.command(numberOf), w.at, w.by)))
   }
 
   /** Checks the chain of digests, which is slow for long journals. */
@@ -114,8 +128,13 @@ export class JournalFile {
   async doAll(commands: readonly CommandType[]): Promise<void> {
     if (!commands.length) return
     const checked = commands.map((c) => Command.parse(c))
+    await this.enqueue(checked.map((command) => () => command))
+  }
+
+  /** Shows what is done at once, and writes it; resolves when it is on disk. */
+  private async enqueue(commands: readonly Waiting['command'][]): Promise<void> {
     const [at, by] = [this.timeOfDeed(), this.options.by()]
-    const written = checked.map(
+    const written = commands.map(
       (command) =>
         new Promise<void>((done) => {
           this.waiting.push({ command, at, by, written: done })
@@ -134,8 +153,9 @@ export class JournalFile {
   }
 
   /**
-   * Takes back the last deed, all of it, and gives it; undefined where there was nothing to take back. What other tabs
-   * have done is taken in first, so that no undo is written that would be without effect.
+   * Takes back the last deed, all of it, and gives it; undefined where there is nothing to take back. The view changes at
+   * once, so that what is done next comes after it. Where another tab has done something meanwhile, so that it would be
+   * without effect, nothing is written.
    */
   undo(): Promise<LastDeed | undefined> {
     return this.again('undo')
@@ -147,20 +167,17 @@ export class JournalFile {
   }
 
   private async again(kind: 'undo' | 'redo'): Promise<LastDeed | undefined> {
-    await this.settled()
-    const written = await this.locked(async (db) => {
-      await this.takeOthers(db)
-      const deed = lastDeed(this.entries, kind === 'undo' ? this.folded.done : this.folded.undone)
-      if (!deed) return undefined
-      const [at, by] = [this.timeOfDeed(), this.options.by()]
-      let last = this.entries.at(-1)
-      const mine = deed.seqs.map((seq) => (last = nextEntry(last, { kind, payload: { seq } }, at, by)))
-      await addEntries(db, this.reviewId, mine)
-      this.refold([...this.entries, ...mine])
-      return deed
-    })
-    if (written) this.bus.postMessage('more')
-    return written
+    const all = this.everything()
+    const deed = lastDeed(all, kind === 'undo' ? this.folded.done : this.folded.undone)
+    if (!deed) return undefined
+    const written = this.entries.length
+    await this.enqueue(
+      deed.seqs.map((seq) => {
+        const target: Target = seq < written ? seq : this.waiting[seq - written]!
+        return (numberOf) => ({ kind, payload: { seq: numberOf(target) } })
+      }),
+    )
+    return deed
   }
 
   /** Tries again to write what could not be written. */
@@ -216,9 +233,13 @@ export class JournalFile {
       try {
         await this.locked(async (db) => {
           const others = await this.takeOthers(db)
-          let last = this.entries.at(-1)
-          const mine = batch.map((w) => (last = nextEntry(last, w.command, w.at, w.by)))
+          // Another tab may have done something since: an undo that is without effect now is dropped.
+          const kept = others ? this.effective(batch) : batch
+          const mine = this.numbered(kept)
           await addEntries(db, this.reviewId, mine)
+          kept.forEach((w, n) => {
+            w.seq = mine[n]!.seq
+          })
           this.waiting.splice(0, batch.length)
           if (others) this.foldedUpTo = undefined
           this.refold([...this.entries, ...mine])
@@ -231,6 +252,18 @@ export class JournalFile {
       for (const w of batch) w.written()
       await this.keepSnapshot(batch.length)
     }
+  }
+
+  /** What waits without undos that would do nothing behind what is written now. */
+  private effective(waiting: readonly Waiting[]): Waiting[] {
+    const deeds = new Deeds(fold(this.entries))
+    const kept: Waiting[] = []
+    for (const w of waiting) {
+      const entry = this.numbered([...kept, w]).at(-1)!
+      const command = commandOf(entry)
+      if (command.ok && deeds.take(entry.seq, command.value) !== undefined) kept.push(w)
+    }
+    return kept
   }
 
   /** Works on the disk while no other tab does; begins anew where the connection was lost meanwhile. */

@@ -12,3 +12,4 @@ export { lineVersions, runBefore, strategyVersions, type LineVersion, type Strat
 export { lastDeed, type LastDeed } from './last-deed'
 export { placeOf, type Place, type StageName } from './place'
 export { heldBy, takeOver } from './unfinished'
+export { Deeds } from './deeds'
