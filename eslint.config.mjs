@@ -18,6 +18,8 @@ export default tseslint.config(
         { considerDefaultExhaustiveForUnions: true },
       ],
       eqeqeq: 'error',
+      // `useAsked` asks again when its list changes, as an effect does.
+      'react-hooks/exhaustive-deps': ['error', { additionalHooks: '(useAsked)' }],
       // What goes wrong must reach the strip: `deed(promise)` in components, `await` elsewhere.
       'no-void': 'error',
       'no-console': ['error', { allow: ['error'] }],

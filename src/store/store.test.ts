@@ -1,6 +1,6 @@
 import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { emptyRecord, type Rec } from '@/core/records'
-import { openPackage, packReview, verifyJournal, type Command, type Entry } from '@/core/review'
+import { openPackage, packReview, verifyJournal } from '@/core/review'
 import { browser, type Browser } from './store.fixture'
 import type { Session, Store } from './store'
 

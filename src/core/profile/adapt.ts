@@ -1,4 +1,4 @@
-import { foldLabel, listed, never } from '../base'
+import { foldLabel, never, nonEmpty } from '../base'
 import {
   and,
   heading,
@@ -15,7 +15,7 @@ import {
   type Field,
   type MaskPart,
 } from '../query'
-import type { Direction, Loss } from './loss'
+import { lossWords, type Direction, type Loss, type LossCause } from './loss'
 import type { Profile } from './schema'
 
 /** What printing takes from outside the profile. */
@@ -55,22 +55,14 @@ class Adapter {
     private readonly options: PrintOptions,
   ) {}
 
-  private lose(
-    e: Expr,
-    what: string,
-    direction: Direction,
-    is: Expr | string,
-    why: string,
-    advice: string,
-  ): void {
+  private lose(e: Expr, cause: LossCause, direction: Direction, is: Expr | string): void {
     this.losses.push({
       ...(e.at ? { at: e.at } : {}),
-      what,
+      cause,
+      ...lossWords(cause, this.profile.name),
       direction,
       was: print(e),
       is: typeof is === 'string' ? is : print(is),
-      why,
-      advice,
     })
   }
 
@@ -126,14 +118,7 @@ class Adapter {
     const [first, ...rest] = e.parts
     const kept = this.expr(first!, fields)
     if (!this.profile.operators.not) {
-      this.lose(
-        e,
-        'NOT',
-        'wider',
-        kept,
-        `${this.profile.name} has no NOT`,
-        'Run the part behind NOT as a search of its own and take its records away after merging.',
-      )
+      this.lose(e, { code: 'no-not' }, 'wider', kept)
       return kept
     }
     return not(kept, ...rest.map((p) => this.flipped(() => this.expr(p, fields))))
@@ -153,15 +138,7 @@ class Adapter {
     this.stopWords([e.text], e)
     this.stems(e, e.text)
     const said = this.mask(e.text)
-    if (said.loss)
-      this.lose(
-        e,
-        said.loss.what,
-        said.loss.direction,
-        or(...said.words.map(word)),
-        said.loss.why,
-        said.loss.advice,
-      )
+    if (said.loss) this.lose(e, said.loss.cause, said.loss.direction, or(...said.words.map(word)))
     return or(
       ...said.words.map((w): Expr => ({
         kind: 'word',
@@ -180,139 +157,75 @@ class Adapter {
     const loss = said.find((s) => s.loss)?.loss
     if (this.profile.quotes.signs && said.every((s) => s.words.length === 1)) {
       const whole: Expr = { ...e, words: said.map((s) => s.words[0]!) }
-      if (loss) this.lose(e, loss.what, loss.direction, whole, loss.why, loss.advice)
+      if (loss) this.lose(e, loss.cause, loss.direction, whole)
       return whole
     }
     const parts = said.map((s) => or(...s.words.map(word)))
     const apart = and(...parts)
     // Words that were cut down and words set free from their phrase pull in two directions.
     const wider = !loss || loss.direction === 'wider'
-    this.lose(
-      e,
-      'truncation in a phrase',
-      wider ? 'wider' : 'changed',
-      apart,
-      `${this.profile.name} does not truncate inside quotes`,
-      'Write out the phrases that matter, each in quotes.',
-    )
+    this.lose(e, { code: 'phrase-truncated' }, wider ? 'wider' : 'changed', apart)
     return apart
   }
 
   private near(e: Expr & { kind: 'near' }): Expr {
-    const { nearness, name } = this.profile
+    const { nearness } = this.profile
     const left = this.leaf(e.left)
     const right = this.leaf(e.right)
     const asAnd = and(left, right)
     const steps = nearness?.counts === 'steps' ? e.distance + 1 : e.distance
     const form = e.ordered ? (nearness?.ordered ?? nearness?.either) : nearness?.either
     if (!nearness || !form) {
-      this.lose(
-        e,
-        'nearness',
-        'wider',
-        asAnd,
-        `${name} has no nearness`,
-        'Try a phrase instead, or title only, if AND brings too much.',
-      )
+      this.lose(e, { code: 'no-nearness' }, 'wider', asAnd)
       return asAnd
     }
     if (steps > nearness.most) {
-      this.lose(
-        e,
-        'nearness',
-        'wider',
-        asAnd,
-        `${name} lets at most ${nearness.most} stand between`,
-        'Ask for fewer words between, or leave it at AND.',
-      )
+      this.lose(e, { code: 'near-too-far', most: nearness.most }, 'wider', asAnd)
       return asAnd
     }
     if (!isNearOperand(left) || !isNearOperand(right)) {
-      this.lose(
-        e,
-        'nearness',
-        'wider',
-        asAnd,
-        'one of its sides became more than words and phrases',
-        'Write the sides without truncated phrases.',
-      )
+      this.lose(e, { code: 'near-sides' }, 'wider', asAnd)
       return asAnd
     }
     const ordered = e.ordered && nearness.ordered !== undefined
     const near: Expr = { ...e, left, right, ordered }
-    if (e.ordered && !ordered)
-      this.lose(
-        e,
-        'order of words',
-        'wider',
-        near,
-        `${name} does not tell which word comes first`,
-        'A phrase keeps the order where the words stand side by side.',
-      )
+    if (e.ordered && !ordered) this.lose(e, { code: 'no-order' }, 'wider', near)
     return near
   }
 
   private stopWords(words: readonly string[], e: Expr): void {
-    const dropped = words.filter((w) => this.profile.stopWords.includes(w.toLowerCase()))
-    if (dropped.length)
-      this.lose(
-        e,
-        'stop word',
-        'changed',
-        print(e),
-        `${this.profile.name} does not search for ${listed(dropped)}`,
-        'Leave the word out, or use another one.',
-      )
+    const dropped = nonEmpty(words.filter((w) => this.profile.stopWords.includes(w.toLowerCase())))
+    if (dropped) this.lose(e, { code: 'stop-words', words: dropped }, 'changed', print(e))
   }
 
   private stems(e: Expr, text: string): void {
-    const { stemming, quotes, name } = this.profile
+    const { stemming, quotes } = this.profile
     if (stemming === 'none' || /[*?]/.test(text)) return
-    const what = stemming === 'plurals' ? 'singular and plural' : 'all forms of a word'
-    this.lose(
-      e,
-      'stemming',
-      'wider',
-      print(e),
-      `${name} searches ${what} together`,
-      quotes.exact
-        ? 'Put the word in quotes to search for this form alone.'
-        : 'There is no way to switch it off; look at what it adds.',
-    )
+    this.lose(e, { code: 'stemming', how: stemming, quotesHelp: quotes.exact }, 'wider', print(e))
   }
 
   /** What can be said for a word with signs, and the loss if it is not the same. */
   private mask(text: string): {
     words: string[]
-    loss?: { what: string; direction: Direction; why: string; advice: string }
+    loss?: { cause: LossCause; direction: Direction }
   } {
     const parts = maskParts(text)
     if (parts.every((p) => 'letters' in p)) return { words: [text] }
-    const { truncation: t, name } = this.profile
+    const { truncation: t } = this.profile
     const letters = (p: MaskPart | undefined): boolean => p !== undefined && 'letters' in p
-    const forms = (why: string): ReturnType<Adapter['mask']> => {
+    const forms = (cause: (known: boolean) => LossCause): ReturnType<Adapter['mask']> => {
       const known = [...new Set(this.options.forms?.(text) ?? [])]
       const stem = parts.flatMap((p) => ('letters' in p ? [p.letters] : [])).join('')
       const words = known.length ? known : [stem]
       // A sign for exactly one character has no form that is known without looking.
       const direction =
         known.length || parts.every((p) => 'letters' in p || p.least === 0) ? 'narrower' : 'changed'
-      return {
-        words,
-        loss: {
-          what: 'truncation',
-          direction,
-          why,
-          advice: known.length
-            ? 'The forms that are known are listed; add others by hand.'
-            : 'Write out the forms that matter, joined with OR.',
-        },
-      }
+      return { words, loss: { cause: cause(known.length > 0), direction } }
     }
-    if (!letters(parts[0]) && !t.left) return forms(`${name} does not truncate in front of a word`)
+    if (!letters(parts[0]) && !t.left) return forms((known) => ({ code: 'mask-left', known }))
     const stem = letters(parts[0]) ? (parts[0] as { letters: string }).letters : ''
     if (letters(parts[0]) && stem.length < t.shortestStem)
-      return forms(`${name} wants at least ${t.shortestStem} letters before the sign`)
+      return forms((known) => ({ code: 'mask-short', known, least: t.shortestStem }))
     const sayable = parts.every((p, i) => {
       if ('letters' in p) return true
       const inside = letters(parts[i - 1]) && letters(parts[i + 1])
@@ -322,15 +235,10 @@ class Adapter {
       return p.most === Infinity ? t.any !== undefined : t.upTo !== undefined
     })
     if (sayable) return { words: [text] }
-    if (!t.any || !letters(parts[0])) return forms(`${name} has no sign for it`)
+    if (!t.any || !letters(parts[0])) return forms((known) => ({ code: 'mask-no-sign', known }))
     return {
       words: [`${stem}*`],
-      loss: {
-        what: 'truncation',
-        direction: 'wider',
-        why: `${name} knows only any ending`,
-        advice: 'If that brings noise, write out the forms instead.',
-      },
+      loss: { cause: { code: 'mask-any-only' }, direction: 'wider' },
     }
   }
 
@@ -352,37 +260,21 @@ class Adapter {
       if (isNearOperand(e) || e.kind === 'near') return or(...chosen.map((of) => inFields(of, e)))
     }
     const around = forms.filter((f) => within(fields, f.of)).sort((a, b) => a.of.length - b.of.length)[0]
-    const names = listed(fields, 'or')
+    const names = nonEmpty(fields)!
     if (around) {
       const wider = inFields(around.of, e)
-      this.lose(
-        was,
-        'field',
-        'wider',
-        wider,
-        `${this.profile.name} has no field for ${names} alone`,
-        'Look at a few of the records it adds.',
-      )
+      this.lose(was, { code: 'field-wider', fields: names }, 'wider', wider)
       return wider
     }
     const covered = within(fields, this.profile.any)
-    this.lose(
-      was,
-      'field',
-      covered ? 'wider' : 'changed',
-      e,
-      `${this.profile.name} has no field for ${names}`,
-      covered
-        ? 'All its fields are searched instead; title only may be nearer.'
-        : 'Its usual fields are searched instead, which do not hold this.',
-    )
+    this.lose(was, { code: 'field-missing', fields: names, covered }, covered ? 'wider' : 'changed', e)
     return e
   }
 
   // ---- headings and codes
 
   private heading(e: Expr & { kind: 'heading' }): Expr {
-    const { headings, name } = this.profile
+    const { headings } = this.profile
     const labels = (): readonly string[] =>
       e.below ? (this.options.withNarrower?.(e.label) ?? [e.label]) : [e.label]
     if (!headings) {
@@ -391,67 +283,31 @@ class Adapter {
         this.profile.fields.some((x) => x.of.length === 1 && x.of[0] === f),
       )
       const said = or(...phrases.map((p) => (fields.length ? or(...fields.map((f) => inFields([f], p))) : p)))
-      this.lose(
-        e,
-        'heading',
-        'changed',
-        said,
-        `${name} has no vocabulary`,
-        'Check that the words of the heading are what authors write, and add synonyms.',
-      )
+      this.lose(e, { code: 'no-vocabulary' }, 'changed', said)
       return said
     }
     let main = e.main
     if (main && !(e.below ? (headings.belowMain ?? headings.main) : headings.main)) {
-      this.lose(
-        e,
-        'main focus',
-        'wider',
-        heading(e.label, e.below),
-        `${name} does not mark the main focus`,
-        'Nothing to do: it finds more.',
-      )
+      this.lose(e, { code: 'no-main-focus' }, 'wider', heading(e.label, e.below))
       main = false
     }
     const direct = e.below ? (main ? headings.belowMain : headings.below) : headings.plain
     if (!e.below || direct) return { ...e, main }
     const listedOut = or(...labels().map((l) => heading(l, false, main)))
-    if (!this.options.withNarrower?.(e.label))
-      this.lose(
-        e,
-        'with narrower',
-        'narrower',
-        listedOut,
-        `${name} cannot take narrower headings along, and they are not known here`,
-        'Look the narrower headings up and add them.',
-      )
+    if (!this.options.withNarrower?.(e.label)) this.lose(e, { code: 'no-narrower' }, 'narrower', listedOut)
     return listedOut
   }
 
   private classCode(e: Expr & { kind: 'class' }): Expr {
-    const { classes, name } = this.profile
+    const { classes } = this.profile
     if (!classes) {
       const said: Expr = { kind: 'phrase', words: foldLabel(e.code).split(' ') }
-      this.lose(
-        e,
-        'classification code',
-        'changed',
-        said,
-        `${name} has no codes`,
-        'Use words for what the code stands for.',
-      )
+      this.lose(e, { code: 'no-codes' }, 'changed', said)
       return said
     }
     if (e.below && !classes.below) {
       const alone: Expr = { ...e, below: false }
-      this.lose(
-        e,
-        'codes below',
-        'narrower',
-        alone,
-        `${name} cannot take the codes below along`,
-        'Add the codes below one by one.',
-      )
+      this.lose(e, { code: 'no-codes-below' }, 'narrower', alone)
       return alone
     }
     return e
@@ -466,14 +322,7 @@ class Adapter {
     if (!this.profile.lines) {
       const parts = numbers.map((n) => this.options.line?.(n))
       if (parts.every((p) => p !== undefined)) return join(parts.map((p) => this.expr(p, undefined)))
-      this.lose(
-        e,
-        'line',
-        'changed',
-        print(e),
-        `${this.profile.name} keeps no lines`,
-        'Write out what the lines say in one query.',
-      )
+      this.lose(e, { code: 'no-lines' }, 'changed', print(e))
       return e
     }
     if (e.kind === 'line') return e

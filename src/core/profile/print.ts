@@ -1,6 +1,6 @@
 import { print as plainPrint, type Expr } from '../query'
 import { adapt, type PrintOptions } from './adapt'
-import type { Loss } from './loss'
+import { lossWords, type Loss } from './loss'
 import type { Profile } from './schema'
 import { write } from './write'
 
@@ -21,22 +21,18 @@ export function printFor(e: Expr, profile: Profile, options: PrintOptions = {}):
   const { tree } = adapted
   const seen = new Set<string>()
   const losses = adapted.losses.filter((l) => {
-    const key = [l.what, l.direction, l.was, l.why].join('\n')
+    const key = [JSON.stringify(l.cause), l.direction, l.was].join('\n')
     return !seen.has(key) && seen.add(key)
   })
   const text = write(tree, profile)
   const most = profile.caps.longestQuery
   if (most === undefined || text.length <= most) return { text, losses, said: tree }
   const parts = tree.kind === 'and' || tree.kind === 'or' ? tree.parts : undefined
-  const loss: Loss = {
-    what: 'length',
-    direction: 'changed',
-    was: plainPrint(e),
-    is: '',
-    why: `${profile.name} takes at most ${most} characters, and this has ${text.length}`,
-    advice: 'Drop words that bring nothing, or run the parts one after the other.',
+  const loss = (is: string, rows: boolean): Loss => {
+    const cause = { code: 'too-long', most, length: text.length, rows } as const
+    return { cause, ...lossWords(cause, profile.name), direction: 'changed', was: plainPrint(e), is }
   }
-  if (!parts) return { text, losses: [...losses, { ...loss, is: text }], said: tree }
+  if (!parts) return { text, losses: [...losses, loss(text, false)], said: tree }
   const rows = parts.map((p) => write(p, profile))
   // Where lines are kept the last row joins the ones before it; the person puts in the numbers they were given.
   const { lines } = profile
@@ -47,10 +43,7 @@ export function printFor(e: Expr, profile: Profile, options: PrintOptions = {}):
   const split = rows.join('\n')
   return {
     text: split,
-    losses: [
-      ...losses,
-      { ...loss, is: split, advice: 'Run the rows one after the other; the last joins those before it.' },
-    ],
+    losses: [...losses, loss(split, true)],
     said: tree,
   }
 }

@@ -1,6 +1,6 @@
 'use client'
 import { Button } from 'antd'
-import { useEffect, useMemo, useState } from 'react'
+import { useEffect, useMemo } from 'react'
 import type { KnownItem, Review } from '@/core/review'
 import { whoAndWhen } from '@/core/records'
 import { useStore } from '@/store/provider'

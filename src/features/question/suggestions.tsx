@@ -1,5 +1,5 @@
 'use client'
-import { useEffect, useState } from 'react'
+import { useState } from 'react'
 import { listed, thousands } from '@/core/base'
 import type { Concept, Letter, Pick, Review, Term } from '@/core/review'
 import type { SourceInfo } from '@/store/source-info'

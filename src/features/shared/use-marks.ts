@@ -1,4 +1,4 @@
-import { useEffect, useMemo, useState } from 'react'
+import { useMemo } from 'react'
 import { foldLabel } from '@/core/base'
 import { Scanned, type IndexedField } from '@/core/engine'
 import type { Expr } from '@/core/query'
@@ -8,7 +8,6 @@ import type { Review } from '@/core/review'
 import { sourceInfo } from '@/store/source-info'
 import { useAsked } from '@/store/use-asked'
 import { vocabularyDesk } from '@/workers'
-import { useStore } from '@/store/provider'
 
 export interface Mark {
   start: number

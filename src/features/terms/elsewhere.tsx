@@ -1,5 +1,4 @@
 'use client'
-import { useEffect, useState } from 'react'
 import { listed, plural, thousands } from '@/core/base'
 import type { Concept, Review } from '@/core/review'
 import type { Store } from '@/store/store'

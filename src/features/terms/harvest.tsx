@@ -1,6 +1,6 @@
 'use client'
 import { Radio } from 'antd'
-import { useEffect, useMemo, useState } from 'react'
+import { useMemo, useState } from 'react'
 import { plural, thousands } from '@/core/base'
 import type { Letter, Review } from '@/core/review'
 import { useSession, useStore } from '@/store/provider'

@@ -71,7 +71,7 @@ export function Reader({ concept, review, info, others, openAt }: Props) {
   const cell = { conceptId: concept.id, sourceId: info.source.id, kind: 'heading' as const }
   const taken = shown && sameTerm(review, { ...cell, expression: shown.heading.label })
 
-  const actions = useMemo<Action[]>(() => {
+  const actions = useMemo(() => {
     const base = { conceptId: concept.id, sourceId: info.source.id, origin: 'look-up' as const }
     const take = (withNarrower: boolean, mainFocus: boolean) => (): void => {
       if (!shown) return
@@ -84,17 +84,23 @@ export function Reader({ concept, review, info, others, openAt }: Props) {
       setMarked(new Map())
     }
     const when = (): boolean => shown !== undefined
-    return [
-      { id: 'take-alone', label: 'Take the heading alone', key: '1', when, run: take(false, false) },
-      {
+    return {
+      alone: { id: 'take-alone', label: 'Take the heading alone', key: '1', when, run: take(false, false) },
+      narrower: {
         id: 'take-narrower',
         label: 'Take the heading with narrower',
         key: '2',
         when,
         run: take(true, false),
       },
-      { id: 'take-main', label: 'Take the heading as main focus', key: '3', when, run: take(false, true) },
-      {
+      main: {
+        id: 'take-main',
+        label: 'Take the heading as main focus',
+        key: '3',
+        when,
+        run: take(false, true),
+      },
+      code: {
         id: 'take-code',
         label: 'Take its class code with all below',
         key: '4',
@@ -105,7 +111,7 @@ export function Reader({ concept, review, info, others, openAt }: Props) {
             putTerms(store, review, [{ ...base, kind: 'class', expression, withNarrower: true }])
         },
       },
-      {
+      fill: {
         id: 'fill-row',
         label: 'Fill the row from the other vocabularies',
         key: 'R',
@@ -113,7 +119,7 @@ export function Reader({ concept, review, info, others, openAt }: Props) {
         when: () => rowFilling(review, concept, elsewhere).length > 0,
         run: () => shown && fillRow(store, review, concept, elsewhere, shown.heading.label),
       },
-      {
+      tree: {
         id: 'reader-tree',
         label: asTree ? 'Show the neighbourhood' : 'Show the tree',
         key: 'T',
@@ -121,9 +127,10 @@ export function Reader({ concept, review, info, others, openAt }: Props) {
         when,
         run: () => setAsTree(!asTree),
       },
-    ]
+    } satisfies Record<string, Action>
   }, [concept, info.source.id, asTree, shown, marked, store, review, codes, elsewhere])
-  useActions('reader', actions)
+  const list = useMemo(() => Object.values<Action>(actions), [actions])
+  useActions('reader', list)
 
   const taking = useRef<HTMLDivElement>(null)
   const entry = offers.find((o) => o.id === shown?.heading.id && o.kind === 'entry term')
@@ -142,7 +149,7 @@ export function Reader({ concept, review, info, others, openAt }: Props) {
               if (e.key === 'Escape') leaveField(e.currentTarget, taking.current)
               // Only what is offered for the words that stand in the box now.
               if (e.key === 'Enter' && answered && shown) {
-                actions[shown.below ? 1 : 0]!.run()
+                ;(shown.below ? actions.narrower : actions.alone).run()
                 leaveField(e.currentTarget, taking.current)
               }
               if (e.key === 'ArrowDown') {
@@ -204,28 +211,28 @@ export function Reader({ concept, review, info, others, openAt }: Props) {
             sign="1"
             words="alone"
             count={many ? undefined : shown.counted.alone}
-            run={actions[0]!.run}
+            run={actions.alone.run}
           />
           {(many || shown.below > 0) && (
             <TakeRow
               sign="2"
               words={many ? 'with narrower' : `with ${shown.below} narrower`}
               count={many ? undefined : shown.counted.withNarrower}
-              run={actions[1]!.run}
+              run={actions.narrower.run}
             />
           )}
           <TakeRow
             sign="3"
             words="as main focus"
             count={many ? undefined : shown.main}
-            run={actions[2]!.run}
+            run={actions.main.run}
           />
           {codes !== undefined && !many && (
             <TakeRow
               sign="4"
               words={`class ${shown.heading.code} and below`}
               count={codes}
-              run={actions[3]!.run}
+              run={actions.code.run}
             />
           )}
           {taken && (
@@ -251,7 +258,7 @@ export function Reader({ concept, review, info, others, openAt }: Props) {
             concept={concept}
             elsewhere={elsewhere}
             label={shown.heading.label}
-            fill={actions[4]!.run}
+            fill={actions.fill.run}
           />
         </div>
       )}

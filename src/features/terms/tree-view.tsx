@@ -1,9 +1,8 @@
 'use client'
-import { useEffect, useRef, useState, type KeyboardEvent } from 'react'
+import { useEffect, useRef, type KeyboardEvent } from 'react'
 import { thousands } from '@/core/base'
 import { useAsked } from '@/store/use-asked'
 import { vocabularyDesk, type TreeRow } from '@/workers'
-import { useStore } from '@/store/provider'
 
 const NO_ROWS: TreeRow[] = []
 

@@ -1,5 +1,5 @@
 'use client'
-import { useEffect, useRef, useState } from 'react'
+import { useRef, useState } from 'react'
 import { hasErrors, thousands } from '@/core/base'
 import { parse, print } from '@/core/query'
 import type { Concept, Review, Term } from '@/core/review'

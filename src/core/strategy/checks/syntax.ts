@@ -134,7 +134,7 @@ export const countImpossible: Rule = (c) =>
 /** A field that the source does not have. */
 export const fieldMissing: Rule = (c) =>
   c.lines.flatMap((line): Remark[] => {
-    const lost = line.losses.filter((l) => l.what === 'field')
+    const lost = line.losses.filter((l) => l.cause.code === 'field-missing' || l.cause.code === 'field-wider')
     if (!lost.length || !line.tree) return []
     const fields = nonEmpty([
       ...new Set([...walk(line.tree)].flatMap((e) => (e.kind === 'fields' ? e.fields : []))),

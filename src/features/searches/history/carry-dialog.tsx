@@ -1,6 +1,6 @@
 'use client'
 import { Button, Modal, Select } from 'antd'
-import { useEffect, useMemo, useState } from 'react'
+import { useMemo, useState } from 'react'
 import { listed, plural } from '@/core/base'
 import { limitState } from '@/core/profile'
 import { limitWords, parse, walk } from '@/core/query'

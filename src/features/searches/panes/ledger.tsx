@@ -1,5 +1,5 @@
 'use client'
-import { useEffect, useMemo, useState } from 'react'
+import { useMemo } from 'react'
 import { currentRuns, joiningLine } from '@/core/account'
 import { plural, thousands } from '@/core/base'
 import { limitHonour, limitState } from '@/core/profile'
@@ -10,7 +10,6 @@ import type { SourceInfo } from '@/store/source-info'
 import { useAsked } from '@/store/use-asked'
 import { searchDesk, wordDesk, type LimitCosts } from '@/workers'
 import { askedOf } from '../../shared/known-item'
-import { useStore } from '@/store/provider'
 
 /** How each planned limit stands in one source. */
 export function standingsOf(

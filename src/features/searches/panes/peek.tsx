@@ -1,6 +1,6 @@
 'use client'
 import { Select } from 'antd'
-import { useEffect, useState } from 'react'
+import { useState } from 'react'
 import { thousands } from '@/core/base'
 import { languageName, type LimitValue } from '@/core/query'
 import { RECORD_FACETS, type ChosenFacets, type RecordFacet } from '@/core/records'

@@ -1,6 +1,6 @@
 'use client'
 import { App, Button } from 'antd'
-import { useEffect, useMemo, useState } from 'react'
+import { useMemo } from 'react'
 import type { Loss } from '@/core/profile'
 import type { Line } from '@/core/review'
 import type { StandinInfo } from '@/standins'

@@ -1,6 +1,6 @@
 'use client'
 import { Button, Select } from 'antd'
-import { useEffect, useMemo, useState } from 'react'
+import { useMemo, useState } from 'react'
 import { dateWords } from '@/core/account'
 import { plural, thousands } from '@/core/base'
 import type { Rec } from '@/core/records'

@@ -1,5 +1,4 @@
 import type { Store } from '@/store/store'
-import { useEffect, useState } from 'react'
 import { compareRecords, type Compared, type Rec } from '@/core/records'
 import { commandOf, type Entry } from '@/core/review'
 import { useStore } from '@/store/provider'
