@@ -23,6 +23,33 @@ const PLAIN = { hasVocabulary: false, hasLimit: () => true }
 const YEARS: LimitValue = { kind: 'years', from: 2017, to: 2026 }
 const line = (id: string, text: string, limits: LimitValue[] = []) => ({ id, text, limits })
 
+describe('concepts of which one is enough', () => {
+  const concepts = ['a', 'b', 'c'].map((id) => ({ id, essential: true }))
+  const terms = [term('a', 'rooms'), term('b', 'noise'), term('c', 'babble')]
+  const texts = (conceptIds: string[], more: Partial<Plan> = {}): string[] =>
+    draftStrategy({ concepts, terms, limits: [], alternatives: [{ conceptIds }], ...more }, 's', PLAIN).map(
+      (l) => l.text,
+    )
+  it('are joined with OR, and with the others with AND', () => {
+    expect(texts(['b', 'c'])).toEqual([
+      'text: rooms',
+      'text: noise',
+      'text: babble',
+      'any(#2-#3)',
+      'all(#1, #4)',
+    ])
+  })
+  it('are all there is to ask where every concept is an alternative', () => {
+    expect(texts(['a', 'b', 'c']).at(-1)).toBe('any(#1-#3)')
+    expect(texts(['a', 'b', 'c'], { limits: [YEARS] })).toEqual(expect.any(Array))
+  })
+  it('do not count where only one of them has terms, or they are optional', () => {
+    expect(texts(['b', 'c'], { terms: terms.slice(0, 2) }).at(-1)).toBe('all(#1-#2)')
+    const optional = concepts.map((c) => ({ ...c, essential: c.id !== 'c' }))
+    expect(texts(['b', 'c'], { concepts: optional }).at(-1)).toBe('all(#1-#2)')
+  })
+})
+
 describe('drafting by the building-block method', () => {
   const plan: Plan = {
     concepts: [

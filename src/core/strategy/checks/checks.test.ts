@@ -28,6 +28,11 @@ const CASES: [code: string, trips: Given, quiet: Given][] = [
   ],
   ['no-line', { lines: [{ text: 'rooms', conceptId: 'a' }] }, { lines: [{ text: 'noise' }] }],
   [
+    'feeds-nothing',
+    { lines: [{ text: 'noise' }, { text: 'rooms', conceptId: 'a' }] },
+    { lines: [{ text: 'noise' }, { text: 'rooms', conceptId: 'a' }, { text: '#1 AND #2', conceptId: '' }] },
+  ],
+  [
     'optional-asked',
     { lines: [{ text: 'rooms', conceptId: 'a' }, { text: 'noise' }, { text: '#1 AND #2', conceptId: '' }] },
     { lines: [{ text: 'noise' }, { text: 'reading' }, { text: '#1 AND #2', conceptId: '' }] },
