@@ -261,6 +261,15 @@ export function Sheet({
                 )}
               </div>
             </div>
+            <p className="sub sheet-more">
+              <button className="plain link" onClick={action('line-new').run}>
+                New line
+              </button>{' '}
+              ·{' '}
+              <button className="plain link" onClick={action('line-described').run}>
+                A search without text: a form filled in, a journal browsed
+              </button>
+            </p>
           </div>
           <div {...handle} />
           {marked.size > 1 && (
