@@ -8,7 +8,7 @@ export function Providers({ children }: { children: ReactNode }) {
   const dark = useDark()
   return (
     <ConfigProvider theme={antdTheme(dark)} button={{ autoInsertSpace: false }} wave={{ disabled: true }}>
-      <App component={false} message={{ top: 92 }}>
+      <App component={false} message={{ maxCount: 3 }}>
         <StoreProvider>{children}</StoreProvider>
       </App>
     </ConfigProvider>

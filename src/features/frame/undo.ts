@@ -23,7 +23,7 @@ export function useUndo(): Undoing {
     const { session, deed } = store
     const show = (did: LastDeed | undefined, how: string): void => {
       if (!did) return
-      deed(message.info(`${how}: ${did.words}.`, 4))
+      deed(message.open({ key: 'undo', content: `${how}: ${did.words}.`, duration: 4 }))
       const { reviewId } = session.getState()
       if (!did.place || !reviewId) return
       leadToPlace(did.place)

@@ -105,7 +105,7 @@ export function SelectionStage() {
     .map((f) => standin(review.sources.find((s) => s.id === f.sourceId)?.profileId)?.short)
     .join(', ')
   return (
-    <div className="selection" data-anchor={`work:${work.id}`}>
+    <div className="selection">
       <div>
         <h1>Broad pass</h1>
         <p className="sub">{reader ? `reader: ${reader}` : 'nobody has said yet who reads'}</p>
@@ -120,7 +120,7 @@ export function SelectionStage() {
           className="sub"
           style={{ display: 'flex', justifyContent: 'space-between', maxWidth: 720, marginBottom: 6 }}
         >
-          <span>
+          <span data-anchor={`work:${work.id}`}>
             {thousands(at + 1)} of {thousands(works.length)} · found in {from}
           </span>
           {ruling && (
