@@ -1,4 +1,4 @@
-import type { Field } from '../query'
+import { TEXT_FIELDS, type Field } from '../query'
 
 /** The fields whose words are indexed, in the order in which their positions are laid out. */
 export const INDEXED_FIELDS = [
@@ -43,7 +43,7 @@ export function fieldMask(fields: readonly Field[], any: readonly Field[]): numb
         any.filter((f) => f !== 'any'),
         [],
       )
-    else if (field === 'text') mask |= fieldMask(['title', 'abstract', 'keywords'], [])
+    else if (field === 'text') mask |= fieldMask(TEXT_FIELDS, [])
     else mask |= 1 << INDEXED_FIELDS.indexOf(field)
   }
   return mask

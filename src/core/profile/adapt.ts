@@ -9,6 +9,7 @@ import {
   numbersIn,
   or,
   print,
+  textSpelledOut,
   walk,
   word,
   type Expr,
@@ -39,7 +40,7 @@ export function adapt(e: Expr, profile: Profile, options: PrintOptions = {}): { 
 
 /** Fields of a list with its groups spelled out; `any` (and no field) is undefined: the default of the source. */
 export function spelled(fields: readonly Field[]): Field[] | undefined {
-  const all = fields.flatMap((f): Field[] => (f === 'text' ? ['title', 'abstract', 'keywords'] : [f]))
+  const all = textSpelledOut(fields)
   return all.includes('any') ? undefined : [...new Set(all)]
 }
 

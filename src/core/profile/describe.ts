@@ -1,4 +1,4 @@
-import { LIMIT_KINDS, type Field, type LimitKind } from '../query'
+import { LIMIT_KINDS, TEXT_FIELDS, type Field, type LimitKind } from '../query'
 import type { Profile } from './schema'
 
 /** How mixed operators are read, as people say it; the order is that in which they are offered. */
@@ -14,7 +14,7 @@ export type BindingName = keyof typeof BINDINGS
 /** Fields and sets of fields that can be described, in the order in which they are asked. */
 export const DESCRIBED_FIELDS: readonly (readonly Field[])[] = [
   ['title'],
-  ['title', 'abstract', 'keywords'],
+  TEXT_FIELDS,
   ['abstract'],
   ['keywords'],
   ['subject'],

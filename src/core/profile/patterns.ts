@@ -1,4 +1,4 @@
-import type { Field } from '../query'
+import { TEXT_FIELDS, type Field } from '../query'
 import { DESCRIBED_FIELDS, draftOf, type ProfileDraft } from './describe'
 import { Profile } from './schema'
 
@@ -58,7 +58,7 @@ export function freshDraft(name = ''): ProfileDraft {
     sideBySide: 'all',
     quotes: { open: '"', close: '"' },
     truncation: { any: '*' },
-    any: ['title', 'abstract', 'keywords', 'subject'],
+    any: [...TEXT_FIELDS, 'subject'],
   })
   const draft: ProfileDraft = { ...draftOf(plain), id: '', name, rest: {} }
   return withLinePattern(withFieldPattern(draft, 'before, with a colon'), 'with a sign')

@@ -1,5 +1,5 @@
 import { never } from '../base'
-import { maskParts, type Expr, type Field } from '../query'
+import { maskParts, textSpelledOut, type Expr, type Field } from '../query'
 import type { Profile } from './schema'
 
 const fill = (form: string, slot: string, text: string): string => {
@@ -88,9 +88,7 @@ function quoted(words: readonly string[], profile: Profile): string {
 
 /** The form of exactly these fields; the default fields need none. */
 export function fieldForm(fields: readonly Field[], profile: Profile): string | undefined {
-  const asked = new Set(
-    fields.flatMap((f): Field[] => (f === 'text' ? ['title', 'abstract', 'keywords'] : [f])),
-  )
+  const asked = new Set(textSpelledOut(fields))
   return profile.fields.find((f) => f.of.length === asked.size && f.of.every((x) => asked.has(x)))?.form
 }
 

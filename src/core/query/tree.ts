@@ -21,6 +21,10 @@ export type Field = (typeof FIELDS)[number]
 /** Fields that a group stands for everywhere; what `any` means is for the source to say. */
 export const TEXT_FIELDS = ['title', 'abstract', 'keywords'] as const satisfies readonly Field[]
 
+/** Fields with the group `text` spelled out, in order; a field may stand twice. Empty stays empty. */
+export const textSpelledOut = (fields: readonly Field[]): Field[] =>
+  fields.flatMap((f): readonly Field[] => (f === 'text' ? TEXT_FIELDS : [f]))
+
 interface Placed {
   /** Where this part stood in the text it was read from; absent on trees that were never text. */
   at?: Span

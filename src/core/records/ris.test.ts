@@ -135,7 +135,19 @@ er  -
           expect(readRis(writeRis(records)).records).toEqual(records)
         },
       ),
-      { numRuns: 1500 },
+      {
+        numRuns: 1500,
+        // Two types in words, the first of which has a code of its own.
+        examples: [
+          [
+            [
+              ['M3', 'report', null],
+              ['M3', 'Noise', null],
+            ],
+            'JOUR',
+          ],
+        ],
+      },
     )
   })
 

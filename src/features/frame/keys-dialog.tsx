@@ -4,7 +4,7 @@ import { useState } from 'react'
 import { keyName, keyOf, useAllActions, useRegistry, type OwnKeys } from '@/store/actions'
 import { useStore } from '@/store/provider'
 import styles from './keys-dialog.module.css'
-import { keySign } from './key-sign'
+import { keySign } from '@/ui/key-sign'
 
 /** The keys of all actions: each can be changed, and all single keys switched off. */
 export function KeysDialog() {

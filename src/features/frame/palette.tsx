@@ -2,7 +2,7 @@
 import { Input, Modal } from 'antd'
 import { useId, useState } from 'react'
 import { keyOf, useAllActions, useRegistry } from '@/store/actions'
-import { keySign } from './key-sign'
+import { keySign } from '@/ui/key-sign'
 
 /** Every action, searched by its words. */
 export function Palette() {

@@ -7,7 +7,7 @@ import { keyOf, useAllActions, useRegistry } from '@/store/actions'
 import { useSession, useStore } from '@/store/provider'
 import type { SaveState } from '@/store/journal-file'
 import { chooseTheme, useThemeChoice } from '@/ui/theme'
-import { keySign } from './key-sign'
+import { keySign } from '@/ui/key-sign'
 import { useUndo } from './undo'
 
 const STATE: Record<SaveState, string> = {

@@ -8,6 +8,7 @@ import { useActions, type Action } from '@/store/actions'
 import { useStore } from '@/store/provider'
 import { useAccount } from '@/store/use-account'
 import { fileName, saveFile } from '@/ui/save-file'
+import { KeyHint } from '../shared/key-hint'
 
 const PassageEditor = dynamic(() => import('./passage-editor').then((m) => m.PassageEditor), { ssr: false })
 
@@ -100,7 +101,7 @@ export function MethodsStage() {
             {actions.map((a) => (
               <Button key={a.id} size="small" onClick={a.run}>
                 {a.label}
-                <kbd>{a.key}</kbd>
+                <KeyHint of={a} />
               </Button>
             ))}
           </span>

@@ -5,6 +5,7 @@ import type { Criterion, Review } from '@/core/review'
 import { useStore } from '@/store/provider'
 import { useStaged } from '@/store/use-staged'
 import { TextLine } from '@/ui/text-line'
+import { KeyHint } from '../shared/key-hint'
 
 export const askCriterion = (store: Store): Promise<void> =>
   store.act('criterion.set', { id: store.newId(), text: '', pass: 'broad', sense: 'in' })
@@ -26,7 +27,8 @@ export function CriteriaPlan({ review }: { review: Review }) {
         </p>
       )}
       <Button size="small" style={{ marginTop: 8 }} onClick={() => deed(askCriterion(store))}>
-        Ask a question<kbd>Q</kbd>
+        Ask a question
+        <KeyHint of="criterion-ask" />
       </Button>
     </section>
   )

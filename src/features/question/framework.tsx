@@ -2,6 +2,7 @@
 import { Button, Select } from 'antd'
 import { FRAMEWORKS, LETTERS, frameworkOf, rolesLeft, type Review } from '@/core/review'
 import { useStore } from '@/store/provider'
+import { KeyHint } from '../shared/key-hint'
 
 /** Which published way of breaking down a question is followed; changing it keeps the concepts. */
 export function FrameworkChoice({ review, add }: { review: Review; add: () => void }) {
@@ -38,7 +39,8 @@ export function FrameworkChoice({ review, add }: { review: Review; add: () => vo
       </span>
       {review.concepts.length > 0 && review.concepts.length < LETTERS.length && (
         <Button size="small" style={{ marginLeft: 'auto' }} onClick={add}>
-          New concept<kbd>N</kbd>
+          New concept
+          <KeyHint of="concept-add" />
         </Button>
       )}
     </div>

@@ -8,6 +8,7 @@ import type { SourceInfo } from '@/store/source-info'
 import { useStaged } from '@/store/use-staged'
 import { useAsked } from '@/store/use-asked'
 import { wordDesk } from '@/workers'
+import { KeyHint } from '../shared/key-hint'
 import { askedOf } from '../shared/known-item'
 import { KnownPaste } from './known-paste'
 
@@ -57,7 +58,8 @@ export function KnownItems({
         <KnownPaste review={review} close={() => setPasting(false)} />
       ) : (
         <Button size="small" style={{ marginTop: 8 }} onClick={() => setPasting(true)}>
-          Paste known items<kbd>I</kbd>
+          Paste known items
+          <KeyHint of="known-paste" />
         </Button>
       )}
     </section>

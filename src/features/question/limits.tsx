@@ -9,6 +9,7 @@ import { useStore } from '@/store/provider'
 import type { SourceInfo } from '@/store/source-info'
 import { useStaged } from '@/store/use-staged'
 import { TextLine } from '@/ui/text-line'
+import { KeyHint } from '../shared/key-hint'
 import { KIND_NAMES, LimitValueEdit, NEW_LIMITS, saysSomething } from './limit-value'
 import styles from './limits.module.css'
 
@@ -58,7 +59,8 @@ export function LimitsPlan({ review, sources }: { review: Review; sources: reado
         }}
       >
         <Button size="small" style={{ marginTop: 8 }} id="plan-limit">
-          Plan a limit<kbd>L</kbd>
+          Plan a limit
+          <KeyHint of="limit-plan" />
         </Button>
       </Dropdown>
     </section>

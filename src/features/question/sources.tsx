@@ -11,6 +11,7 @@ import type { SourceInfo } from '@/store/source-info'
 import { useStaged } from '@/store/use-staged'
 import { useFilePick } from '@/ui/file-pick'
 import { TextLine } from '@/ui/text-line'
+import { KeyHint } from '../shared/key-hint'
 import { ProfileEditor } from './profile-editor'
 
 type OtherKind = Exclude<Source['kind'], 'database'>
@@ -121,7 +122,8 @@ export function SourcesPlan({ review, sources }: { review: Review; sources: read
           }}
         >
           <Button size="small" id="add-database">
-            Add a database<kbd>D</kbd>
+            Add a database
+            <KeyHint of="source-add" />
           </Button>
         </Dropdown>
         <Dropdown

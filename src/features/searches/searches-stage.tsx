@@ -5,6 +5,7 @@ import { plural } from '@/core/base'
 import { useActions, type Action } from '@/store/actions'
 import { useSession, useStore } from '@/store/provider'
 import { openSheet, useWhereabouts } from '@/store/whereabouts'
+import { KeyHint } from '../shared/key-hint'
 import { useSourceInfos } from '../shared/vocabulary-files'
 import { AllSources } from './sheet/all-sources'
 import { draftEverywhere } from './history/redraft-dialog'
@@ -110,7 +111,8 @@ export function SearchesStage() {
           style={{ marginLeft: 'auto' }}
           onClick={() => openSheet(ALL)}
         >
-          All, by concept<kbd>A</kbd>
+          All, by concept
+          <KeyHint of="all-sources" />
         </button>
       </div>
       {info ? (

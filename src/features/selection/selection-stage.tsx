@@ -11,6 +11,7 @@ import { useWhereabouts } from '@/store/whereabouts'
 import { useMarker } from '../shared/use-marks'
 import { recordProps } from '../shared/record-props'
 import { RecordView } from '@/ui/record-view'
+import { KeyHint } from '../shared/key-hint'
 
 const VERDICT: Record<Ruling['verdict'], string> = { in: 'ruled in', out: 'ruled out', unsure: 'left open' }
 
@@ -141,15 +142,15 @@ export function SelectionStage() {
               onClick={a.run}
             >
               {a.label}
-              <kbd>{['→', '←', '↓', '↑'][i]}</kbd>
+              <KeyHint of={a} />
             </Button>
           ))}
         </div>
         <div className="criteria">
           {criteria.length ? (
-            criteria.map((c, i) => (
+            criteria.map((c) => (
               <div key={c.id} style={{ padding: '2px 0' }}>
-                <kbd>{i + 1}</kbd> {c.text}{' '}
+                <KeyHint of={`out-${c.id}`} /> {c.text}{' '}
                 <span className="sub">
                   {c.sense === 'in' ? 'no: out by this question' : 'yes: out by this question'}
                 </span>

@@ -6,6 +6,7 @@ import { useStore } from '@/store/provider'
 import type { SourceInfo } from '@/store/source-info'
 import { useAsked } from '@/store/use-asked'
 import { vocabularyDesk, type Match, type Neighbourhood } from '@/workers'
+import { KeyHint } from '../shared/key-hint'
 import { putTerms } from '../shared/term-commands'
 
 export interface Elsewhere {
@@ -121,7 +122,7 @@ export function ElsewhereList({
         {filling.length ? (
           <>
             <button className="plain link" onClick={fill}>
-              Fill the row <kbd>R</kbd>
+              Fill the row <KeyHint of="fill-row" />
             </button>{' '}
             takes{' '}
             {filling.map(({ info, match }, i) => (

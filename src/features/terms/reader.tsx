@@ -12,6 +12,7 @@ import { TreeView } from './tree-view'
 import { useStore } from '@/store/provider'
 import { useAsked } from '@/store/use-asked'
 import { leaveField } from '@/store/leave-field'
+import { KeyHint } from '../shared/key-hint'
 
 interface Props {
   concept: Concept
@@ -208,28 +209,28 @@ export function Reader({ concept, review, info, others, openAt }: Props) {
             </p>
           )}
           <TakeRow
-            sign="1"
+            id="take-alone"
             words="alone"
             count={many ? undefined : shown.counted.alone}
             run={actions.alone.run}
           />
           {(many || shown.below > 0) && (
             <TakeRow
-              sign="2"
+              id="take-narrower"
               words={many ? 'with narrower' : `with ${shown.below} narrower`}
               count={many ? undefined : shown.counted.withNarrower}
               run={actions.narrower.run}
             />
           )}
           <TakeRow
-            sign="3"
+            id="take-main"
             words="as main focus"
             count={many ? undefined : shown.main}
             run={actions.main.run}
           />
           {codes !== undefined && !many && (
             <TakeRow
-              sign="4"
+              id="take-code"
               words={`class ${shown.heading.code} and below`}
               count={codes}
               run={actions.code.run}
@@ -292,7 +293,7 @@ function Paths({
       {!path.length && 'a top heading'}
       {at.paths.length > 1 && ` and ${plural(at.paths.length - 1, 'other way', 'other ways')}`}
       <button className="plain link" style={{ marginLeft: 'auto' }} onClick={change}>
-        {asTree ? 'neighbourhood' : 'tree'} <kbd>T</kbd>
+        {asTree ? 'neighbourhood' : 'tree'} <KeyHint of="reader-tree" />
       </button>
     </p>
   )
@@ -309,19 +310,21 @@ function useCodeCount(info: SourceInfo, shown: Neighbourhood | undefined): numbe
 }
 
 function TakeRow({
-  sign,
+  id,
   words,
   count,
   run,
 }: {
-  sign: string
+  id: string
   words: string
   count: number | undefined
   run: () => void
 }) {
   return (
     <button className="plain take" onClick={run}>
-      <kbd>{sign}</kbd>
+      <span>
+        <KeyHint of={id} />
+      </span>
       <span>{words}</span>
       <span className="number">{count === undefined ? '' : thousands(count)}</span>
     </button>

@@ -7,6 +7,7 @@ import { useActions, type Action } from '@/store/actions'
 import { useSession, useStore } from '@/store/provider'
 import type { SourceInfo } from '@/store/source-info'
 import { useSplit } from '@/ui/split'
+import { KeyHint } from '../shared/key-hint'
 import { useSourceInfos } from '../shared/vocabulary-files'
 import type { ChipDeeds } from './chip'
 import { DroppedReason } from './dropped'
@@ -191,7 +192,7 @@ function Grid({
           >
             {p.id === 'terms' ? (info ? 'Headings' : 'Text words') : p.label}
             {p.id === 'lines' && open > 0 && <i>{open}</i>}
-            <kbd>{p.key}</kbd>
+            <KeyHint of={`terms-pane-${p.id}`} />
           </button>
         ))}
       </div>

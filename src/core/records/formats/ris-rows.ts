@@ -76,7 +76,7 @@ const page =
 const kind: Policy = (record, value, pages) => {
   const doi = /^(?:doi:|https?:\/\/(?:dx\.)?doi\.org\/|10\.\d{4,9}\/)/i.test(value) && doiIn(value)
   if (doi) return first('doi')(record, doi, {})
-  if (pages.kind !== undefined) return pages.kind === value ? 'all' : 'none'
+  if (pages.kind !== undefined) return value === pages.kind || value === record.type ? 'all' : 'none'
   pages.kind = value
   record.type = value.toLowerCase()
   return record.type === value ? 'all' : 'part'

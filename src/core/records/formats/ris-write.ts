@@ -30,8 +30,9 @@ function writeRecord(r: Rec): string {
   put('DO', r.doi)
   put('SN', r.issn)
   put('UR', r.url)
-  // The code alone would be read as another type.
-  if (r.type && (TYPES[code] ?? code) !== r.type) put('M3', r.type)
+  // The code alone would be read as another type, and so would one more type in words that stands before it.
+  const inWords = r.extra.M3 !== undefined && r.type === r.type?.toLowerCase()
+  if (r.type && (inWords || (TYPES[code] ?? code) !== r.type)) put('M3', r.type)
   for (const [tag, values] of Object.entries(r.extra))
     for (const value of tag === 'TY' ? values.slice(1) : values) put(tag, value)
   rows.push('ER  - ', '')

@@ -1,5 +1,6 @@
 import { limitAs } from '../../profile'
 import {
+  TEXT_FIELDS,
   limitWords,
   mapChildren,
   near,
@@ -24,7 +25,7 @@ import {
   type StepMaker,
 } from './step'
 
-const TEXT: readonly Field[] = ['text', 'any', 'title', 'abstract', 'keywords']
+const TEXT: readonly Field[] = ['text', 'any', ...TEXT_FIELDS]
 const WITHIN = 8
 
 /** Words of one concept in the title only: from thousands to hundreds is normal (common practice). */

@@ -9,6 +9,7 @@ import { useActions, type Action } from '@/store/actions'
 import { useSession, useStore } from '@/store/provider'
 import type { SourceInfo } from '@/store/source-info'
 import { useFilePick } from '@/ui/file-pick'
+import { KeyHint } from '../../shared/key-hint'
 import { bringExport, type Place } from './bring-records'
 import { CorrectRun } from './correct-run'
 import { Evidence } from './evidence'
@@ -99,7 +100,8 @@ export function LogRun({
       <div className="log-fields">
         <label>
           <span className="sub">
-            hits<kbd>E</kbd>
+            hits
+            <KeyHint of="log-hits" />
           </span>
           <InputNumber
             ref={field}

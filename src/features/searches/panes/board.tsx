@@ -7,6 +7,7 @@ import { useActions, type Action } from '@/store/actions'
 import type { SourceInfo } from '@/store/source-info'
 import { Strand } from '@/ui/strand'
 import type { BoardRow, Judgement } from '@/workers'
+import { KeyHint } from '../../shared/key-hint'
 import { putTerms } from '../../shared/term-commands'
 
 /** Known items against lines: a mark where a line finds an item; for one that is missed, where it is lost and what its record says instead. */
@@ -155,13 +156,13 @@ function Missed({
           {row.headings.map((h) => (
             <button key={h} className="plain link" onClick={() => take('heading', h)}>
               {h} <span className="sub">heading</span>
-              {h === heading && <kbd>T</kbd>}
+              {h === heading && <KeyHint of="board-take" />}
             </button>
           ))}
           {row.words.map((w) => (
             <button key={w} className="plain link mono" onClick={() => take('text', w)}>
               {w}
-              {!heading && w === word && <kbd>T</kbd>}
+              {!heading && w === word && <KeyHint of="board-take" />}
             </button>
           ))}
           {!row.headings.length && !row.words.length && (

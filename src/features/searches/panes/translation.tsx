@@ -5,10 +5,11 @@ import type { Loss } from '@/core/profile'
 import type { Line } from '@/core/review'
 import type { StandinInfo } from '@/standins'
 import { useActions, type Action } from '@/store/actions'
+import { useStore } from '@/store/provider'
 import { useAsked } from '@/store/use-asked'
 import { searchDesk, type Said } from '@/workers'
+import { KeyHint } from '../../shared/key-hint'
 import { QueryText } from '../sheet/query-text'
-import { useStore } from '@/store/provider'
 
 /** The chosen line in plain notation and as the database is asked, with what is lost between the two. */
 export function Translation({
@@ -45,19 +46,20 @@ export function SaidPane({
 }) {
   const { deed } = useStore()
   const { message } = App.useApp()
-  const actions = useMemo<Action[]>(
-    () => [
-      {
-        id: 'copy-theirs',
-        label: `Copy the line as ${short} reads it`,
-        key: 'C',
-        when: () => !!said.text,
-        run: () => deed(navigator.clipboard.writeText(said.text).then(() => message.success('Copied.'))),
-      },
-    ],
+  const copy = useMemo<Action>(
+    () => ({
+      id: 'copy-theirs',
+      label: `Copy the line as ${short} reads it`,
+      key: 'C',
+      when: () => !!said.text,
+      run: () => deed(navigator.clipboard.writeText(said.text).then(() => message.success('Copied.'))),
+    }),
     [short, said.text, deed, message],
   )
-  useActions('translation', actions)
+  useActions(
+    'translation',
+    useMemo(() => [copy], [copy]),
+  )
   if (!said.text) return null
   return (
     <section className="translation" aria-label="Translation">
@@ -68,8 +70,9 @@ export function SaidPane({
       <div>
         <p className="sub">
           as {short} reads it{' '}
-          <Button size="small" onClick={actions[0]!.run}>
-            Copy<kbd>C</kbd>
+          <Button size="small" onClick={copy.run}>
+            Copy
+            <KeyHint of={copy} />
           </Button>
         </p>
         <Theirs said={said} />

@@ -11,6 +11,7 @@ import { fileName, saveFile } from '@/ui/save-file'
 import { Strand } from '@/ui/strand'
 import { LimitName, standingsOf, standingWords } from '../panes/ledger'
 import { useStore } from '@/store/provider'
+import { KeyHint } from '../../shared/key-hint'
 import type { RunAll } from './use-run-all'
 
 /** The sheets side by side: what each concept finds in each source, how each limit stands, and the totals. */
@@ -74,14 +75,15 @@ export function AllSources({
           ) : (
             stale > 0 && (
               <Button type={undrafted ? 'default' : 'primary'} onClick={runAll.start}>
-                Run every source<kbd>⇧R</kbd>
+                Run every source
+                <KeyHint of="run-all" />
               </Button>
             )
           )}
           {undrafted > 0 && (
             <Button type="primary" onClick={draftAll}>
               Draft {undrafted === infos.length ? 'all' : `the other ${undrafted}`} from the plan
-              <kbd>⇧D</kbd>
+              <KeyHint of="draft-all" />
             </Button>
           )}
           <Button

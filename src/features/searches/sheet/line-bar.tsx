@@ -5,28 +5,33 @@ import type { Line, Review } from '@/core/review'
 import type { Action } from '@/store/actions'
 import type { SourceInfo } from '@/store/source-info'
 import { useStaged } from '@/store/use-staged'
+import { KeyHint } from '../../shared/key-hint'
+import type { SheetActions } from './actions/use-sheet-actions'
 
 /** What can be done with the lines that are marked. */
 export function JoinBar({
-  action,
+  actions,
   count,
   clear,
 }: {
-  action: (id: string) => Action
+  actions: SheetActions
   count: number
   clear: () => void
 }) {
   return (
     <div className="join-bar" role="group" aria-label="Join marked lines">
       <span className="sub">{count} lines marked</span>
-      <Button size="small" onClick={action('join-any').run}>
-        Any of them<kbd>J</kbd>
+      <Button size="small" onClick={actions.any.run}>
+        Any of them
+        <KeyHint of={actions.any} />
       </Button>
-      <Button size="small" onClick={action('join-all').run}>
-        All of them<kbd>⇧J</kbd>
+      <Button size="small" onClick={actions.all.run}>
+        All of them
+        <KeyHint of={actions.all} />
       </Button>
-      <Button size="small" onClick={action('subtract').run}>
-        First less the others<kbd>M</kbd>
+      <Button size="small" onClick={actions.subtract.run}>
+        First less the others
+        <KeyHint of={actions.subtract} />
       </Button>
       <button className="plain link sub" onClick={clear}>
         unmark
@@ -52,7 +57,7 @@ export function LineBar({
   number: number
   problems: readonly Problem[]
   hits: number | undefined
-  bring: () => void
+  bring: Action
   busy: boolean
 }) {
   const note = useStaged(`line-note-${line.id}`, line.note, (text) => ({
@@ -77,14 +82,15 @@ export function LineBar({
         <Button
           size="small"
           disabled={busy}
-          onClick={bring}
+          onClick={bring.run}
           title={
             brought
               ? `${thousands(brought)} records of this source are in the review; bringing others in takes their place (Shift+B: beside them).`
               : 'They go to Records, and from there to Selection.'
           }
         >
-          Bring the {thousands(hits)} records of line {number} in<kbd>B</kbd>
+          Bring the {thousands(hits)} records of line {number} in
+          <KeyHint of={bring} />
         </Button>
       )}
       {hits !== undefined && most !== undefined && hits > most && (
