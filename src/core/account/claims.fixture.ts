@@ -332,7 +332,7 @@ export function untrueClaims(
       (m) => searched.length > 0 && searched.every((d) => current(d.id, final(d.id)) && !holds(d.id, m[1]!)),
     ],
     [
-      /^Before searching we named ([\d,]+) known items? that a good search had to find\.$/,
+      /^Before searching we named ([\w,]+) known items? that a good search had to find\.$/,
       (m) => number(m[1]!) === before && before > 0,
     ],
     [
@@ -340,11 +340,11 @@ export function untrueClaims(
       (m) => number(m[1]!) === s.known.length - before && before > 0,
     ],
     [
-      /^While searching we named ([\d,]+) known items? that a good search had to find\.$/,
+      /^While searching we named ([\w,]+) known items? that a good search had to find\.$/,
       (m) => number(m[1]!) === s.known.length && before === 0 && s.runs.length > 0,
     ],
     [
-      /^To test the searches, we named ([\d,]+) known items?\.$/,
+      /^To test the searches, we named ([\w,]+) known items?\.$/,
       (m) => number(m[1]!) === s.known.length && !s.runs.length,
     ],
     [

@@ -279,7 +279,7 @@ it('has a checker that finds untrue sentences: it is no use otherwise', () => {
   )
   const { entries } = journal(drawn!)
   const untrue = [
-    'Before searching we named 9 known items that a good search had to find.',
+    'Before searching we named nine known items that a good search had to find.',
     'We kept to work published from 1990 to 1991.',
     'We searched nine databases: A, B and C.',
     'In all, 77 records were brought in.',

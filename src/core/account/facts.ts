@@ -173,7 +173,7 @@ const READERS: Record<string, Reader> = {
   'known.before': (c) => {
     const n = knownBefore(c).length
     return {
-      text: plural(n, 'known item'),
+      text: knownWords(n),
       missing: !n,
       stage: 'question',
       anchor: 'known',
@@ -239,7 +239,7 @@ const READERS: Record<string, Reader> = {
     }
   },
   known: (c) => ({
-    text: plural(c.review.knownItems.length, 'known item'),
+    text: knownWords(c.review.knownItems.length),
     missing: !c.review.knownItems.length,
     stage: 'question',
     anchor: 'known',
@@ -444,6 +444,9 @@ export function knownBefore({ review, entries }: FactContext): string[] {
   }
   return review.knownItems.filter((k) => (since.get(k.id) ?? Infinity) < first).map((k) => k.id)
 }
+
+/** "nine known items": a small number is a word, as that of those found is. */
+const knownWords = (n: number): string => `${inWords(n)} known ${n === 1 ? 'item' : 'items'}`
 
 /** How many known items are among the works that were brought in, by DOI or title. */
 export function knownFound({ review, works }: FactContext): number {
