@@ -41,7 +41,7 @@ function review(id: string, terms: number): Uint8Array {
 
 const WALK = ['ArrowRight', 'ArrowDown', 'ArrowLeft', 'ArrowUp']
 
-await withApp(async (browser, base) => {
+withApp(async (browser, base) => {
   const medians: Record<string, number[]> = {}
   for (const terms of [16, 400]) {
     const page = await openReview(browser, base, `grid-${terms}`, review(`grid-${terms}`, terms), 'terms')
@@ -64,4 +64,7 @@ await withApp(async (browser, base) => {
   }
   const ratio = (n: number): string => (medians[400]![n]! / medians[16]![n]!).toFixed(2)
   console.log(`ratio of medians, 400 to 16 terms: from cell to cell ${ratio(0)}, typing ${ratio(1)}`)
+}).catch((error: unknown) => {
+  console.error(error)
+  process.exitCode = 1
 })

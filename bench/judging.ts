@@ -163,4 +163,7 @@ async function main(): Promise<void> {
   )
 }
 
-await main()
+main().catch((error: unknown) => {
+  console.error(error)
+  process.exitCode = 1
+})

@@ -31,7 +31,7 @@ function review(id: string, count: number): Uint8Array {
   return packageOf(commands, `Sheet of ${count}`)
 }
 
-await withApp(async (browser, base) => {
+withApp(async (browser, base) => {
   const medians: Record<string, number[]> = {}
   for (const count of [10, 150]) {
     const page = await openReview(
@@ -58,4 +58,7 @@ await withApp(async (browser, base) => {
   }
   const ratio = (n: number): string => (medians[150]![n]! / medians[10]![n]!).toFixed(2)
   console.log(`ratio of medians, 150 to 10 lines: from line to line ${ratio(0)}, typing ${ratio(1)}`)
+}).catch((error: unknown) => {
+  console.error(error)
+  process.exitCode = 1
 })
