@@ -4,6 +4,7 @@ import type { SearchDesk } from './search-desk'
 import type { VocabularyDesk } from './vocabulary-desk'
 import type { WordDesk } from './word-desk'
 
+export { fetchBytes } from './fetch-bytes'
 export type { Advised, CountedStep, Offered } from '@/core/strategy'
 export type { BoardRow, Judged, JudgedPlan, Judgement, KeyedRemark } from './judge-desk'
 export type { Again, LimitCosts, LineAnswer, Peek, PeekOrder, Said } from './search-desk'

@@ -10,6 +10,7 @@ import {
   vocabularyFile,
   type OpenStandin,
 } from '@/standins'
+import { asksOnce, fetchBytes } from './fetch-bytes'
 
 /** What the desks of the worker share: the stand-ins and vocabularies that were asked for, each opened once. */
 export class OpenSources {
@@ -53,18 +54,14 @@ export class OpenSources {
     return cache
   }
 
-  private pairs: Promise<SpellingPairs> | undefined
   /** Spellings on both sides of the ocean; read when first asked for. */
-  spellings(): Promise<SpellingPairs> {
-    this.pairs ??= fetchBytes('/data/spellings.json').then((bytes) => {
-      const { american, british } = JSON.parse(strFromU8(bytes)) as Record<
-        'american' | 'british',
-        Record<string, string>
-      >
-      return spellingPairs(american, british)
-    })
-    return this.pairs
-  }
+  readonly spellings = asksOnce(async (): Promise<SpellingPairs> => {
+    const { american, british } = JSON.parse(strFromU8(await fetchBytes('/data/spellings.json'))) as Record<
+      'american' | 'british',
+      Record<string, string>
+    >
+    return spellingPairs(american, british)
+  })
 
   /** The stand-in whose records a vocabulary indexes; a vocabulary from a file indexes none that are here. */
   async behind(key: string): Promise<OpenStandin | undefined> {
@@ -103,13 +100,4 @@ async function load(key: string): Promise<OpenStandin> {
   const read = turtle && readSkos(strFromU8(turtle))
   if (read && !read.ok) throw new Error(read.problems.map((p) => p.message).join(' '))
   return openStandin(info, release, JSON.parse(strFromU8(gunzipSync(records))) as Rec[], read?.value)
-}
-
-export async function fetchBytes(url: string): Promise<Uint8Array> {
-  const answer = await fetch(url)
-  if (!answer.ok)
-    throw new Error(
-      `${url} could not be read (${answer.status}). Start Luvren again with "npm run demo", which builds it.`,
-    )
-  return new Uint8Array(await answer.arrayBuffer())
 }

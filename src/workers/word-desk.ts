@@ -16,7 +16,8 @@ import {
   type Variant,
 } from '@/core/strategy'
 import type { OpenStandin } from '@/standins'
-import { fetchBytes, type OpenSources } from './open-sources'
+import { asksOnce, fetchBytes } from './fetch-bytes'
+import type { OpenSources } from './open-sources'
 
 /** Hits in title, abstract and keywords over all sources asked, and those of them near the rest of the plan. */
 export interface Weight {
@@ -58,8 +59,6 @@ export interface HarvestOffer extends Harvested {
 
 /** Weighs words in the stand-ins, finds known items, harvests good records. */
 export class WordDesk {
-  private lexicon: Promise<Lexicon> | undefined
-
   constructor(private readonly sources: OpenSources) {}
 
   /** What a text word finds and how else it could be said. `near` is the rest of the plan in plain notation, or empty. */
@@ -175,12 +174,9 @@ export class WordDesk {
     return { offers, records: places.reduce((n, p) => n + p.docs.length, 0) }
   }
 
-  private words(): Promise<Lexicon> {
-    this.lexicon ??= fetchBytes('/data/synonyms.txt.gz').then(
-      (bytes) => new Lexicon(strFromU8(gunzipSync(bytes))),
-    )
-    return this.lexicon
-  }
+  private readonly words = asksOnce(
+    async () => new Lexicon(strFromU8(gunzipSync(await fetchBytes('/data/synonyms.txt.gz')))),
+  )
 }
 
 /** What a word in common with a concept's terms weighs against records in common. */
