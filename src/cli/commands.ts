@@ -1,3 +1,4 @@
+import { messageOf } from '@/core/base'
 import { readFileSync } from 'node:fs'
 import { hasErrors, type Problem } from '../core/base'
 import { buildIndex, evaluate, type Index } from '../core/engine'
@@ -35,9 +36,7 @@ function readFile(name: string): string {
   try {
     return readFileSync(name, 'utf8')
   } catch (error) {
-    throw new UsageError(
-      `${name} could not be read: ${error instanceof Error ? error.message : String(error)}`,
-    )
+    throw new UsageError(`${name} could not be read: ${messageOf(error)}`)
   }
 }
 

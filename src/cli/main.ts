@@ -1,4 +1,5 @@
 #!/usr/bin/env -S npx tsx
+import { messageOf } from '@/core/base'
 import { COMMANDS } from './commands'
 import { parseArguments, UsageError } from './arguments'
 
@@ -35,7 +36,7 @@ main(process.argv.slice(2)).then(
     process.exitCode = code
   },
   (error: unknown) => {
-    console.error(error instanceof Error ? error.message : String(error))
+    console.error(messageOf(error))
     if (!(error instanceof UsageError)) process.exitCode = 1
     else process.exitCode = 2
   },

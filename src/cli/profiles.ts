@@ -1,3 +1,4 @@
+import { messageOf } from '@/core/base'
 import { readFileSync } from 'node:fs'
 import { readProfile, type PrintOptions, type Profile } from '../core/profile'
 import { Thesaurus } from '../core/vocabulary'
@@ -20,7 +21,7 @@ export function loadProfile(name: string): Profile {
   try {
     value = JSON.parse(text)
   } catch (error) {
-    throw new Error(`${name} is not JSON: ${error instanceof Error ? error.message : String(error)}`)
+    throw new Error(`${name} is not JSON: ${messageOf(error)}`)
   }
   const read = readProfile(value)
   if (read.ok) return read.value

@@ -2,7 +2,8 @@ import { digestOf } from '@/core/base'
 import type { Rec } from '@/core/records'
 import type { Connection } from './connection'
 
-const decoded = (bytes: Uint8Array): Rec[] => JSON.parse(new TextDecoder().decode(bytes)) as Rec[]
+/** Records as they lie under a digest. */
+export const decoded = (bytes: Uint8Array): Rec[] => JSON.parse(new TextDecoder().decode(bytes)) as Rec[]
 const encoded = (records: readonly Rec[]): Uint8Array => new TextEncoder().encode(JSON.stringify(records))
 
 /** What lies beside the journals, by the digest of its bytes. Records that were read once stay at hand. */

@@ -1,3 +1,4 @@
+import { messageOf } from '@/core/base'
 import { isFull, type Database, type DatabaseTrouble } from './db'
 
 /**
@@ -38,7 +39,7 @@ export class Connection {
       () => this.onFault(undefined),
       (error: unknown) => {
         if (this.opened === opening) this.opened = undefined
-        this.onFault(faultOf(error), error instanceof Error ? error.message : String(error))
+        this.onFault(faultOf(error), messageOf(error))
       },
     )
     return opening

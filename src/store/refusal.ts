@@ -1,17 +1,16 @@
 import { ZodError } from 'zod'
-import { issuesInWords } from '@/core/base'
+import { issuesInWords, messageOf } from '@/core/base'
 
 /** Something that a person asked for and that was not done, in words that say why. */
 export class Refusal extends Error {}
 
 /** What went wrong, in words for the person who asked for it. */
-export function inWords(error: unknown): string {
+export function errorInWords(error: unknown): string {
   if (error instanceof ZodError) {
     const [first, ...others] = issuesInWords(error)
     const at = first?.at.replace(/^payload\.?/, '')
     const words = first ? `${at ? `“${at}” ` : 'it '}${first.words}` : 'it is not well formed'
     return `This was not taken: ${words}${others.length ? `, and ${others.length} more` : ''}. What you wrote is still here.`
   }
-  if (error instanceof Error) return error.message
-  return String(error)
+  return messageOf(error)
 }

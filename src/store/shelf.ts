@@ -1,5 +1,5 @@
 import { fold, nextEntry, worksOf, type Entry, type Packed, type Review, type Work } from '@/core/review'
-import type { Rec } from '@/core/records'
+import { decoded } from './blobs'
 import { addEntries, readEntries, removeReview, storeReview, type ShelfItem } from './db'
 import type { Ground } from './environment'
 import { Refusal } from './refusal'
@@ -9,8 +9,6 @@ export interface ShelfOptions extends Pick<Ground, 'connection' | 'now' | 'newId
   by: () => string
   onChange: (shelf: ShelfItem[]) => void
 }
-
-const decoded = (bytes: Uint8Array): Rec[] => JSON.parse(new TextDecoder().decode(bytes)) as Rec[]
 
 /** The reviews of this browser: begun, taken from packages, put away, removed. */
 export class Shelf {

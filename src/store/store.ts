@@ -8,7 +8,7 @@ import { Connection, type Fault } from './connection'
 import type { ShelfItem } from './db'
 import type { Environment } from './environment'
 import { OpenReview, type ReviewView } from './open-review'
-import { inWords, Refusal } from './refusal'
+import { errorInWords, Refusal } from './refusal'
 import { Shelf } from './shelf'
 import type { Left } from './typing'
 
@@ -73,7 +73,7 @@ export function createStore(environment: Environment) {
 
   /** Says in the strip what was not done, and why. */
   const refuse = (error: unknown): void => {
-    set({ refused: inWords(error) })
+    set({ refused: errorInWords(error) })
     if (!(error instanceof Refusal)) console.error(error)
   }
   // As long as this tab lives it holds this lock; a tab that ended has let go, and its unfinished edits are taken over.
@@ -139,7 +139,7 @@ export function createStore(environment: Environment) {
       try {
         return { ok: true, value: await shelf.store(read.value, demo), problems: [] }
       } catch (error) {
-        return { ok: false, problems: [{ code: 'store', severity: 'error', message: inWords(error) }] }
+        return { ok: false, problems: [{ code: 'store', severity: 'error', message: errorInWords(error) }] }
       }
     },
 
@@ -169,7 +169,7 @@ export function createStore(environment: Environment) {
         else review = opened
         return opened !== undefined
       } catch (error) {
-        if (mine === asked) set({ ...CLOSED, failed: inWords(error) })
+        if (mine === asked) set({ ...CLOSED, failed: errorInWords(error) })
         return true
       }
     },

@@ -1,6 +1,6 @@
 import { useEffect, useMemo, useState, type DependencyList } from 'react'
 import { useStore } from './provider'
-import { inWords } from './refusal'
+import { errorInWords } from './refusal'
 
 export interface Asked<T> {
   /** The answer; undefined while there is none, or where there was nothing to ask. */
@@ -41,7 +41,7 @@ export function useAsked<T>(
         (error: unknown) => {
           if (!current) return
           refuse(error)
-          setFound({ of: asked, value: undefined, failed: inWords(error) })
+          setFound({ of: asked, value: undefined, failed: errorInWords(error) })
         },
       )
     }

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { fail, ok, problem, ReviewId, type Problem, type Result } from '../base'
+import { fail, messageOf, ok, problem, type Problem, type Result, ReviewId } from '../base'
 import { Rec } from '../records'
 import { readVocabulary } from '../vocabulary'
 import { commandOf, fold } from './journal'
@@ -23,7 +23,7 @@ export async function checkPackage(bytes: Uint8Array): Promise<Result<Packed>> {
       problem(
         'package-unreadable',
         'error',
-        `This package cannot be read (${error instanceof Error ? error.message : String(error)}). Nothing of it was stored.`,
+        `This package cannot be read (${messageOf(error)}). Nothing of it was stored.`,
       ),
     )
   }

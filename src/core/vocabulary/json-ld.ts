@@ -1,4 +1,4 @@
-import { fail, problem, type Result } from '../base'
+import { fail, messageOf, problem, type Result } from '../base'
 import type { Vocabulary } from './heading'
 import { readSkos } from './skos'
 
@@ -11,13 +11,7 @@ export async function readSkosJsonLd(text: string, language = 'en'): Promise<Res
   try {
     value = JSON.parse(text)
   } catch (error) {
-    return fail(
-      problem(
-        'json',
-        'error',
-        `This is not JSON: ${error instanceof Error ? error.message : String(error)}. Nothing was taken over.`,
-      ),
-    )
+    return fail(problem('json', 'error', `This is not JSON: ${messageOf(error)}. Nothing was taken over.`))
   }
   if (typeof value !== 'object' || value === null)
     return fail(problem('json-ld', 'error', 'This is JSON but no JSON-LD: an object or a list is wanted.'))

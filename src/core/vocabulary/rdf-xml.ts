@@ -1,4 +1,4 @@
-import { fail, problem, type Result } from '../base'
+import { fail, messageOf, problem, type Result } from '../base'
 import type { Vocabulary } from './heading'
 import { vocabularyOfQuads, type Statement } from './skos'
 
@@ -17,7 +17,7 @@ export async function readSkosXml(text: string, language = 'en'): Promise<Result
       parser.end()
     })
   } catch (error) {
-    const why = error instanceof Error ? error.message : String(error)
+    const why = messageOf(error)
     return fail(problem('rdf-xml', 'error', `This is not RDF/XML: ${why}. Nothing was taken over.`))
   }
   return vocabularyOfQuads(quads, language)

@@ -1,5 +1,5 @@
 import { Parser } from 'n3'
-import { fail, foldLabel, ok, problem, type Problem, type Result } from '../base'
+import { fail, foldLabel, messageOf, ok, problem, type Problem, type Result } from '../base'
 import type { Heading, Vocabulary } from './heading'
 import { relate, type Link } from './relations'
 
@@ -21,7 +21,7 @@ export function readSkos(text: string, language = 'en'): Result<Vocabulary> {
   try {
     return vocabularyOfQuads(new Parser().parse(text), language)
   } catch (error) {
-    const message = error instanceof Error ? error.message : String(error)
+    const message = messageOf(error)
     return fail(
       problem('turtle', 'error', `This is not Turtle or N-Triples: ${message}. Nothing was taken over.`),
     )

@@ -1,4 +1,5 @@
 'use client'
+import { messageOf } from '@/core/base'
 import { App, Button, Select } from 'antd'
 import dynamic from 'next/dynamic'
 import { useMemo } from 'react'
@@ -29,13 +30,7 @@ export function MethodsStage() {
     const words = (ref: string): string => resolveFact(context, ref).text
     const title = review.title || 'Search and selection'
     const save = (job: () => Promise<void>) => (): void =>
-      deed(
-        job().catch((error: unknown) =>
-          message.error(
-            `The file could not be made: ${error instanceof Error ? error.message : String(error)}`,
-          ),
-        ),
-      )
+      deed(job().catch((error: unknown) => message.error(`The file could not be made: ${messageOf(error)}`)))
     return [
       {
         id: 'word',

@@ -1,5 +1,5 @@
 'use client'
-import { keyOf, useRegistry, type Action } from '@/store/actions'
+import { keyOf, useAllActions, useRegistry, type Action } from '@/store/actions'
 import { keySign } from '@/ui/key-sign'
 
 /**
@@ -8,9 +8,8 @@ import { keySign } from '@/ui/key-sign'
  */
 export function KeyHint({ of }: { of: Action | string }) {
   const own = useRegistry((s) => s.own)
-  const found = useRegistry((s) =>
-    typeof of === 'string' ? [...s.groups.values()].flat().find((a) => a.id === of) : of,
-  )
+  const offered = useAllActions()
+  const found = typeof of === 'string' ? offered.find((a) => a.id === of) : of
   const key = found && keyOf(found, own)
   return own.off || !key ? null : <kbd>{keySign(key)}</kbd>
 }

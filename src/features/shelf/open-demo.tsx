@@ -1,4 +1,5 @@
 'use client'
+import { messageOf } from '@/core/base'
 import { useRouter } from 'next/navigation'
 import { useEffect, useState } from 'react'
 import { useStore } from '@/store/provider'
@@ -16,7 +17,7 @@ export function OpenDemo() {
         await openShelf()
         const known = session.getState().shelf?.some((s) => s.id === DEMO_ID)
         router.replace(`/review/${known ? DEMO_ID : await shelveDemo(store)}/question`)
-      })().catch((error: unknown) => setProblem(error instanceof Error ? error.message : String(error))),
+      })().catch((error: unknown) => setProblem(messageOf(error))),
     )
   }, [deed, openShelf, router, session, store])
   return (

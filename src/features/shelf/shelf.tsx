@@ -3,7 +3,7 @@ import { App, Button, Input, Upload } from 'antd'
 import Link from 'next/link'
 import { useRouter } from 'next/navigation'
 import { useEffect, useState } from 'react'
-import { plural } from '@/core/base'
+import { messageOf, plural } from '@/core/base'
 import type { ShelfItem } from '@/store/db'
 import { FAULT_WORDS } from '@/store/fault-words'
 import { useSession, useStore } from '@/store/provider'
@@ -56,7 +56,7 @@ export function Shelf() {
       if (known?.putAway) await takeBack(DEMO_ID)
       router.push(`/review/${known ? DEMO_ID : await shelveDemo(store)}/question`)
     } catch (error) {
-      message.error(error instanceof Error ? error.message : String(error))
+      message.error(messageOf(error))
     } finally {
       setBusy(false)
     }

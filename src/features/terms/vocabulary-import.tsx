@@ -1,7 +1,7 @@
 'use client'
 import { App, Button, Modal, Select } from 'antd'
 import { useRef, useState } from 'react'
-import { plural, thousands } from '@/core/base'
+import { messageOf, plural, thousands } from '@/core/base'
 import type { Review } from '@/core/review'
 import { useStore } from '@/store/provider'
 import { fileKey, type SourceInfo } from '@/store/source-info'
@@ -34,11 +34,7 @@ export function VocabularyImport({
       const examined = await vocabularyDesk().examine(fileKey({ digest }), bytes, chosen.name)
       setFile({ name: chosen.name, digest, examined })
     } catch (error) {
-      deed(
-        message.error(
-          `${chosen.name} could not be read: ${error instanceof Error ? error.message : String(error)}`,
-        ),
-      )
+      deed(message.error(`${chosen.name} could not be read: ${messageOf(error)}`))
     } finally {
       setBusy(false)
     }

@@ -1,3 +1,4 @@
+import { messageOf } from '@/core/base'
 import { useCallback, useEffect, useMemo, useState } from 'react'
 import { currentRuns } from '@/core/account'
 import type { Line, Review } from '@/core/review'
@@ -80,7 +81,7 @@ export function useWork<T>(
               if (value !== undefined) setFound(value)
             },
             (error: unknown) => {
-              if (current) setFailed(error instanceof Error ? error.message : String(error))
+              if (current) setFailed(messageOf(error))
             },
           ),
         ),

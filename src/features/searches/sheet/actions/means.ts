@@ -1,3 +1,4 @@
+import { messageOf } from '@/core/base'
 import type { App } from 'antd'
 import type { FactContext } from '@/core/account'
 import type { Line } from '@/core/review'
@@ -47,7 +48,7 @@ export const work =
     show(words)
     store.deed(
       job(() => stopped, show)
-        .catch((error: unknown) => message.error(error instanceof Error ? error.message : String(error)))
+        .catch((error: unknown) => message.error(messageOf(error)))
         .finally(() => set.busy(undefined)),
     )
   }
