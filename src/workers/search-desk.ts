@@ -12,7 +12,7 @@ import {
   type RecordFacet,
 } from '@/core/records'
 import {
-  limitsInForce,
+  limitsToSend,
   runLines,
   runStrategy,
   searchAsTyped,
@@ -159,7 +159,7 @@ export class SearchDesk {
       line: (n) => (n <= at ? writtenOut(n, (k) => trees[k - 1]?.tree) : undefined),
     })
     // What is copied must ask there what the line asks here: with its limits, and where no lines are kept with all that hold.
-    const limits = source.profile.lines ? lines[at]!.limits : limitsInForce(lines)[at]!
+    const limits = limitsToSend(lines, source.profile.lines !== undefined)[at]!
     return { losses, text: withLimits(text, distinct(limits), source.profile).text }
   }
 

@@ -1,9 +1,9 @@
-import { inWords, listed, plural, thousands } from '../base'
+import { inWords, keptFor, listed, plural, pluralInWords, thousands } from '../base'
 import type { Profile } from '../profile'
 import { findRecord, recordFinder } from '../records'
 import { standingRuns, termsInUse, type Entry, type Line, type Review, type Run, type Work } from '../review'
 import { passCounts, readersOf, type PassCounts } from '../selection'
-import { finalLine, limitsInForce } from '../strategy'
+import { finalLine, limitsThatCount } from '../strategy'
 import { joinOf } from './joins'
 import { currentRuns, joiningLine } from './runs'
 import { finalRun, searchedIn, triedAndDropped } from './standing'
@@ -109,7 +109,7 @@ const READERS: Record<string, Reader> = {
     from: 'the question as written',
   }),
   concepts: (c) => ({
-    text: `${inWords(c.review.concepts.length)} ${c.review.concepts.length === 1 ? 'concept' : 'concepts'}`,
+    text: pluralInWords(c.review.concepts.length, 'concept'),
     missing: !c.review.concepts.length,
     stage: 'question',
     anchor: 'concepts',
@@ -145,7 +145,7 @@ const READERS: Record<string, Reader> = {
   databases: (c) => {
     const n = databases(c).length
     return {
-      text: `${inWords(n)} ${n === 1 ? 'database' : 'databases'}`,
+      text: pluralInWords(n, 'database'),
       missing: !n,
       stage: 'question',
       anchor: 'sources',
@@ -153,9 +153,9 @@ const READERS: Record<string, Reader> = {
     }
   },
   'databases.searched': (c) => {
-    const n = databases(c).filter((s) => standingRuns(c.review.runs).some((r) => r.sourceId === s.id)).length
+    const n = searchedIn(c.review).length
     return {
-      text: `${inWords(n)} ${n === 1 ? 'database' : 'databases'}`,
+      text: pluralInWords(n, 'database'),
       missing: !n,
       stage: 'searches',
       anchor: 'sources',
@@ -173,7 +173,7 @@ const READERS: Record<string, Reader> = {
   'known.before': (c) => {
     const n = knownBefore(c).length
     return {
-      text: knownWords(n),
+      text: pluralInWords(n, 'known item'),
       missing: !n,
       stage: 'question',
       anchor: 'known',
@@ -217,9 +217,7 @@ const READERS: Record<string, Reader> = {
     }
   },
   'limits.force': (c, id) => {
-    const lines = c.review.strategies[id] ?? []
-    const final = finalLine(lines)
-    const force = final ? limitsInForce(lines)[lines.indexOf(final)]! : []
+    const force = limitsThatCount(c.review.strategies[id] ?? [])
     return {
       text: listed(force.map((l) => periodWords(l))) || MISSING,
       missing: !force.length,
@@ -239,7 +237,7 @@ const READERS: Record<string, Reader> = {
     }
   },
   known: (c) => ({
-    text: knownWords(c.review.knownItems.length),
+    text: pluralInWords(c.review.knownItems.length, 'known item'),
     missing: !c.review.knownItems.length,
     stage: 'question',
     anchor: 'known',
@@ -401,7 +399,7 @@ const READERS: Record<string, Reader> = {
   readers: (c) => {
     const names = readersOf(c.review.rulings, 'broad')
     return {
-      text: `${inWords(names.length)} ${names.length === 1 ? 'reader' : 'readers'}`,
+      text: pluralInWords(names.length, 'reader'),
       missing: !names.length,
       stage: 'selection',
       from: 'who has ruled',
@@ -445,12 +443,12 @@ export function knownBefore({ review, entries }: FactContext): string[] {
   return review.knownItems.filter((k) => (since.get(k.id) ?? Infinity) < first).map((k) => k.id)
 }
 
-/** "nine known items": a small number is a word, as that of those found is. */
-const knownWords = (n: number): string => `${inWords(n)} known ${n === 1 ? 'item' : 'items'}`
+// The draft asks for it as well as the fact, at each change of the review.
+const finderOf = keptFor((works: readonly Work[]) => recordFinder(works.map((w) => w.record)))
 
 /** How many known items are among the works that were brought in, by DOI or title. */
 export function knownFound({ review, works }: FactContext): number {
-  const finder = recordFinder(works.map((w) => w.record))
+  const finder = finderOf(works)
   return review.knownItems.filter(
     (k) =>
       findRecord(finder, {

@@ -1,14 +1,14 @@
+import { keptFor } from '../base'
 import { parse, referredLines } from '../query'
 import { standingRuns, type Line, type Review, type Run } from '../review'
 import { finalLine, lineKeys } from '../strategy'
 
 // Many facts and the course ask for the same runs; a review is never changed in place, so its answer may be kept.
-const runsKept = new WeakMap<Review, Map<string, ReadonlyMap<string, Run>>>()
+const runsOf = keptFor((_: Review) => new Map<string, ReadonlyMap<string, Run>>())
 
 /** The latest run of each line that still asks what the line asks now. */
 export function currentRuns(review: Review, sourceId: string): ReadonlyMap<string, Run> {
-  let bySource = runsKept.get(review)
-  if (!bySource) runsKept.set(review, (bySource = new Map()))
+  const bySource = runsOf(review)
   let runs = bySource.get(sourceId)
   if (!runs) bySource.set(sourceId, (runs = findRuns(review, sourceId)))
   return runs

@@ -1,3 +1,4 @@
+import { keptFor } from '../base'
 import { limitState, type Profile } from '../profile'
 import { parse, print, sameLimit, walk, withoutPlaces, type LimitKind } from '../query'
 import {
@@ -9,7 +10,7 @@ import {
   type Source,
   type Term,
 } from '../review'
-import { finalLine, limitsInForce, termExpression } from '../strategy'
+import { finalLine, limitsThatCount, termExpression } from '../strategy'
 import type { FactContext } from './facts'
 import { currentRuns, joiningLine } from './runs'
 
@@ -34,9 +35,7 @@ export function limitApplied(
   sourceId: string,
 ): Applied {
   if (!finalRun(review, sourceId)) return 'open'
-  const lines = review.strategies[sourceId] ?? []
-  const force = limitsInForce(lines)[lines.indexOf(finalLine(lines)!)] ?? []
-  if (force.some((l) => sameLimit(l, planned.limit)))
+  if (limitsThatCount(review.strategies[sourceId] ?? []).some((l) => sameLimit(l, planned.limit)))
     return stateOf(planned.limit.kind, source(sourceId)?.profile) === 'stood in' ? 'stood in' : 'applied'
   return stateOf(planned.limit.kind, source(sourceId)?.profile) === 'not available'
     ? 'not available'
@@ -69,7 +68,7 @@ export function limitSteps(review: Review, sourceId: string): { joined: Line; st
 }
 
 /** Dropped terms that stood in a line that was run: only these were tried. */
-export function triedAndDropped(review: Review): Term[] {
+export const triedAndDropped = keptFor((review: Review): Term[] => {
   const said = new Set(
     review.runs.flatMap((run) => {
       const { tree } = parse(run.text)
@@ -81,7 +80,7 @@ export function triedAndDropped(review: Review): Term[] {
     const own = termExpression(t)
     return own !== undefined && said.has(unit(own))
   })
-}
+})
 const unit = (e: Parameters<typeof print>[0]): string =>
   e.kind === 'heading' ? `heading ${e.label.toLowerCase()}` : print(withoutPlaces(e)).toLowerCase()
 

@@ -66,6 +66,11 @@ export function plural(n: number, one: string, many = `${one}s`): string {
   return `${thousands(n)} ${n === 1 ? one : many}`
 }
 
+/** "one record", "twelve records", "1,204 records". */
+export function pluralInWords(n: number, one: string, many = `${one}s`): string {
+  return `${inWords(n)} ${n === 1 ? one : many}`
+}
+
 /** "a", "a and b", "a, b and c"; the empty list is the empty string. */
 export function listed(items: readonly string[], word = 'and'): string {
   if (items.length < 2) return items[0] ?? ''

@@ -45,7 +45,14 @@ export {
   withNeeded,
   type EditLine,
 } from './lines/edit'
-export { limitsInForce, limitStanding, type LedgerSource, type LimitStanding } from './limits/ledger'
+export {
+  limitsInForce,
+  limitsThatCount,
+  limitsToSend,
+  limitStanding,
+  type LedgerSource,
+  type LimitStanding,
+} from './limits/ledger'
 export { redraft, type OwnLine, type RedraftChange } from './draft/redraft'
 export { carryStrategy, type Carried, type CarryTarget } from './draft/carry'
 export { conceptsBehind } from './lines/strands'

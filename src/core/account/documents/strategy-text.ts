@@ -3,7 +3,7 @@ import type { Profile } from '../../profile'
 import { limitWords, type LimitValue } from '../../query'
 import type { Line, Review, Run, Source } from '../../review'
 import type { FactContext } from '../facts'
-import { limitsInForce } from '../../strategy'
+import { limitsToSend } from '../../strategy'
 import { currentRuns } from '../runs'
 import { dateWords } from '../words'
 
@@ -28,14 +28,13 @@ export function strategyText(context: FactContext, source: Source): string {
     ...datesOf([...runs.values()]),
   ]
   const profile = about?.profile
-  // Where no lines are kept each row says everything: what holds for the lines that it is built on holds there too.
-  const force = profile && !profile.lines ? limitsInForce(lines) : undefined
+  const limits = limitsToSend(lines, !profile || profile.lines !== undefined)
   const rows = lines.map((line, i) =>
     rowOf(
       line,
       i + 1,
       runs.get(line.id),
-      (force?.[i] ?? line.limits).map((l) => asSet(l, profile)),
+      limits[i]!.map((l) => asSet(l, profile)),
     ),
   )
   return [...head, '', ['#', 'Search', 'Limits', 'Hits', 'Run on'].join('\t'), ...rows].join('\n') + '\n'

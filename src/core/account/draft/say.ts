@@ -1,6 +1,5 @@
 import { outsideOwn, verbatim } from '../document'
-import { nameInText } from '../words'
-import type { Review, Source, Voice } from '../../review'
+import type { Source, Voice } from '../../review'
 
 /** Chooses between a sentence in the first person (written with "we") and one in the passive. */
 export type Say = (active: string, passive: string) => string
@@ -27,7 +26,3 @@ export function because(reason: string): string {
 
 /** A concept by its name, as a sentence has it. */
 export const concept = (id: string): string => `{concept.name:${id}}`
-
-/** Names of concepts that a sentence may hold without being facts of their own. */
-export const nameOfConcept = (review: Review, id: string): string =>
-  nameInText(review.concepts.find((k) => k.id === id)?.name ?? '', review.question)

@@ -2,7 +2,7 @@ import { listed } from '../../base'
 import { limitState } from '../../profile'
 import { limitWords, type LimitValue } from '../../query'
 import type { Line, Review, Source } from '../../review'
-import { finalLine, limitsInForce } from '../../strategy'
+import { finalLine, limitsThatCount } from '../../strategy'
 import { verbatim } from '../document'
 import { currentRuns, joiningLine } from '../runs'
 import { runWith, type FactContext } from '../facts'
@@ -100,7 +100,7 @@ function limits(context: FactContext, s: Source): string[] {
   const { review } = context
   const lines = review.strategies[s.id] ?? []
   const final = finalLine(lines)
-  const force = final ? limitsInForce(lines)[lines.indexOf(final)]! : []
+  const force = limitsThatCount(lines)
   const chain = limitSteps(review, s.id)
   const sentences: string[] = []
   if (chain?.steps.length) {

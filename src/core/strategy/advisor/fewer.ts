@@ -11,7 +11,7 @@ import {
   type Field,
   type LimitValue,
 } from '../../query'
-import { limitsInForce } from '../limits/ledger'
+import { limitsThatCount } from '../limits/ledger'
 import { finalNumber } from '../lines/keys'
 import { toRanges } from '../lines/references'
 import {
@@ -133,7 +133,7 @@ export const withoutNarrower: StepMaker = (c) =>
 export const plannedLimit: StepMaker = ({ lines, limits, profile }) => {
   const last = finalNumber(lines)
   if (!last) return []
-  const force = limitsInForce(lines)[last - 1]!
+  const force = limitsThatCount(lines)
   return limits.flatMap((limit): Step[] =>
     force.some((l) => l.kind === limit.kind) || !limitAs(limit, profile)
       ? []
@@ -153,7 +153,7 @@ export const plannedLimit: StepMaker = ({ lines, limits, profile }) => {
 export const laterYears: StepMaker = ({ lines, profile }) => {
   const last = finalNumber(lines)
   if (!last || !profile.limits.years) return []
-  const force = limitsInForce(lines)[last - 1]!
+  const force = limitsThatCount(lines)
   const years = force.find((l): l is Extract<LimitValue, { kind: 'years' }> => l.kind === 'years')
   if (years?.from === undefined || years.to === undefined || years.to - years.from < 3) return []
   const from = Math.ceil((years.from + years.to) / 2)

@@ -41,6 +41,17 @@ export function limitsInForce(lines: readonly LineLike[]): LimitValue[][] {
   return all
 }
 
+/** The limits that hold for the line which says what the strategy found; none where there is no such line. */
+export const limitsThatCount = (lines: readonly LineLike[]): LimitValue[] =>
+  limitsInForce(lines)[finalNumber(lines) - 1] ?? []
+
+/**
+ * For each line the limits that have to be sent with it: its own, where the source keeps lines; else all that hold, for
+ * there each row says everything.
+ */
+export const limitsToSend = (lines: readonly LineLike[], keepsLines: boolean): (readonly LimitValue[])[] =>
+  keepsLines ? lines.map((l) => l.limits) : limitsInForce(lines)
+
 /** AND is limited by each of its parts; OR only by what limits every part; what is left after NOT as its first part. */
 function forceOf(e: Expr, ofLine: (number: number) => readonly LimitValue[]): LimitValue[] {
   const parts = (list: readonly Expr[]): LimitValue[][] => list.map((p) => forceOf(p, ofLine))

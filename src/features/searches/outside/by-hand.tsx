@@ -4,7 +4,7 @@ import { listed } from '@/core/base'
 import { printFor, withLimits } from '@/core/profile'
 import { parse } from '@/core/query'
 import type { Line } from '@/core/review'
-import { limitsInForce, writtenOut } from '@/core/strategy'
+import { limitsToSend, writtenOut } from '@/core/strategy'
 import type { SourceInfo } from '@/store/source-info'
 import { LogRun } from './log-run'
 import { SaidPane } from '../panes/translation'
@@ -33,9 +33,9 @@ export function ByHand({
     if (!tree) return { text: '', losses: [], onScreen: [], missing: [] }
     const { text, losses } = printFor(tree, profile, { line: (n) => writtenOut(n, (k) => trees[k - 1]) })
     // Where lines are written out, the limits of what they say hold with them.
-    const limits = profile.lines ? line.limits : limitsInForce(lines)[number - 1]!
+    const limits = limitsToSend(lines, profile.lines !== undefined)[number - 1]!
     return { losses, ...withLimits(text, limits, profile) }
-  }, [lines, number, line.limits, profile])
+  }, [lines, number, profile])
   return (
     <>
       <SaidPane line={line} number={number} said={said} short={info.short} />
