@@ -75,30 +75,22 @@ export function Frame({ reviewId, children }: { reviewId: string; children: Reac
 
   if (missing)
     return (
-      <main className="shelf">
-        <h1>This review is not in this browser</h1>
+      <NotOpen title="This review is not in this browser">
         <p className="empty">
           Reviews stay in the browser in which they were made. If you have its package, open it from the
           shelf.
         </p>
-        <Link href="/">
-          <Button type="primary">To the shelf</Button>
-        </Link>
-      </main>
+      </NotOpen>
     )
   if (failed)
     return (
-      <main className="shelf">
-        <h1>This review could not be opened</h1>
+      <NotOpen title="This review could not be opened">
         <p role="alert">{fault ? FAULT_WORDS[fault].open : failed}</p>
         <p className="sub">
           Nothing of it was changed. Reload the page to try again; if you have its package, open that from the
           shelf.
         </p>
-        <Link href="/">
-          <Button type="primary">To the shelf</Button>
-        </Link>
-      </main>
+      </NotOpen>
     )
   return (
     <div className="frame">
@@ -116,5 +108,18 @@ export function Frame({ reviewId, children }: { reviewId: string; children: Reac
       <LeftUnfinished />
       <Trouble />
     </div>
+  )
+}
+
+/** In the place of a review that is not open: why, and the way to the shelf. */
+function NotOpen({ title, children }: { title: string; children: ReactNode }) {
+  return (
+    <main className="shelf">
+      <h1>{title}</h1>
+      {children}
+      <Link href="/">
+        <Button type="primary">To the shelf</Button>
+      </Link>
+    </main>
   )
 }

@@ -7,7 +7,7 @@ import { useActions, type Action } from '@/store/actions'
 import { useSession, useStore } from '@/store/provider'
 import type { SourceInfo } from '@/store/source-info'
 import { useSplit } from '@/ui/split'
-import { KeyHint } from '../shared/key-hint'
+import { Tabs } from '../shared/tabs'
 import { useSourceInfos } from '../shared/vocabulary-files'
 import type { ChipDeeds } from './chip'
 import { DroppedReason } from './dropped'
@@ -181,21 +181,15 @@ function Grid({
       {dropped && (
         <DroppedReason key={dropped.id} term={dropped} autoFocus done={() => setAsking(undefined)} />
       )}
-      <div className="tabs" role="tablist" aria-label="Below the grid">
-        {PANES.map((p) => (
-          <button
-            key={p.id}
-            className="plain"
-            role="tab"
-            aria-selected={p.id === pane}
-            onClick={() => setPane(p.id)}
-          >
-            {p.id === 'terms' ? (info ? 'Headings' : 'Text words') : p.label}
-            {p.id === 'lines' && open > 0 && <i>{open}</i>}
-            <KeyHint of={`terms-pane-${p.id}`} />
-          </button>
-        ))}
-      </div>
+      <Tabs
+        label="Below the grid"
+        tabs={PANES}
+        chosen={pane}
+        choose={setPane}
+        actions="terms-pane"
+        name={(tab) => (tab.id !== 'terms' ? tab.label : info ? 'Headings' : 'Text words')}
+        waits={(id) => id === 'lines' && open > 0 && <i>{open}</i>}
+      />
       <div className="rest">
         {pane === 'harvest' && <Harvest review={review} sources={sources} />}
         {pane === 'names' && <Names concept={concept} review={review} sources={sources} />}

@@ -1,5 +1,6 @@
 'use client'
-import { KeyHint } from '../../shared/key-hint'
+import type { ReactNode } from 'react'
+import { Tabs } from '../../shared/tabs'
 import { openRemarks } from '../panes/advice'
 import { standingsOf } from '../panes/ledger'
 import type { JudgedStrategy } from '../panes/use-judgement'
@@ -24,27 +25,24 @@ export function SheetTabs({
   ).length
   const remarks = openRemarks(review, info.source.id, judgement).length
   const board = judgement?.board ?? []
+  const waits = (id: Pane): ReactNode => {
+    if (id === 'limits' && missing > 0) return <i className="warn">{missing}</i>
+    if (id === 'advice' && remarks > 0) return <i className="warn">{remarks}</i>
+    if (id !== 'known' || !board.length) return null
+    return (
+      <i>
+        {board.filter((b) => b.atLast).length} of {board.length}
+      </i>
+    )
+  }
   return (
-    <div className="tabs" role="tablist" aria-label="Below the sheet">
-      {PANES.map((p) => (
-        <button
-          key={p.id}
-          className="plain"
-          role="tab"
-          aria-selected={p.id === pane}
-          onClick={() => show(p.id)}
-        >
-          {p.label}
-          {p.id === 'limits' && missing > 0 && <i className="warn">{missing}</i>}
-          {p.id === 'advice' && remarks > 0 && <i className="warn">{remarks}</i>}
-          {p.id === 'known' && board.length > 0 && (
-            <i>
-              {board.filter((b) => b.atLast).length} of {board.length}
-            </i>
-          )}
-          <KeyHint of={`searches-pane-${p.id}`} />
-        </button>
-      ))}
-    </div>
+    <Tabs
+      label="Below the sheet"
+      tabs={PANES}
+      chosen={pane}
+      choose={show}
+      actions="searches-pane"
+      waits={waits}
+    />
   )
 }
