@@ -15,7 +15,8 @@ import {
 import { lineKeys } from '../strategy'
 import { emptyRecord } from '../records'
 import { draftAccount, inlinesOf, resolveFact, type FactContext } from '.'
-import { findsSomething, spelledOut, untrueClaims, type World } from './claims.fixture'
+import { untrueClaims, type World } from './claims.fixture'
+import { findsSomething, spelledOut } from './what-lines-find.fixture'
 
 const SOURCES = ['Fen', 'Gale', 'Quay'] as const
 const PROFILE: Record<string, Profile> = {

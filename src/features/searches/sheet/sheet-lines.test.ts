@@ -1,18 +1,10 @@
 import { describe, expect, it } from 'vitest'
 import { emptyReview, type Line, type Review, type Run } from '@/core/review'
-import { lineKeys } from '@/core/strategy'
 import { sourceInfo } from '@/store/source-info'
 import { nextLimit, standingsOf } from '../panes/ledger'
+import { line, run } from './sheet.fixture'
 import { lastHits, sheetView } from './sheet-lines'
 
-const line = (id: string, text: string, more: Partial<Line> = {}): Line => ({
-  id,
-  text,
-  limits: [],
-  note: '',
-  drafted: false,
-  ...more,
-})
 const YEARS = { kind: 'years' as const, from: 2017, to: 2026 }
 const LINES = [
   line('a', 'text: noise', { conceptId: 'b' }),
@@ -20,21 +12,6 @@ const LINES = [
   line('c', 'all(#1-#2)'),
   line('d', '#3', { limits: [YEARS] }),
 ]
-const run = (lines: readonly Line[], id: string, hits: number, at: string): Run => ({
-  id: `${id}${at}`,
-  sourceId: 's',
-  lineId: id,
-  key: lineKeys(lines).get(id)!,
-  number: lines.findIndex((l) => l.id === id) + 1,
-  text: lines.find((l) => l.id === id)!.text,
-  sent: '',
-  limits: [],
-  hits,
-  at,
-  by: 'M. Osei',
-  release: '2026-09',
-  how: 'stand-in',
-})
 function review(lines: Line[], runs: Run[]): Review {
   return {
     ...emptyReview('r'),

@@ -1,10 +1,10 @@
 import { describe, expect, it } from 'vitest'
 import type { FactContext } from '@/core/account'
-import { emptyReview, type Line, type Review, type Run } from '@/core/review'
-import { lineKeys } from '@/core/strategy'
+import { emptyReview, type Line, type Review } from '@/core/review'
 import type { Store } from '@/store/store'
 import { sourceInfo } from '@/store/source-info'
 import type { Sheet, SheetDialog } from '../use-sheet'
+import { line, run } from '../sheet.fixture'
 import { sheetView } from '../sheet-lines'
 import { bringActions } from './bring-actions'
 import { joinActions } from './join-actions'
@@ -12,14 +12,6 @@ import { lineActions } from './line-actions'
 import { work, type Means } from './means'
 import { runActions } from './run-actions'
 
-const line = (id: string, text: string, more: Partial<Line> = {}): Line => ({
-  id,
-  text,
-  limits: [],
-  note: '',
-  drafted: false,
-  ...more,
-})
 const YEARS = { kind: 'years' as const, from: 2017, to: 2026 }
 const LINES = [
   line('a', 'text: noise', { conceptId: 'b' }),
@@ -27,22 +19,6 @@ const LINES = [
   line('c', 'text: reading', { conceptId: 'c' }),
   line('d', 'all(#1, #3)'),
 ]
-
-const runOf = (lines: readonly Line[], id: string): Run => ({
-  id: `run-${id}`,
-  sourceId: 's',
-  lineId: id,
-  key: lineKeys(lines).get(id)!,
-  number: lines.findIndex((l) => l.id === id) + 1,
-  text: lines.find((l) => l.id === id)!.text,
-  sent: '',
-  limits: [],
-  hits: 7,
-  at: '2026-11-02T09:00:00.000Z',
-  by: 'M. Osei',
-  release: '2026-09',
-  how: 'stand-in',
-})
 
 interface Setting {
   lines?: Line[]
@@ -69,7 +45,7 @@ function stage({ lines = LINES, chosen, marked = [], runs = [], busy, outside }:
       },
     ],
     strategies: { s: lines },
-    runs: runs.map((id) => runOf(lines, id)),
+    runs: runs.map((id) => run(lines, id, 7, '2026-11-02T09:00:00Z')),
   }
   const info = sourceInfo(review, review.sources[0]!)
   const done = {
