@@ -11,8 +11,9 @@ import {
   type Term,
 } from '../review'
 import { finalLine, limitsThatCount, termExpression } from '../strategy'
-import type { FactContext } from './facts'
+import type { FactContext } from './facts/fact'
 import { currentRuns, joiningLine } from './runs'
+import { searchedWith, type SearchedWith } from './searched-with'
 
 /** Databases of the plan in which something was run. */
 export const searchedIn = (review: Review): Source[] =>
@@ -116,4 +117,14 @@ export function narrowerTaken(review: Review, sourceId: string): 'all' | 'some' 
   })
   if (!headings.length) return undefined
   return headings.every(Boolean) ? 'all' : headings.some(Boolean) ? 'some' : 'none'
+}
+
+/** What a source was asked with by the lines that have been run as they stand. */
+export function runWith({ review, source }: FactContext, sourceId: string): SearchedWith {
+  const run = currentRuns(review, sourceId)
+  const lines = (review.strategies[sourceId] ?? []).map((line, i) => ({ line, number: i + 1 }))
+  return searchedWith(
+    lines.filter(({ line }) => run.has(line.id)),
+    source(sourceId)?.profile,
+  )
 }

@@ -5,9 +5,9 @@ import type { Line, Review, Source } from '../../review'
 import { finalLine, limitsThatCount } from '../../strategy'
 import { verbatim } from '../document'
 import { currentRuns, joiningLine } from '../runs'
-import { runWith, type FactContext } from '../facts'
+import type { FactContext } from '../facts'
 import { joinOf, type Join } from '../joins'
-import { conceptsWith, finalRun, limitSteps, narrowerTaken } from '../standing'
+import { conceptsWith, finalRun, limitSteps, narrowerTaken, runWith } from '../standing'
 import { concept, named, type Say } from './say'
 
 /** How each database was searched, as far as it was run as it stands. */

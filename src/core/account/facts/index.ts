@@ -1,0 +1,24 @@
+import type { Fact, FactContext, Reader } from './fact'
+import { QUESTION } from './question'
+import { TERMS } from './terms'
+import { SEARCHES } from './searches'
+import { RECORDS } from './records'
+import { SELECTION } from './selection'
+
+export type { Fact, FactContext, SourceFacts, Stage } from './fact'
+export { knownBefore, knownFound } from './known-items'
+
+/** One reader for each kind of fact; `ref` is its name, with what it is about behind a colon. */
+const READERS: Record<string, Reader> = { ...QUESTION, ...TERMS, ...SEARCHES, ...RECORDS, ...SELECTION }
+
+export const FACT_NAMES: readonly string[] = Object.keys(READERS)
+
+/** The value of a fact as the record has it now. A fact that nobody knows says so in its text. */
+export function resolveFact(context: FactContext, ref: string): Fact {
+  const colon = ref.indexOf(':')
+  const name = colon < 0 ? ref : ref.slice(0, colon)
+  const reader = READERS[name]
+  if (!reader)
+    return { text: `[${ref}?]`, stage: 'methods', from: 'no fact of this name is known', missing: true }
+  return { missing: false, ...reader(context, colon < 0 ? '' : ref.slice(colon + 1)) }
+}
