@@ -9,6 +9,7 @@ const CORE = [
   'strategy',
   'selection',
   'review',
+  'figures',
   'account',
 ]
 const coreRules = CORE.map((folder, i) => ({

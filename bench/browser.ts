@@ -37,7 +37,8 @@ export function packageOf(commands: readonly Command[], title: string): Uint8Arr
   const entries: Entry[] = []
   for (const command of commands) {
     const at = new Date(Date.UTC(2026, 10, 16, 8, 0, entries.length)).toISOString()
-    entries.push(nextEntry(entries[entries.length - 1], command, at, 'M. Osei'))
+    const salt = entries.length.toString(16).padStart(32, '0')
+    entries.push(nextEntry(entries[entries.length - 1], command, { at, by: 'person-1', salt }))
   }
   return packReview({ entries, blobs: new Map() }, title)
 }

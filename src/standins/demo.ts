@@ -12,12 +12,14 @@ import {
 } from '../core/review'
 import { evaluate, Scanned } from '../core/engine'
 import { parse, type Expr } from '../core/query'
-import { toDocument, type Rec } from '../core/records'
-import { draftStrategy, lineKeys, runStrategy, type Plan } from '../core/strategy'
+import { blockBytes, partRecords, toDocument, type Rec } from '../core/records'
+import { draftStrategy, lineKeys, PRESENT_RULE, reachedBy, runStrategy, type Plan } from '../core/strategy'
 import { Random } from './corpus/random'
-import { draftSource, RELEASES, type OpenStandin } from '.'
+import { draftSource, evidenceNow, RELEASES, type OpenStandin } from '.'
 
-const READER = 'M. Osei'
+/** Who made the demo: an id, and what she is called. */
+const READER = 'demo-person-1'
+const READER_NAME = 'M. Osei'
 const QUESTION =
   'How do sound conditions in primary-school classrooms bear on pupils’ listening comprehension and early reading?'
 
@@ -39,7 +41,12 @@ class Diary {
   ): void {
     this.time += (seconds || this.random.int(20, 240)) * 1000
     this.entries.push(
-      nextEntry(this.entries[this.entries.length - 1], { kind, payload } as Command, this.now(), READER),
+      nextEntry(this.entries[this.entries.length - 1], { kind, payload } as Command, {
+        at: this.now(),
+        by: READER,
+        // Nothing of the demo has to be hidden: its salts may be guessed, and are the same every time.
+        salt: digestOf(`demo salt ${this.entries.length}`).slice(0, 32),
+      }),
     )
   }
 
@@ -171,6 +178,7 @@ const WHY: Record<string, string> = {
 export function buildDemo(earlier: readonly OpenStandin[], standins: readonly OpenStandin[]): Packed {
   const diary = new Diary()
   diary.do('review.create', { id: 'demo', title: 'Sound in primary classrooms' })
+  diary.do('person.named', { id: READER, name: READER_NAME })
   diary.do('question.set', { text: QUESTION })
   plan(diary, standins)
   diary.nextMorning()
@@ -187,17 +195,13 @@ export function buildDemo(earlier: readonly OpenStandin[], standins: readonly Op
   for (const standin of standins) {
     diary.nextMorning()
     const again = diary.review().sources.find((s) => s.profileId === standin.info.id)!
-    const { release: _before, ...source } = again
-    diary.do('source.set', source)
+    diary.do('source.set', { ...again, release: standin.release })
     const brought = bring(diary, standin, searches(diary, standin))
-    blobs.set(brought.digest, brought.bytes)
+    for (const bytes of brought.blocks) blobs.set(digestOf(bytes), bytes)
     records.set(brought.digest, brought.records)
   }
   diary.nextMorning()
-  broadPass(
-    diary,
-    worksOf(diary.review().imports, (digest) => records.get(digest)),
-  )
+  broadPass(diary, worksOf(diary.review(), (i) => records.get(i.digest)).works)
   return { entries: diary.entries, blobs }
 }
 
@@ -387,6 +391,14 @@ function searches(diary: Diary, standin: OpenStandin): { docs: ArrayLike<number>
         sourceId,
         lineId: line.id,
         key: keys.get(line.id)!,
+        keyRule: PRESENT_RULE.version,
+        reached: reachedBy(lines, line.id),
+        evidence: evidenceNow({
+          standinId: standin.info.id,
+          release: standin.release,
+          profile: standin.profile,
+          vocabularyFile: undefined,
+        }),
         number: result.number,
         text: line.text,
         sent: result.sent,
@@ -408,21 +420,32 @@ function bring(
   diary: Diary,
   standin: OpenStandin,
   { docs, runId }: { docs: ArrayLike<number>; runId: string },
-): { digest: string; bytes: Uint8Array; records: Rec[] } {
+): { digest: string; blocks: Uint8Array[]; records: Rec[] } {
   const records = Array.from(docs, (d) => standin.records[d]!).sort(
     (a, b) => (b.year ?? 0) - (a.year ?? 0) || (a.id < b.id ? -1 : 1),
   )
-  const bytes = new TextEncoder().encode(JSON.stringify(records))
+  const { records: own, abstracts, fullTexts, unread } = partRecords(records)
+  const bytes = blockBytes(own)
   const digest = digestOf(bytes)
+  const others = { abstracts, fullTexts, unread }
+  const blocks = [bytes]
+  const at: Partial<Record<keyof typeof others, string>> = {}
+  for (const name of ['abstracts', 'fullTexts', 'unread'] as const) {
+    const block = others[name] && blockBytes(others[name])
+    if (!block) continue
+    blocks.push(block)
+    at[name] = digestOf(block)
+  }
   diary.do('records.import', {
     id: diary.id('import'),
     sourceId: `demo-${standin.info.id}`,
     runId,
     digest,
+    ...at,
     count: records.length,
     at: diary.now(),
   })
-  return { digest, bytes, records }
+  return { digest, blocks, records }
 }
 
 /** How far the reader has come, and how she decides: by the questions of the plan, as far as a record answers them. */
@@ -439,7 +462,7 @@ function broadPass(diary: Diary, works: readonly Work[]): void {
   const random = new Random('demo rulings')
   works.slice(0, Math.round(works.length * RULED_SHARE)).forEach(({ id, record }) => {
     const scanned = new Scanned(toDocument(record))
-    const base = { workId: id, pass: 'broad' as const, reader: READER }
+    const base = { recordId: id, pass: 'broad' as const, reader: READER }
     const seconds = random.int(9, 50)
     if (!scanned.matches(sound))
       diary.do('ruling.set', { ...base, verdict: 'out', criterionId: 'demo-criterion-1' }, seconds)

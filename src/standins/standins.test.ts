@@ -1,11 +1,22 @@
 import { describe, expect, it } from 'vitest'
-import { digestOf } from '../core/base'
+import { canonicalJson, digestOf } from '../core/base'
+import { writeSkos } from '../core/vocabulary'
 import type { Rec } from '../core/records'
 import { buildIndex, evaluate } from '../core/engine'
 import { parse } from '../core/query'
 import { runStrategy, searchAsTyped } from '../core/strategy'
 import { drawWorks } from './corpus/corpus'
-import { allWorks, onTopic, recordsOf, SOURCE_IDS, vocabularyOf, type SourceId } from './corpus/releases'
+import {
+  allNotices,
+  allWorks,
+  onTopic,
+  recordsOf,
+  SOURCE_IDS,
+  vocabularyOf,
+  type SourceId,
+} from './corpus/releases'
+import { FIRST_HALF_DATA } from './first-half'
+import { DATA_DIGESTS, VOCABULARY_DIGESTS } from './release-digests'
 import { LATEST, openStandin, RELEASES, STANDINS, type OpenStandin } from '.'
 
 const open = Object.fromEntries(
@@ -72,6 +83,55 @@ describe('the corpus', () => {
           expect(thesaurus!.byLabel(h.label), `${id} ${r.id}: ${h.label}`).toBeDefined()
       }
     }
+  })
+})
+
+describe('what a release is made of', () => {
+  it('has the digests that runs keep as evidence', () => {
+    const data = SOURCE_IDS.flatMap((id) =>
+      RELEASES.map((r) => [`${id}@${r}`, digestOf(canonicalJson(recordsOf(id, r)))]),
+    )
+    expect(DATA_DIGESTS).toEqual(Object.fromEntries(data))
+    const vocabularies = SOURCE_IDS.flatMap((id) => {
+      const vocabulary = vocabularyOf(id)
+      return vocabulary ? [[id, digestOf(writeSkos(vocabulary))]] : []
+    })
+    expect(VOCABULARY_DIGESTS).toEqual(Object.fromEntries(vocabularies))
+    // The first half's are another matter: they are constants of what once was.
+    expect(FIRST_HALF_DATA['wideband@2026-09']).not.toBe(DATA_DIGESTS['wideband@2026-09'])
+  })
+
+  it('cites older works only, plausibly many, some that nobody holds and some printed wrongly', () => {
+    const { records } = open.wideband
+    const years = new Map(records.map((r) => [r.id, r.year!]))
+    const cited = records.flatMap((r) => (r.references ?? []).map((ref) => ({ by: r, ref })))
+    for (const { by, ref } of cited) {
+      if (ref.id !== undefined) expect(years.get(ref.id)!).toBeLessThan(by.year!)
+      expect(ref.raw).toMatch(/^\S.*\.$/)
+    }
+    const counts = records.filter((r) => r.type === 'journal article').map((r) => r.references?.length ?? 0)
+    expect(Math.max(...counts)).toBeLessThan(50)
+    const resolved = cited.filter((c) => c.ref.id !== undefined).length / cited.length
+    expect(resolved).toBeGreaterThan(0.2)
+    expect(resolved).toBeLessThan(0.6)
+    expect(cited.some((c) => /A handbook on/.test(c.ref.raw))).toBe(true)
+  })
+
+  it('has theses where libraries have them, and notices of works that were retracted or corrected', () => {
+    for (const id of ['quayside', 'fernhollow'] as const)
+      expect(open[id].records.filter((r) => r.type === 'thesis').length).toBeGreaterThan(40)
+    for (const id of SOURCE_IDS)
+      for (const r of open[id].records.filter((x) => x.notice)) {
+        expect(r.title).toMatch(/^(Retraction|Correction): /)
+        const of = open[id].records.find((x) => x.title === r.notice!.title && !x.notice)
+        expect(of?.year).toBeLessThanOrEqual(r.year!)
+      }
+    expect(allNotices().filter((n) => n.entered > RELEASES[0]).length).toBeGreaterThan(1)
+  })
+
+  it('says what was controlled for in the number that it has', () => {
+    for (const { prose } of allWorks())
+      expect(prose.abstract).not.toMatch(/prior scores was|held when (?!prior scores)[^.]* were/)
   })
 })
 

@@ -1,61 +1,138 @@
 import { digestOf } from '@/core/base'
-import type { Rec } from '@/core/records'
+import { blockBytes, joinRecords, partRecords, type Blocks, type Rec } from '@/core/records'
+import type { Import } from '@/core/review'
+import { stored, unstored } from './compress'
 import type { Connection } from './connection'
+import type { Locks } from './environment'
 
-/** Records as they lie under a digest. */
-export const decoded = (bytes: Uint8Array): Rec[] => JSON.parse(new TextDecoder().decode(bytes)) as Rec[]
-const encoded = (records: readonly Rec[]): Uint8Array => new TextEncoder().encode(JSON.stringify(records))
+/** Where the blocks of an import lie. */
+export type BlockDigests = Pick<Import, 'digest' | 'abstracts' | 'unread' | 'fullTexts'>
+
+/** What can be laid down while nothing is swept away. */
+export interface Laying {
+  /** Lays bytes down, unchanged, and gives their digest. */
+  keepBytes: (bytes: Uint8Array) => Promise<string>
+  /** Lays records down, in a block for each kind of thing they hold. */
+  keepRecords: (records: readonly Rec[]) => Promise<BlockDigests>
+}
+
+/** Held shared by whoever lays something down, until the entries that name it are written; exclusively by the sweep. */
+export const LEASE = 'luvren-bytes'
+
+export const decoded = (bytes: Uint8Array): unknown => JSON.parse(new TextDecoder().decode(bytes))
+
+/** Puts the records of an import together from its blocks; undefined where that of the records themselves is missing. */
+export function recordsFrom(
+  { digest, abstracts, unread, fullTexts }: BlockDigests,
+  block: (digest: string) => unknown,
+): readonly Rec[] | undefined {
+  const records = block(digest) as Rec[] | undefined
+  const other = <T>(of: string | undefined): T | undefined =>
+    of === undefined ? undefined : (block(of) as T | undefined)
+  const [a, u, f] = [
+    other<NonNullable<Blocks['abstracts']>>(abstracts),
+    other<NonNullable<Blocks['unread']>>(unread),
+    other<NonNullable<Blocks['fullTexts']>>(fullTexts),
+  ]
+  return (
+    records &&
+    joinRecords({
+      records,
+      ...(a ? { abstracts: a } : {}),
+      ...(u ? { unread: u } : {}),
+      ...(f ? { fullTexts: f } : {}),
+    })
+  )
+}
 
 /** What lies beside the journals, by the digest of its bytes. Records that were read once stay at hand. */
 export class Blobs {
   private readonly records = new Map<string, readonly Rec[]>()
 
-  constructor(private readonly connection: Connection) {}
+  constructor(
+    private readonly connection: Connection,
+    private readonly locks: Locks,
+  ) {}
 
-  /** Lays bytes down, unchanged, and gives their digest. */
-  async keep(bytes: Uint8Array): Promise<string> {
+  /**
+   * Lays something down beside a journal. What `work` lays down is safe from the sweep until `work` has ended; the
+   * entries that name it must be written by then.
+   */
+  async lay<T>(work: (laying: Laying) => Promise<T>): Promise<T> {
+    let done: { value: T } | undefined
+    await this.locks.request(LEASE, { mode: 'shared' }, async () => {
+      done = {
+        value: await work({
+          keepBytes: (bytes) => this.keep(bytes),
+          keepRecords: (records) => this.keepRecords(records),
+        }),
+      }
+    })
+    return done!.value
+  }
+
+  private async keep(bytes: Uint8Array): Promise<string> {
     const digest = digestOf(bytes)
-    await (await this.connection.get()).put('blobs', { digest, bytes })
+    const as = await stored(bytes)
+    await (await this.connection.get()).put('blobs', { digest, ...as })
     return digest
+  }
+
+  private async keepRecords(records: readonly Rec[]): Promise<BlockDigests> {
+    const { records: own, abstracts, unread, fullTexts } = partRecords(records)
+    const at: BlockDigests = { digest: await this.keep(blockBytes(own)) }
+    if (abstracts) at.abstracts = await this.keep(blockBytes(abstracts))
+    if (unread) at.unread = await this.keep(blockBytes(unread))
+    if (fullTexts) at.fullTexts = await this.keep(blockBytes(fullTexts))
+    this.records.set(keyOf(at), [...records])
+    return at
   }
 
   /** What lies under a digest; undefined where this browser does not have it. */
   async bytes(digest: string): Promise<Uint8Array | undefined> {
-    return (await (await this.connection.get()).get('blobs', digest))?.bytes
+    const found = await (await this.connection.get()).get('blobs', digest)
+    return found && unstored(found)
   }
 
   /** The same, from memory where the database is not to be had: for saving what can be saved. */
   async rescued(digest: string): Promise<Uint8Array | undefined> {
-    const known = this.records.get(digest)
     try {
       const bytes = await this.bytes(digest)
       if (bytes) return bytes
     } catch {
       // The database is gone: what is in memory is all there is.
     }
-    const again = known && encoded(known)
-    return again && digestOf(again) === digest ? again : undefined
+    for (const records of this.records.values()) {
+      const { records: own, ...others } = partRecords(records)
+      // A block of the first form holds everything, as it was written then.
+      for (const bytes of [
+        new TextEncoder().encode(JSON.stringify(records)),
+        ...[own, ...Object.values(others)].map(blockBytes),
+      ])
+        if (digestOf(bytes) === digest) return bytes
+    }
+    return undefined
   }
 
-  async keepRecords(records: readonly Rec[]): Promise<string> {
-    const digest = await this.keep(encoded(records))
-    this.records.set(digest, [...records])
-    return digest
+  /** The records of an import that are in memory. */
+  at(of: BlockDigests): readonly Rec[] | undefined {
+    return this.records.get(keyOf(of))
   }
 
-  /** The records under a digest that are in memory. */
-  at(digest: string): readonly Rec[] | undefined {
-    return this.records.get(digest)
-  }
-
-  /** The records under a digest; undefined where this browser does not have them or they are damaged. */
-  async recordsAt(digest: string): Promise<readonly Rec[] | undefined> {
-    const known = this.records.get(digest)
+  /** The records of an import; undefined where this browser does not have them or they are damaged. */
+  async recordsOf(of: BlockDigests): Promise<readonly Rec[] | undefined> {
+    const known = this.at(of)
     if (known) return known
-    const bytes = await this.bytes(digest)
-    if (!bytes || digestOf(bytes) !== digest) return undefined
-    const records = decoded(bytes)
-    this.records.set(digest, records)
+    const blocks = new Map<string, unknown>()
+    for (const digest of [of.digest, of.abstracts, of.unread, of.fullTexts]) {
+      const bytes = digest === undefined ? undefined : await this.bytes(digest)
+      if (digest !== undefined && bytes && digestOf(bytes) === digest) blocks.set(digest, decoded(bytes))
+    }
+    const records = recordsFrom(of, (digest) => blocks.get(digest))
+    if (records) this.records.set(keyOf(of), records)
     return records
   }
 }
+
+const keyOf = ({ digest, abstracts = '', unread = '', fullTexts = '' }: BlockDigests): string =>
+  [digest, abstracts, unread, fullTexts].join(' ')

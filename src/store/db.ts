@@ -1,5 +1,14 @@
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb'
-import { blobsOf, type Entry, type Snapshot } from '@/core/review'
+import {
+  blobsOf,
+  commandOf,
+  kindNamed,
+  NO_BLOBS,
+  SCHEMA_VERSION,
+  type Entry,
+  type Snapshot,
+} from '@/core/review'
+import type { Stored } from './compress'
 
 /** What the shelf shows of a review without opening it. */
 export interface ShelfItem {
@@ -31,14 +40,15 @@ export interface Pending {
 interface Schema extends DBSchema {
   shelf: { key: string; value: ShelfItem }
   entries: { key: [string, number]; value: Entry & { reviewId: string } }
-  blobs: { key: string; value: { digest: string; bytes: Uint8Array } }
+  blobs: { key: string; value: Stored & { digest: string } }
   snapshots: { key: string; value: Snapshot & { reviewId: string } }
   pending: { key: string; value: Pending; indexes: { byReview: string } }
   settings: { key: string; value: { name: string; value: unknown } }
 }
 export type Database = IDBPDatabase<Schema>
 
-export const DATABASE_VERSION = 1
+/** In version 2, bytes may lie compressed, and entries may be of the second form. */
+export const DATABASE_VERSION = 2
 
 export interface DatabaseTrouble {
   /** Another tab holds an older version open. */
@@ -73,57 +83,106 @@ export function openDatabase(trouble: DatabaseTrouble, name = 'luvren'): Promise
 
 const wholeReview = (reviewId: string): IDBKeyRange => IDBKeyRange.bound([reviewId, 0], [reviewId, Infinity])
 
+/** So many entries are read at once: more would keep the page from drawing. */
+const AT_ONCE = 1000
+
 /** All entries of a review from `seq` on, in order. */
 export async function readEntries(db: Database, reviewId: string, seq = 0): Promise<Entry[]> {
-  const rows = await db.getAll('entries', IDBKeyRange.bound([reviewId, seq], [reviewId, Infinity]))
-  return rows.map(({ reviewId: _id, ...entry }) => entry)
+  const entries: Entry[] = []
+  for (let from = seq; ;) {
+    const range = IDBKeyRange.bound([reviewId, from], [reviewId, Infinity])
+    const rows = await db.getAll('entries', range, AT_ONCE)
+    for (const { reviewId: _id, ...entry } of rows) entries.push(entry)
+    if (rows.length < AT_ONCE) return entries
+    from = rows[rows.length - 1]!.seq + 1
+  }
 }
 
-/** Adds entries in one transaction: all or none. Fails if one of these numbers is taken. */
-export async function addEntries(db: Database, reviewId: string, entries: readonly Entry[]): Promise<void> {
-  const tx = db.transaction('entries', 'readwrite', { durability: 'strict' })
-  await Promise.all([...entries.map((entry) => tx.store.add({ ...entry, reviewId })), tx.done])
+/** What lies beside entries and is written with them, as it is stored. */
+export type Beside = ReadonlyMap<string, Stored>
+
+/**
+ * Adds entries and what they need beside them in one transaction: all or none. Fails if one of these numbers is taken.
+ */
+export async function addEntries(
+  db: Database,
+  reviewId: string,
+  entries: readonly Entry[],
+  beside: Beside = new Map(),
+): Promise<void> {
+  const tx = db.transaction(['entries', 'blobs'], 'readwrite', { durability: 'strict' })
+  await Promise.all([
+    ...[...beside].map(([digest, as]) => tx.objectStore('blobs').put({ digest, ...as })),
+    ...entries.map((entry) => tx.objectStore('entries').add({ ...entry, reviewId })),
+    tx.done,
+  ])
 }
 
 /**
- * Stores a review that comes from outside: entries behind those that are here, what lies beside them, and its line on
- * the shelf, all in one transaction, so that a kill or a full disk leaves all of it or nothing.
+ * Stores a review that comes from outside: entries behind those that are here and its line on the shelf, in the one
+ * last transaction, before which nothing of it exists. What lies beside it has been laid down before, under a lease.
  */
 export async function storeReview(
   db: Database,
   reviewId: string,
   entries: readonly Entry[],
-  blobs: ReadonlyMap<string, Uint8Array>,
   item: ShelfItem,
 ): Promise<void> {
-  const tx = db.transaction(['entries', 'blobs', 'shelf'], 'readwrite', { durability: 'strict' })
+  const tx = db.transaction(['entries', 'shelf'], 'readwrite', { durability: 'strict' })
   await Promise.all([
-    ...[...blobs].map(([digest, bytes]) => tx.objectStore('blobs').put({ digest, bytes })),
     ...entries.map((entry) => tx.objectStore('entries').add({ ...entry, reviewId })),
     tx.objectStore('shelf').put(item),
     tx.done,
   ])
 }
 
-/** Removes a review for good, with all that lies beside its journal and that no other review needs. */
+/** Removes a review for good. What lies beside its journal and no other review needs goes with the next sweep. */
 export async function removeReview(db: Database, reviewId: string): Promise<void> {
-  const tx = db.transaction(['shelf', 'entries', 'snapshots', 'pending', 'blobs'], 'readwrite')
-  const entries = tx.objectStore('entries')
-  const alone = new Set<string>()
-  for (const entry of await entries.getAll(wholeReview(reviewId)))
-    for (const digest of blobsOf(entry)) alone.add(digest)
-  await entries.delete(wholeReview(reviewId))
-  if (alone.size)
-    for (let at = await entries.openCursor(); at; at = await at.continue())
-      for (const digest of blobsOf(at.value)) alone.delete(digest)
+  const tx = db.transaction(['shelf', 'entries', 'snapshots', 'pending'], 'readwrite')
   const pending = tx.objectStore('pending')
   await Promise.all([
+    tx.objectStore('entries').delete(wholeReview(reviewId)),
     tx.objectStore('shelf').delete(reviewId),
     tx.objectStore('snapshots').delete(reviewId),
     ...(await pending.index('byReview').getAllKeys(reviewId)).map((key) => pending.delete(key)),
-    ...[...alone].map((digest) => tx.objectStore('blobs').delete(digest)),
     tx.done,
   ])
+}
+
+/**
+ * Removes what lies beside the journals and no entry of any review reaches, undone ones included, nor any edit that is
+ * not finished. Gives how many were removed. Only for whoever holds the lease alone: what is being laid down is not
+ * reached yet.
+ */
+export async function sweep(db: Database): Promise<number> {
+  const reached = new Set<string>()
+  for (let from: [string, number] | undefined; ;) {
+    const rows = await db.getAll('entries', from && IDBKeyRange.lowerBound(from, true), AT_ONCE)
+    for (const row of rows) for (const digest of reachedByAny(row)) reached.add(digest)
+    const last = rows[rows.length - 1]
+    if (!last || rows.length < AT_ONCE) break
+    from = [last.reviewId, last.seq]
+  }
+  for (const { command } of await db.getAll('pending'))
+    for (const digest of digestsIn(command)) reached.add(digest)
+  const gone = (await db.getAllKeys('blobs')).filter((digest) => !reached.has(digest))
+  if (!gone.length) return 0
+  const tx = db.transaction('blobs', 'readwrite')
+  await Promise.all([...gone.map((digest) => tx.store.delete(digest)), tx.done])
+  return gone.length
+}
+
+function reachedByAny(entry: Entry): readonly string[] {
+  const known = kindNamed(entry.kind)
+  if (known?.blobs === NO_BLOBS && entry.v <= SCHEMA_VERSION) return []
+  // What a newer version wrote, or what is not understood, keeps all that looks like a digest.
+  return known && entry.v <= SCHEMA_VERSION && commandOf(entry).ok ? blobsOf(entry) : digestsIn(entry.payload)
+}
+
+/** Everything in a value that looks like a digest, at any depth. */
+function digestsIn(value: unknown): string[] {
+  if (typeof value === 'string') return /^[0-9a-f]{64}$/.test(value) ? [value] : []
+  return typeof value === 'object' && value !== null ? Object.values(value).flatMap(digestsIn) : []
 }
 
 /** Was it the disk that was full? */

@@ -8,9 +8,24 @@ export interface Channel {
   close: () => void
 }
 
+export interface LockOptions {
+  mode?: 'exclusive' | 'shared'
+  /** Do not wait: where another holds it, `work` is told that it was not to be had. */
+  ifAvailable?: boolean
+}
+
 export interface Locks {
-  request: (name: string, work: () => Promise<unknown>) => Promise<unknown>
+  request: (name: string, options: LockOptions, work: (had: boolean) => Promise<unknown>) => Promise<unknown>
   query: () => Promise<{ held?: { name?: string }[] }>
+}
+
+/** As much of the browser's storage manager as is asked. */
+export interface StorageAsked {
+  /** Asks that nothing be removed by itself; false where the browser refuses. */
+  persist: () => Promise<boolean>
+  persisted: () => Promise<boolean>
+  /** In bytes. */
+  estimate: () => Promise<{ usage?: number; quota?: number }>
 }
 
 /** All that the store takes from outside: so that a test can hand in its own, and nothing leaks between two stores. */
@@ -20,6 +35,10 @@ export interface Environment {
   /** ISO 8601 with zone. */
   now: () => string
   newId: () => string
+  /** 32 hexadecimal digits of chance, never the same twice. */
+  newSalt: () => string
+  /** What the browser says of its storage; absent where it says nothing. */
+  storage?: StorageAsked
   locks: Locks
   channel: (name: string) => Channel
 }

@@ -1,6 +1,6 @@
 import { describe, expect, it, vi } from 'vitest'
 import { emptyRecord } from '@/core/records'
-import { fold, openPackage, packReview, verifyJournal, nextEntry, type Entry } from '@/core/review'
+import { fold, inMemory, openPackage, packReview, verifyJournal, nextEntry, type Entry } from '@/core/review'
 import { canonicalJson, digestOf } from '@/core/base'
 import { FAULT_WORDS, faultAtWork, faultOfState } from './fault-words'
 import { browser, type Browser } from './store.fixture'
@@ -51,10 +51,19 @@ async function working(): Promise<{ home: Browser; store: Store; id: string }> {
   const store = home.tab()
   const id = await store.createReview('R')
   await store.openReview(id)
-  const digest = await store.keepRecords([emptyRecord('1', 'One'), emptyRecord('2', 'Two')])
-  await store.act('records.import', { id: 'i', sourceId: 's', digest, count: 2, at: '2026-11-25T09:00:00Z' })
+  await store.lay(async ({ keepRecords }) =>
+    store.act('records.import', {
+      id: 'i',
+      sourceId: 's',
+      ...(await keepRecords([emptyRecord('1', 'One'), emptyRecord('2', 'Two')])),
+      count: 2,
+      at: '2026-11-25T09:00:00Z',
+    }),
+  )
   return { home, store, id }
 }
+
+const asFile = (bytes: Uint8Array): Blob => new Blob([bytes as Uint8Array<ArrayBuffer>])
 
 describe.each(Object.keys(FAULTS) as Name[])('a storage that is %s', (name) => {
   it('while a review is opened or begun: the opening ends, and says why', async () => {
@@ -102,10 +111,10 @@ describe.each(Object.keys(FAULTS) as Name[])('a storage that is %s', (name) => {
       await vi.waitFor(() => expect(view(store).state).not.toBe('saving'))
     } else await store.act('question.set', { text: 'not written' })
     store.typeEdit('title', { kind: 'review.rename', payload: { title: 'half a ti' } })
-    const opened = openPackage(await store.packOpenReview())
+    const opened = await openPackage(inMemory(await store.packOpenReview()))
     if (!opened.ok) throw new Error(opened.problems.map((p) => p.message).join('\n'))
     expect(fold(opened.value.entries).review).toMatchObject({ question: 'not written', title: 'half a ti' })
-    expect(opened.value.blobs.size).toBe(1)
+    expect(opened.value.digests.length).toBe(1)
     expect(FAULT_WORDS[name].rescue).toContain('package')
   })
 })
@@ -146,7 +155,7 @@ describe('a journal that was damaged on disk', () => {
     await db.put('blobs', { ...blob, bytes: new TextEncoder().encode('[{"id":"1"}') })
     const next = home.tab()
     await next.openReview(id)
-    expect(view(next)).toMatchObject({ reviewId: id, lost: 2, works: [] })
+    expect(view(next)).toMatchObject({ reviewId: id, lost: 2, told: { figures: { works: 0 } } })
   })
 })
 
@@ -154,7 +163,8 @@ describe('a package that is not what it should be', () => {
   const at = '2026-11-25T09:00:00Z'
   const journal = (...commands: { kind: string; payload: unknown }[]): Entry[] => {
     const entries: Entry[] = []
-    for (const c of commands) entries.push(nextEntry(entries.at(-1), c as never, at, ''))
+    for (const c of commands)
+      entries.push(nextEntry(entries.at(-1), c as never, { at, by: 'p-1', salt: '0'.repeat(32) }))
     return entries
   }
   const begin = { kind: 'review.create', payload: { id: 'r', title: 'R' } }
@@ -187,7 +197,7 @@ describe('a package that is not what it should be', () => {
       {
         entries: journal(begin, {
           kind: 'ruling.set',
-          payload: { workId: '__proto__', pass: 'broad', reader: 'x', verdict: 'in' },
+          payload: { recordId: '__proto__', pass: 'broad', reader: 'x', verdict: 'in' },
         }),
         blobs: new Map(),
       },
@@ -210,7 +220,7 @@ describe('a package that is not what it should be', () => {
     const home = browser()
     const store = home.tab()
     await store.openShelf()
-    const taken = await store.takePackage(cases[name]!)
+    const taken = await store.takePackage(asFile(cases[name]!))
     expect(taken.ok).toBe(false)
     expect(taken.problems[0]!.message).toMatch(/^[A-Z].*\.$/)
     const db = await home.look()
@@ -221,10 +231,10 @@ describe('a package that is not what it should be', () => {
   })
 
   it('with a journal line that is null is refused with words', async () => {
-    const whole = openPackage(packReview({ entries: journal(begin), blobs: new Map() }, ''))
+    const whole = await openPackage(inMemory(packReview({ entries: journal(begin), blobs: new Map() }, '')))
     if (!whole.ok) throw new Error('the package does not open')
     const broken = packReview({ entries: [...whole.value.entries, null as never], blobs: new Map() }, '')
-    expect((await browser().tab().takePackage(broken)).problems[0]!.message).toMatch(/\.$/)
+    expect((await browser().tab().takePackage(asFile(broken))).problems[0]!.message).toMatch(/\.$/)
   })
 })
 

@@ -23,6 +23,7 @@ const database = (): Promise<Database> =>
   )
 
 let ticks = 0
+let ids = 0
 async function tab(db: Database, name: string, views: JournalView[] = []): Promise<JournalFile> {
   const file = await JournalFile.open('review', {
     connection: new Connection(
@@ -33,6 +34,10 @@ async function tab(db: Database, name: string, views: JournalView[] = []): Promi
     channel: (bus) => new BroadcastChannel(bus),
     now: () => new Date(Date.UTC(2026, 10, 16, 9, 0, ticks++)).toISOString(),
     by: () => name,
+    name: () => '',
+    newId: () => `id-${++ids}`,
+    newSalt: () => (++ids).toString(16).padStart(32, '0'),
+    evidenceOf: () => ({}),
     onChange: (view) => views.push(view),
   })
   open.push(file)

@@ -4,17 +4,26 @@ import {
   Deeds,
   fold,
   foldFrom,
+  foldInSteps,
+  goingOver,
+  isToGoOver,
   lastDeed,
   nextEntry,
   snapshotOf,
-  verifyJournal,
+  snapshotToKeep,
+  undoable,
+  verifying,
   type Command as CommandType,
   type Entry,
   type Folded,
+  type GoingOver,
   type LastDeed,
+  type Writing,
 } from '@/core/review'
-import type { Problem } from '@/core/base'
-import { addEntries, isFull, readEntries, type Database } from './db'
+import { digestOf, type Problem } from '@/core/base'
+import { inSteps } from './breathe'
+import { stored, type Stored } from './compress'
+import { addEntries, isFull, readEntries, type Beside, type Database } from './db'
 import type { Channel, Ground } from './environment'
 
 /** Is what was done on disk? `parted`: what is on disk is another history than the one shown here. */
@@ -28,25 +37,49 @@ export interface JournalView {
 
 /** Something that waits to be written. What it does may depend on the number that another waiting entry will have. */
 interface Waiting {
-  command: (numberOf: (target: Target) => number) => CommandType
-  at: string
-  by: string
+  command: (numberOf: (target: Target) => number, last: Entry | undefined) => CommandType
+  writing: Writing
   written: () => void
+  /** It is part of going over to the second form, which another tab may have done meanwhile. */
+  goesOver?: true
+  /** What has to lie beside the journal for it. */
+  beside?: Uint8Array
   /** Its number, once it is written. */
   seq?: number
 }
 /** What an undo takes back: an entry by its number, or one that waits and has none yet. */
 type Target = number | Waiting
 
-export interface JournalOptions extends Pick<Ground, 'connection' | 'now' | 'locks' | 'channel'> {
+export interface JournalOptions extends Pick<
+  Ground,
+  'connection' | 'now' | 'newId' | 'newSalt' | 'locks' | 'channel'
+> {
+  /** The id of who works here, and the name they gave; empty where they gave none. */
   by: () => string
+  name: () => string
+  /** What runs of the first form met. */
+  evidenceOf: GoingOver['evidenceOf']
   onChange: (view: JournalView) => void
 }
 
-/** Entries between two snapshots. */
+/** Entries between two snapshots, at least; in a long journal, a snapshot costs more and comes less often. */
 const SNAPSHOT_EVERY = 200
+const SNAPSHOT_SHARE = 0.05
 /** How often a write is tried again by itself after the connection was lost. */
 const TRIES = 3
+
+/** Folds on from what is folded up to some entries; undefined where these are not the beginning of `all`. */
+function foldOn(upTo: Entry[], folded: Folded, all: readonly Entry[]): Folded | undefined {
+  const from = snapshotOf(upTo, folded)
+  return from && foldFrom(from, all)
+}
+
+/** What lies beside waiting entries, as it is stored. */
+async function besideOf(waiting: readonly Waiting[]): Promise<Beside> {
+  const beside = new Map<string, Stored>()
+  for (const { beside: bytes } of waiting) if (bytes) beside.set(digestOf(bytes), await stored(bytes))
+  return beside
+}
 
 /** What is on disk does not go on from what is shown. */
 class Parted extends Error {}
@@ -61,11 +94,13 @@ export class JournalFile {
   private folded: Folded = fold([])
   private waiting: Waiting[] = []
   private state: SaveState = 'saved'
-  private writing: Promise<void> | undefined
+  private writes: Promise<void> | undefined
   private readonly bus: Channel
   private closed = false
   /** The entries, written and waiting, that `folded` holds. */
-  private foldedUpTo: Entry[] | undefined
+  private foldedUpTo: Entry[] = []
+  /** The same of those that are written, as far as they were folded alone. */
+  private base: { entries: Entry[]; folded: Folded } = { entries: [], folded: this.folded }
 
   private constructor(
     readonly reviewId: string,
@@ -84,15 +119,27 @@ export class JournalFile {
     file.entries = await readEntries(db, reviewId)
     const snapshot = await db.get('snapshots', reviewId)
     try {
-      file.folded = (snapshot && foldFrom(snapshot, file.entries)) ?? fold(file.entries)
+      file.folded =
+        (snapshot && (await inSteps(foldInSteps(file.entries, snapshot)))) ?? (await file.foldWhole())
     } catch {
-      file.folded = fold(file.entries)
+      file.folded = await file.foldWhole()
     }
+    file.foldedUpTo = file.entries
+    file.base = { entries: file.entries, folded: file.folded }
     return file
+  }
+
+  private async foldWhole(): Promise<Folded> {
+    return (await inSteps(foldInSteps(this.entries)))!
   }
 
   view(): JournalView {
     return { entries: this.entries, folded: this.folded, state: this.state }
+  }
+
+  /** The number of the entry that is written next. */
+  private get next(): number {
+    return (this.entries.at(-1)?.seq ?? -1) + 1
   }
 
   /** Written or not: the journal as the screen has it. */
@@ -100,17 +147,51 @@ export class JournalFile {
     return [...this.entries, ...this.numbered(this.waiting)]
   }
 
+  /**
+   * The same with edits that are still being typed, as far as they can be entries, and what has to lie beside them and is
+   * not on disk yet: for saving what can be saved.
+   */
+  withTyped(commands: readonly CommandType[]): {
+    entries: Entry[]
+    beside: Map<string, Uint8Array>
+    /** What cannot be an entry as it stands. */
+    unfinished: CommandType[]
+  } {
+    const at = this.timeOfDeed()
+    const more = [...this.waiting]
+    if (commands.length) this.prepare(this.everything(), this.folded, at, more)
+    const fits = (command: CommandType): boolean => Command.safeParse(command).success
+    for (const command of commands.filter(fits))
+      more.push({ command: () => command, writing: this.writing(at), written: () => undefined })
+    const beside = new Map<string, Uint8Array>()
+    for (const { beside: bytes } of more) if (bytes) beside.set(digestOf(bytes), bytes)
+    return {
+      entries: [...this.entries, ...this.numbered(more)],
+      beside,
+      unfinished: commands.filter((command) => !fits(command)),
+    }
+  }
+
   /** What waits, as entries behind those that are written. */
   private numbered(waiting: readonly Waiting[]): Entry[] {
-    const base = this.entries.length
+    const base = this.next
     const numberOf = (t: Target): number => (typeof t === 'number' ? t : (t.seq ?? base + waiting.indexOf(t)))
     let last = this.entries.at(-1)
-    return waiting.map((w) => (last = nextEntry(last, w.command(numberOf), w.at, w.by)))
+    return waiting.map((w) => (last = nextEntry(last, w.command(numberOf, last), w.writing)))
   }
 
   /** Checks the chain of digests, which is slow for long journals. */
-  verify(): Problem[] {
-    return verifyJournal(this.entries)
+  async verify(): Promise<Problem[]> {
+    let found: Problem[] = []
+    await inSteps(
+      (function* (entries: readonly Entry[]) {
+        for (const problems of verifying(entries)) {
+          found = problems
+          yield
+        }
+      })(this.entries),
+    )
+    return found
   }
 
   /**
@@ -132,12 +213,13 @@ export class JournalFile {
   }
 
   /** Shows what is done at once, and writes it; resolves when it is on disk. */
-  private async enqueue(commands: readonly Waiting['command'][]): Promise<void> {
-    const [at, by] = [this.timeOfDeed(), this.options.by()]
+  private async enqueue(commands: readonly Waiting['command'][], again = false): Promise<void> {
+    const at = this.timeOfDeed()
+    if (!again) this.prepare(this.everything(), this.folded, at, this.waiting)
     const written = commands.map(
       (command) =>
         new Promise<void>((done) => {
-          this.waiting.push({ command, at, by, written: done })
+          this.waiting.push({ command, writing: this.writing(at), written: done })
         }),
     )
     this.refold(this.entries)
@@ -145,10 +227,39 @@ export class JournalFile {
     await Promise.all(written)
   }
 
+  private writing(at: string): Writing {
+    const { by, name, newSalt } = this.options
+    return { at, by: by(), name: name(), salt: newSalt() }
+  }
+
+  /**
+   * Lets wait what has to be written before anything else is: a journal of the first form goes over, and who works here
+   * is named where they have said what they are called.
+   */
+  private prepare(entries: readonly Entry[], folded: Folded, at: string, waiting: Waiting[]): void {
+    const { by, name, newId, evidenceOf } = this.options
+    const add = (more: Pick<Waiting, 'command' | 'goesOver' | 'beside'>): void => {
+      waiting.push({ ...more, writing: this.writing(at), written: () => undefined })
+    }
+    let people = folded.review.people
+    if (isToGoOver(entries)) {
+      const personOf = (said: string): string => (said === name() ? by() : newId())
+      const over = goingOver(entries, folded.review, { personOf, evidenceOf })
+      for (const command of over.people) add({ command: () => command, goesOver: true })
+      add({ command: (_numberOf, last) => over.goOver(last!), goesOver: true, beside: over.state })
+      people = over.people.flatMap((p) => (p.kind === 'person.named' ? [p.payload] : []))
+    }
+    const own = people.find((p) => p.id === by())
+    if (name() && entries.length && own?.name !== name()) {
+      const command: CommandType = { kind: 'person.named', payload: { id: by(), name: name() } }
+      add({ command: () => command })
+    }
+  }
+
   /** Now; a millisecond later where the deed before bears this very time, so that the two are told apart. */
   private timeOfDeed(): string {
     const at = this.options.now()
-    const before = this.waiting.at(-1)?.at ?? this.entries.at(-1)?.at
+    const before = this.waiting.at(-1)?.writing.at ?? this.entries.at(-1)?.at
     return at === before ? new Date(Date.parse(at) + 1).toISOString() : at
   }
 
@@ -168,14 +279,15 @@ export class JournalFile {
 
   private async again(kind: 'undo' | 'redo'): Promise<LastDeed | undefined> {
     const all = this.everything()
-    const deed = lastDeed(all, kind === 'undo' ? this.folded.done : this.folded.undone)
+    const deed = lastDeed(all, kind === 'undo' ? undoable(this.folded) : this.folded.undone)
     if (!deed) return undefined
-    const written = this.entries.length
+    const written = this.next
     await this.enqueue(
       deed.seqs.map((seq) => {
         const target: Target = seq < written ? seq : this.waiting[seq - written]!
         return (numberOf) => ({ kind, payload: { seq: numberOf(target) } })
       }),
+      true,
     )
     return deed
   }
@@ -188,7 +300,7 @@ export class JournalFile {
   }
 
   async settled(): Promise<void> {
-    while (this.writing) await this.writing
+    while (this.writes) await this.writes
   }
 
   close(): void {
@@ -200,13 +312,12 @@ export class JournalFile {
   private refold(entries: Entry[]): void {
     this.entries = entries
     const all = this.everything()
-    // Most commands only add; then the fold so far is the snapshot.
-    const from =
-      this.foldedUpTo && this.foldedUpTo.length <= all.length
-        ? snapshotOf(this.foldedUpTo, this.folded)
-        : undefined
-    this.folded = (from && foldFrom(from, all)) ?? fold(all)
+    this.folded =
+      foldOn(this.foldedUpTo, this.folded, all) ??
+      foldOn(this.base.entries, this.base.folded, all) ??
+      fold(all)
     this.foldedUpTo = all
+    if (!this.waiting.length) this.base = { entries: this.entries, folded: this.folded }
     this.setState(this.waiting.length ? 'saving' : 'saved')
   }
 
@@ -221,27 +332,27 @@ export class JournalFile {
   }
 
   private write(): void {
-    if (this.writing) return
-    this.writing = this.writeAll().finally(() => {
-      this.writing = undefined
+    if (this.writes) return
+    this.writes = this.writeAll().finally(() => {
+      this.writes = undefined
     })
   }
 
   private async writeAll(): Promise<void> {
     while (this.waiting.length) {
       const batch = [...this.waiting]
+      let kept = batch
       try {
         await this.locked(async (db) => {
           const others = await this.takeOthers(db)
           // Another tab may have done something since: an undo that is without effect now is dropped.
-          const kept = others ? this.effective(batch) : batch
+          kept = others ? this.effective(this.stillToGoOver(batch)) : batch
           const mine = this.numbered(kept)
-          await addEntries(db, this.reviewId, mine)
+          await addEntries(db, this.reviewId, mine, await besideOf(kept))
           kept.forEach((w, n) => {
             w.seq = mine[n]!.seq
           })
           this.waiting.splice(0, batch.length)
-          if (others) this.foldedUpTo = undefined
           this.refold([...this.entries, ...mine])
         })
       } catch (error) {
@@ -252,6 +363,15 @@ export class JournalFile {
       for (const w of batch) w.written()
       await this.keepSnapshot(batch.length)
     }
+  }
+
+  /** What waits, with what going over asks for now: another tab may have done that, or written more before it. */
+  private stillToGoOver(batch: readonly Waiting[]): Waiting[] {
+    const before: Waiting[] = []
+    const own = batch.filter((w) => !w.goesOver)
+    if (batch.length > own.length && isToGoOver(this.entries))
+      this.prepare(this.entries, fold(this.entries), batch[0]!.writing.at, before)
+    return [...before, ...own]
   }
 
   /** What waits without undos that would do nothing behind what is written now. */
@@ -274,7 +394,7 @@ export class JournalFile {
       try {
         const db = await connection.get()
         let found: { value: T } | undefined
-        await locks.request(`luvren-write/${this.reviewId}`, async () => {
+        await locks.request(`luvren-write/${this.reviewId}`, {}, async () => {
           found = { value: await work(db) }
         })
         return found!.value
@@ -290,29 +410,28 @@ export class JournalFile {
    */
   private async takeOthers(db: Database): Promise<number> {
     const here = this.entries.length
-    const [last, ...more] = await readEntries(db, this.reviewId, Math.max(0, here - 1))
+    const lastHere = this.entries[here - 1]?.seq ?? -1
+    const [last, ...more] = await readEntries(db, this.reviewId, Math.max(0, lastHere))
     if (here && !last) {
       const onDisk = await readEntries(db, this.reviewId)
-      if (onDisk.some((e, i) => e.digest !== this.entries[i]!.digest)) throw new Parted(PARTED)
+      if (onDisk.some((e, i) => e.digest !== this.entries[i]?.digest)) throw new Parted(PARTED)
       await addEntries(db, this.reviewId, this.entries.slice(onDisk.length))
       return 0
     }
     if (here && last!.digest !== this.entries[here - 1]!.digest) throw new Parted(PARTED)
     // While they were read, some may have come by a broadcast.
-    const others = (here ? more : last ? [last, ...more] : []).filter((e) => e.seq >= this.entries.length)
-    if (others.length) {
-      this.foldedUpTo = undefined
-      this.refold([...this.entries, ...others])
-    }
+    const others = (here ? more : last ? [last, ...more] : []).filter((e) => e.seq >= this.next)
+    if (others.length) this.refold([...this.entries, ...others])
     return others.length
   }
 
   /** Several entries may come at once: what counts is whether a multiple was passed since the last snapshot. */
   private async keepSnapshot(added: number): Promise<void> {
     this.sinceSnapshot += added
-    if (this.sinceSnapshot < SNAPSHOT_EVERY || this.waiting.length) return
+    if (this.sinceSnapshot < Math.max(SNAPSHOT_EVERY, this.entries.length * SNAPSHOT_SHARE)) return
     this.sinceSnapshot = 0
-    const snapshot = snapshotOf(this.entries, this.folded)
+    // Behind it wait some deeds, so that they can be undone without the whole journal when it is opened again.
+    const snapshot = snapshotToKeep(this.entries, this.folded)
     if (!snapshot) return
     try {
       await (await this.options.connection.get()).put('snapshots', { ...snapshot, reviewId: this.reviewId })
@@ -325,9 +444,9 @@ export class JournalFile {
 
   /** Another tab has written. */
   private async follow(): Promise<void> {
-    const read = await readEntries(await this.options.connection.get(), this.reviewId, this.entries.length)
+    const read = await readEntries(await this.options.connection.get(), this.reviewId, this.next)
     // While they were read, some may have come another way.
-    const others = read.filter((e) => e.seq >= this.entries.length)
+    const others = read.filter((e) => e.seq >= this.next)
     if (others.length) this.refold([...this.entries, ...others])
   }
 }

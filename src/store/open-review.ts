@@ -1,17 +1,21 @@
 import {
   blobsOf,
+  importsToRead,
   lastDeed,
-  nextEntry,
   packReview,
+  standingImports,
+  undoable,
+  worksMadeFrom,
   worksOf,
   type Command,
   type Entry,
   type Folded,
   type LastDeed,
-  type Review,
-  type Work,
+  type Works,
 } from '@/core/review'
 import type { Problem } from '@/core/base'
+import { tellOn, type Told } from '@/core/figures'
+import { evidenceOfFirstHalf } from '@/standins'
 import type { Blobs } from './blobs'
 import type { Ground } from './environment'
 import { JournalFile, type SaveState } from './journal-file'
@@ -26,7 +30,8 @@ export interface ReviewView {
   reviewId: string
   entries: readonly Entry[]
   folded: Folded
-  works: Work[]
+  /** Its works, what was said of them, and every number. */
+  told: Told
   /** How many records were brought in whose bytes this browser no longer has, or has damaged. */
   lost: number
   state: SaveState
@@ -36,23 +41,25 @@ export interface ReviewView {
   damage: readonly Problem[]
 }
 
-export interface OpenReviewOptions extends Omit<Ground, 'newId'> {
+export interface OpenReviewOptions extends Ground {
   blobs: Blobs
   by: () => string
+  name: () => string
   onChange: (part: Partial<ReviewView>) => void
   /** Something failed that nobody waits for. */
   onError: (error: unknown) => void
   /** The line of this review on the shelf is to be written. */
-  shelve: (id: string, entries: readonly Entry[], review: Review, works: Work[]) => Promise<void>
+  shelve: (id: string, entries: readonly Entry[], told: Told) => Promise<void>
 }
 
 /** One review that is open for work. It owns its journal, what is being typed, its works and its timers. */
 export class OpenReview {
-  private works: Work[] = []
+  private works: Works = worksOf({ imports: [], decisions: [], rulings: {} }, () => undefined)
+  private told: Told | undefined
   private shelving: ReturnType<typeof setTimeout> | undefined
   private checking: ReturnType<typeof setTimeout> | undefined
   private loading = 0
-  private imports: Review['imports'] | undefined
+  private loadedFor: readonly unknown[] = []
   private left: readonly Left[] = []
   private closed = false
   private readonly typing: Typing
@@ -78,7 +85,11 @@ export class OpenReview {
   static async open(id: string, options: OpenReviewOptions): Promise<OpenReview | undefined> {
     // eslint-disable-next-line prefer-const -- the file tells of changes before the review around it is made
     let opened: OpenReview | undefined
-    const file = await JournalFile.open(id, { ...options, onChange: () => opened?.changed() })
+    const file = await JournalFile.open(id, {
+      ...options,
+      evidenceOf: (run) => evidenceOfFirstHalf(file.view().folded.review, run),
+      onChange: () => opened?.changed(),
+    })
     if (!file.view().entries.length) {
       file.close()
       return undefined
@@ -87,7 +98,9 @@ export class OpenReview {
     opened.left = await opened.typing.takeOverLeft()
     await opened.loadWorks()
     opened.tell(opened.view())
-    opened.checking = setTimeout(() => opened.check(), CHECK_AFTER)
+    opened.checking = setTimeout(() => {
+      opened.check().catch(options.onError)
+    }, CHECK_AFTER)
     return opened
   }
 
@@ -97,7 +110,7 @@ export class OpenReview {
       reviewId: this.id,
       entries,
       folded,
-      works: this.works,
+      told: this.tellNow(),
       lost: this.lost(),
       state: this.state(),
       left: this.left,
@@ -110,7 +123,7 @@ export class OpenReview {
   }
   /** What undo would take back, also where it is not on disk yet. */
   nextUndo(): LastDeed | undefined {
-    return lastDeed(this.file.everything(), this.file.view().folded.done)
+    return lastDeed(this.file.everything(), undoable(this.file.view().folded))
   }
   async undo(): Promise<LastDeed | undefined> {
     await this.typing.settled()
@@ -154,25 +167,16 @@ export class OpenReview {
    * cannot give are left out, and the package says so.
    */
   async pack(): Promise<Uint8Array> {
-    const { now, by, blobs } = this.options
-    const entries = this.file.everything()
-    const unfinished: Command[] = []
-    for (const command of this.typing.all()) {
-      try {
-        entries.push(nextEntry(entries.at(-1), command, now(), by()))
-      } catch {
-        unfinished.push(command)
-      }
-    }
-    const found = new Map<string, Uint8Array>()
+    const { blobs } = this.options
+    const { entries, beside: found, unfinished } = this.file.withTyped(this.typing.all())
     const leftOut = new Set<string>()
     for (const digest of new Set(entries.flatMap(blobsOf))) {
-      const bytes = await blobs.rescued(digest)
+      const bytes = found.get(digest) ?? (await blobs.rescued(digest))
       if (bytes) found.set(digest, bytes)
       else leftOut.add(digest)
     }
     return packReview(
-      { entries, blobs: found, leftOut: [...leftOut].sort() },
+      { entries, blobs: found, leftOut: [...leftOut].sort(), unfinished },
       this.file.view().folded.review.title,
     )
   }
@@ -197,37 +201,41 @@ export class OpenReview {
 
   private changed(): void {
     const { entries, folded } = this.file.view()
-    this.tell({ entries, folded, state: this.state() })
-    if (folded.review.imports !== this.imports) this.loadWorks().catch(this.options.onError)
+    this.tell({ entries, folded, told: this.tellNow(), state: this.state() })
+    if (worksMadeFrom(folded.review).some((part, i) => part !== this.loadedFor[i]))
+      this.loadWorks().catch(this.options.onError)
     this.shelving ??= setTimeout(() => this.shelveNow(), SHELVE_AFTER)
   }
 
   private shelveNow(): void {
     clearTimeout(this.shelving)
     this.shelving = undefined
-    const { entries, folded } = this.file.view()
-    this.options.shelve(this.id, entries, folded.review, this.works).catch(this.options.onError)
+    this.options.shelve(this.id, this.file.view().entries, this.tellNow()).catch(this.options.onError)
   }
 
   private lost(): number {
-    const { imports } = this.file.view().folded.review
-    return imports.reduce((n, i) => n + (this.options.blobs.at(i.digest) ? 0 : i.count), 0)
+    const standing = standingImports(this.file.view().folded.review)
+    return standing.reduce((n, i) => n + (this.options.blobs.at(i) ? 0 : i.count), 0)
   }
 
   private async loadWorks(): Promise<void> {
     const mine = ++this.loading
-    const { imports, rulings } = this.file.view().folded.review
-    this.imports = imports
-    for (const { digest } of imports) await this.options.blobs.recordsAt(digest)
+    const { blobs } = this.options
+    this.loadedFor = worksMadeFrom(this.file.view().folded.review)
+    for (const i of importsToRead(this.file.view().folded.review)) await blobs.recordsOf(i)
     // What was asked for last counts, whichever is read first.
     if (mine !== this.loading) return
-    this.works = worksOf(imports, (digest) => this.options.blobs.at(digest), rulings)
-    this.tell({ works: this.works, lost: this.lost() })
+    this.works = worksOf(this.file.view().folded.review, (i) => blobs.at(i))
+    this.tell({ told: this.tellNow(), lost: this.lost() })
+  }
+
+  private tellNow(): Told {
+    return (this.told = tellOn(this.told, this.file.view().folded.review, this.works))
   }
 
   /** Checks the chain of digests once the screen is there: a change of the file on disk must not pass unseen. */
-  private check(): void {
-    const damage = [...this.file.view().folded.problems, ...this.file.verify()]
+  private async check(): Promise<void> {
+    const damage = [...this.file.view().folded.problems, ...(await this.file.verify())]
     if (damage.length) this.tell({ damage })
   }
 }

@@ -12,8 +12,10 @@ const ofBrowser = (): Store =>
     db: openDatabase,
     now: () => new Date().toISOString(),
     newId: () => crypto.randomUUID(),
+    newSalt: () => crypto.randomUUID().replaceAll('-', ''),
+    ...(navigator.storage ? { storage: navigator.storage } : {}),
     locks: {
-      request: (name, work) => navigator.locks.request(name, work),
+      request: (name, options, work) => navigator.locks.request(name, options, (lock) => work(lock !== null)),
       query: async () => ({
         held: (await navigator.locks.query()).held?.map(({ name }) => ({ ...(name ? { name } : {}) })) ?? [],
       }),
@@ -28,6 +30,7 @@ const onServer = (): Store => {
     db: never,
     now: () => new Date(0).toISOString(),
     newId: () => 'server',
+    newSalt: () => '0'.repeat(32),
     locks: { request: never, query: never },
     channel: () => ({ onmessage: null, postMessage: () => undefined, close: () => undefined }),
   })

@@ -1,11 +1,14 @@
-import { fold, nextEntry, worksOf, type Entry, type Packed, type Review, type Work } from '@/core/review'
-import { decoded } from './blobs'
-import { addEntries, readEntries, removeReview, storeReview, type ShelfItem } from './db'
+import { tell, type Told } from '@/core/figures'
+import { foldInSteps, importsToRead, nextEntry, worksOf, type Entry, type Opened } from '@/core/review'
+import { inSteps } from './breathe'
+import { decoded, LEASE, recordsFrom, type Blobs } from './blobs'
+import { addEntries, readEntries, removeReview, storeReview, sweep, type ShelfItem } from './db'
 import type { Ground } from './environment'
 import { Refusal } from './refusal'
 import { shelfItem } from './shelf-item'
 
-export interface ShelfOptions extends Pick<Ground, 'connection' | 'now' | 'newId'> {
+export interface ShelfOptions extends Pick<Ground, 'connection' | 'now' | 'newId' | 'newSalt' | 'locks'> {
+  blobs: Blobs
   by: () => string
   onChange: (shelf: ShelfItem[]) => void
 }
@@ -22,47 +25,49 @@ export class Shelf {
 
   /** Begins an empty review and gives its id; rejects where it cannot be stored. */
   async begin(title: string): Promise<string> {
-    const { now, by, newId } = this.options
+    const { now, by, newId, newSalt } = this.options
     const id = newId()
-    const entries = [nextEntry(undefined, { kind: 'review.create', payload: { id, title } }, now(), by())]
+    const entries = [
+      nextEntry(
+        undefined,
+        { kind: 'review.create', payload: { id, title } },
+        { at: now(), by: by(), salt: newSalt() },
+      ),
+    ]
     await addEntries(await this.options.connection.get(), id, entries)
-    await this.write(id, entries, fold(entries).review, [])
+    await this.write(id, entries, await toldOf(entries, () => Promise.resolve(undefined)))
     return id
   }
 
   /** Puts a review that was checked whole into this browser, in one go, and gives its id. */
-  async store({ entries, blobs }: Packed, demo = false): Promise<string> {
-    const { review } = fold(entries)
+  async store({ entries, digests, blob }: Opened, demo = false): Promise<string> {
+    const { id } = (await inSteps(foldInSteps(entries)))!.review
     const db = await this.options.connection.get()
-    const taken = await readEntries(db, review.id)
+    const taken = await readEntries(db, id)
     // The same journal, as far as both go: keep the longer one. Otherwise the one here is not touched.
     if (!taken.slice(0, entries.length).every((e, i) => e.digest === entries[i]!.digest))
       throw new Refusal(
         'A review with the same origin but another history is already on the shelf. Remove that one for good first, or keep working in it.',
       )
     const longer = entries.length > taken.length ? entries : taken
-    const { review: present } = longer === entries ? { review } : fold(longer)
-    const works = worksOf(
-      present.imports,
-      (digest) => {
-        const bytes = blobs.get(digest)
-        return bytes && decoded(bytes)
-      },
-      present.rulings,
-    )
-    const known = await db.get('shelf', review.id)
-    const item = shelfItem(review.id, longer, present, works, demo || (known?.demo ?? false))
-    await storeReview(db, review.id, entries.slice(taken.length), blobs, item)
+    const told = await toldOf(longer, async (digest) => (digests.includes(digest) ? blob(digest) : undefined))
+    const known = await db.get('shelf', id)
+    const item = shelfItem(id, longer, told, demo || (known?.demo ?? false))
+    // Laid down first; the one transaction behind it makes the review exist.
+    await this.options.blobs.lay(async ({ keepBytes }) => {
+      for (const digest of digests) await keepBytes(await blob(digest))
+      await storeReview(db, id, entries.slice(taken.length), item)
+    })
     this.show([item, ...this.items.filter((i) => i.id !== item.id)])
-    return review.id
+    return id
   }
 
   /** Writes the line of a review. */
-  async write(id: string, entries: readonly Entry[], review: Review, works: Work[]): Promise<void> {
+  async write(id: string, entries: readonly Entry[], told: Told): Promise<void> {
     const db = await this.options.connection.get()
     const tx = db.transaction(['entries', 'shelf'], 'readwrite')
     const known = await tx.objectStore('shelf').get(id)
-    const line = shelfItem(id, entries, review, works, known?.demo ?? false)
+    const line = shelfItem(id, entries, told, known?.demo ?? false)
     const item = known?.putAway === undefined ? line : { ...line, putAway: known.putAway }
     // One that was removed, perhaps in another tab, is not put back.
     const there = (await tx.objectStore('entries').getKey([id, 0])) !== undefined
@@ -86,6 +91,20 @@ export class Shelf {
   async remove(id: string): Promise<void> {
     await removeReview(await this.options.connection.get(), id)
     this.show(this.items.filter((i) => i.id !== id))
+    await this.sweep()
+  }
+
+  /**
+   * Removes what lies beside the journals and nothing reaches: what was laid down by a tab that ended before it wrote the
+   * entry, or belonged to a review that was removed. Not while anybody lays something down. Gives how many went.
+   */
+  async sweep(): Promise<number> {
+    const { connection, locks } = this.options
+    let gone = 0
+    await locks.request(LEASE, { mode: 'exclusive', ifAvailable: true }, async (had) => {
+      if (had) gone = await sweep(await connection.get())
+    })
+    return gone
   }
 
   private async change(id: string, change: (item: ShelfItem) => ShelfItem): Promise<void> {
@@ -101,4 +120,22 @@ export class Shelf {
     this.items = [...items].sort((a, b) => (a.at < b.at ? 1 : -1))
     this.options.onChange(this.items)
   }
+}
+
+/** What is told of a journal with these bytes beside it. */
+async function toldOf(
+  entries: readonly Entry[],
+  bytesAt: (digest: string) => Promise<Uint8Array | undefined>,
+): Promise<Told> {
+  const { review } = (await inSteps(foldInSteps(entries)))!
+  const blocks = new Map<string, unknown>()
+  for (const { digest, abstracts, unread, fullTexts } of importsToRead(review))
+    for (const at of [digest, abstracts, unread, fullTexts]) {
+      const bytes = at === undefined ? undefined : await bytesAt(at)
+      if (at !== undefined && bytes) blocks.set(at, decoded(bytes))
+    }
+  return tell(
+    review,
+    worksOf(review, (i) => recordsFrom(i, (digest) => blocks.get(digest))),
+  )
 }

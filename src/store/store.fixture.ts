@@ -45,6 +45,7 @@ export function browser(): Browser {
           own ||= id
           return id
         },
+        newSalt: () => (++ids).toString(16).padStart(32, '0'),
         locks: manager,
         channel: (bus) => new BroadcastChannel(`${name}/${bus}`),
       })

@@ -1,6 +1,6 @@
 import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { emptyRecord, type Rec } from '@/core/records'
-import { openPackage, packReview, verifyJournal } from '@/core/review'
+import { inMemory, openPackage, packReview, verifyJournal, type Import } from '@/core/review'
 import { browser, type Browser } from './store.fixture'
 import type { Session, Store } from './store'
 
@@ -11,6 +11,7 @@ beforeEach(() => {
   store = home.tab()
 })
 const now = (): Session => store.session.getState()
+const works = () => now().told.ruled.works.works
 const shelf = () => now().shelf!.map((i) => [i.title, i.putAway !== undefined])
 const record = (id: string, doi?: string): Rec => ({
   ...emptyRecord(id, `Title ${id}`),
@@ -27,17 +28,20 @@ async function begun(title: string): Promise<string> {
   return id
 }
 async function bring(sourceId: string, ...records: Rec[]): Promise<string> {
-  const digest = await store.keepRecords(records)
   const id = `import-${sourceId}-${records.length}`
-  await store.act('records.import', {
-    id,
-    sourceId,
-    digest,
-    count: records.length,
-    at: '2026-11-25T09:00:00Z',
-  })
+  await store.lay(async ({ keepRecords }) =>
+    store.act('records.import', {
+      id,
+      sourceId,
+      ...(await keepRecords(records)),
+      count: records.length,
+      at: '2026-11-25T09:00:00Z',
+    }),
+  )
   return id
 }
+
+const asFile = (bytes: Uint8Array): Blob => new Blob([bytes as Uint8Array<ArrayBuffer>])
 
 describe('the open review', () => {
   it('begins empty on the shelf, and is found again by its id', async () => {
@@ -68,7 +72,8 @@ describe('the open review', () => {
       now()
         .entries.slice(1)
         .map((e) => e.by),
-    ).toEqual(['A. Quill', 'A. Quill', 'A. Quill'])
+    ).toEqual(Array(4).fill(now().person))
+    expect(now().folded.review.people).toEqual([{ id: now().person, name: 'A. Quill' }])
     await store.undo()
     expect(now().folded.review).toMatchObject({ question: 'How loud is it?', title: 'R' })
     await store.redo()
@@ -79,37 +84,39 @@ describe('the open review', () => {
   it('shows the works behind the records that were brought in, and lets go of them with their import', async () => {
     await begun('R')
     const first = await bring('one', record('1', '10.5555/a'), record('2'))
-    await until(() => now().works.length === 2)
+    await until(() => works().length === 2)
     await bring('two', record('9', '10.5555/A'))
-    await until(() => now().works[0]?.from.length === 2)
+    await until(() => works()[0]?.from.length === 2)
     await store.act('ruling.set', {
-      workId: now().works[0]!.id,
+      recordId: works()[0]!.id,
       pass: 'broad',
       reader: 'x',
       verdict: 'in',
     })
     await store.act('import.remove', { id: first })
-    await until(() => now().works.length === 1)
-    expect(now().folded.review.rulings[now().works[0]!.id]).toBeDefined()
+    await until(() => works().length === 1)
+    // The ruling names a record that was taken out, and holds of the work that it stood for.
+    expect(now().told.figures).toMatchObject({ lostRulings: 0, broad: { in: 1 } })
     await store.undo()
-    await until(() => now().works.length === 2)
+    await until(() => works().length === 2)
+    expect(now().told.figures).toMatchObject({ lostRulings: 0, broad: { in: 1 } })
   })
 
   it('is packed with everything that lies beside its journal, and comes back from the package', async () => {
     const id = await begun('To be packed')
     await bring('one', record('1'), record('2'))
     const bytes = await store.packOpenReview()
-    const opened = openPackage(bytes)
-    expect(opened.ok && opened.value.blobs.size).toBe(1)
+    const opened = await openPackage(inMemory(bytes))
+    expect(opened.ok && opened.value.digests.length).toBe(1)
     // Here already, with the same history: it is the same review.
-    expect(await store.takePackage(bytes)).toMatchObject({ ok: true, value: id })
+    expect(await store.takePackage(asFile(bytes))).toMatchObject({ ok: true, value: id })
     await store.act('question.set', { text: 'Longer here than in the package' })
-    expect(await store.takePackage(bytes)).toMatchObject({ ok: true, value: id })
+    expect(await store.takePackage(asFile(bytes))).toMatchObject({ ok: true, value: id })
     expect(now().folded.review.question).toBe('Longer here than in the package')
     await store.deleteReview(id)
-    expect(await store.takePackage(bytes)).toMatchObject({ ok: true, value: id })
+    expect(await store.takePackage(asFile(bytes))).toMatchObject({ ok: true, value: id })
     expect(now().shelf).toMatchObject([{ id, title: 'To be packed', demo: false }])
-    expect((await store.takePackage(bytes.slice(0, 40))).problems[0]!.message).toContain(
+    expect((await store.takePackage(asFile(bytes.slice(0, 40)))).problems[0]!.message).toContain(
       'it is not a zip archive',
     )
   })
@@ -119,13 +126,15 @@ describe('the open review', () => {
     await store.act('question.set', { text: 'one way' })
     const one = await store.packOpenReview()
     await store.deleteReview(id)
-    const base = openPackage(one)
+    const base = await openPackage(inMemory(one))
     if (!base.ok) throw new Error('the package does not open')
     // The same beginning, gone on with in another way.
-    await store.takePackage(packReview({ entries: base.value.entries.slice(0, 1), blobs: new Map() }, 'R'))
+    await store.takePackage(
+      asFile(packReview({ entries: base.value.entries.slice(0, 1), blobs: new Map() }, 'R')),
+    )
     await store.openReview(id)
     await store.act('question.set', { text: 'another way' })
-    const taken = await store.takePackage(one)
+    const taken = await store.takePackage(asFile(one))
     expect(taken.ok).toBe(false)
     expect(taken.problems[0]!.message).toContain('already on the shelf')
     expect(now().folded.review.question).toBe('another way')
@@ -159,26 +168,20 @@ describe('what lies beside the journal', () => {
     await (await home.look()).delete('blobs', digest)
     await fresh.openShelf()
     await fresh.openReview(id)
-    expect(fresh.session.getState()).toMatchObject({ lost: 2, works: [] })
-    await fresh.takePackage(bytes)
+    expect(fresh.session.getState()).toMatchObject({ lost: 2, told: { figures: { works: 0 } } })
+    await fresh.takePackage(asFile(bytes))
     await fresh.openReview(other)
     expect(fresh.session.getState().lost).toBe(0)
     await fresh.openReview(id)
-    expect(fresh.session.getState()).toMatchObject({ lost: 0, works: [{}, {}] })
+    expect(fresh.session.getState()).toMatchObject({ lost: 0, told: { figures: { works: 2 } } })
   })
 
   it('goes with the last review that needs it', async () => {
     const shared = [record('1')]
     const one = await begun('One')
     await bring('s', ...shared)
-    const own = await store.keepRecords([record('2')])
-    await store.act('records.import', {
-      id: 'own',
-      sourceId: 's',
-      digest: own,
-      count: 1,
-      at: '2026-11-25T09:00:00Z',
-    })
+    await bring('t', record('2'))
+    const own = now().folded.review.imports[1]!.digest
     const both = now().folded.review.imports[0]!.digest
     const two = await begun('Two')
     await bring('s', ...shared)
@@ -191,12 +194,16 @@ describe('what lies beside the journal', () => {
 
   it('is found under its digest, the same bytes once', async () => {
     const bytes = new TextEncoder().encode('a note')
-    const digest = await store.keepBytes(bytes)
-    expect(await store.keepBytes(bytes)).toBe(digest)
+    const keep = (): Promise<string> => store.lay(({ keepBytes }) => keepBytes(bytes))
+    const digest = await keep()
+    expect(await keep()).toBe(digest)
     expect(await store.bytesOf(digest)).toEqual(bytes)
     expect(await store.bytesOf('nothing')).toBeUndefined()
-    expect(await store.recordsAt('nothing')).toBeUndefined()
-    const records = [record('1')]
-    expect(await store.recordsAt(await store.keepRecords(records))).toEqual(records)
+    const at = (digest: string) => ({ digest }) as Import
+    expect(await store.recordsOf(at('nothing'))).toBeUndefined()
+    const records = [{ ...record('1'), abstract: 'Loud rooms. '.repeat(200), extra: { ZZ: ['kept'] } }]
+    const blocks = await store.lay(({ keepRecords }) => keepRecords(records))
+    expect(Object.keys(blocks).sort()).toEqual(['abstracts', 'digest', 'unread'])
+    expect(await home.tab().recordsOf(blocks as Import)).toEqual(records)
   })
 })

@@ -1,9 +1,10 @@
 import { createStore as createState, type StoreApi } from 'zustand/vanilla'
-import { fold, type Command, type LastDeed } from '@/core/review'
+import { tell } from '@/core/figures'
+import { fold, worksOf, type Command, type Import, type LastDeed } from '@/core/review'
 import type { Rec } from '@/core/records'
 import type { Result } from '@/core/base'
-import { checkPackage } from '@/core/review'
-import { Blobs } from './blobs'
+import { ofFile, openPackage, type Opened } from '@/core/review'
+import { Blobs, type Laying } from './blobs'
 import { Connection, type Fault } from './connection'
 import type { ShelfItem } from './db'
 import type { Environment } from './environment'
@@ -17,8 +18,10 @@ export interface Session extends Omit<ReviewView, 'reviewId'> {
   fault: Fault | undefined
   faultDetail: string | undefined
   shelf: ShelfItem[] | undefined
-  /** Who works here; empty until somebody has said so. */
+  /** What who works here is called; empty until they have said so. */
   reader: string
+  /** Who works here, by the id that their deeds bear. */
+  person: string
   reviewId: string | undefined
   /** Why the review that was asked for last is not open, in words. */
   failed: string | undefined
@@ -30,12 +33,15 @@ export interface Session extends Omit<ReviewView, 'reviewId'> {
 
 const CLOSED: Omit<
   Session,
-  'fault' | 'faultDetail' | 'shelf' | 'reader' | 'failed' | 'refused' | 'asksName'
+  'fault' | 'faultDetail' | 'shelf' | 'reader' | 'person' | 'failed' | 'refused' | 'asksName'
 > = {
   reviewId: undefined,
   entries: [],
   folded: fold([]),
-  works: [],
+  told: tell(
+    fold([]).review,
+    worksOf(fold([]).review, () => undefined),
+  ),
   lost: 0,
   state: 'saved',
   left: [],
@@ -49,13 +55,14 @@ export type Store = ReturnType<typeof createStore>
  * it is handed; two stores share nothing. Its functions can be passed around by themselves.
  */
 export function createStore(environment: Environment) {
-  const { now, newId, locks, channel } = environment
+  const { now, newId, newSalt, locks, channel } = environment
   const session: StoreApi<Session> = createState<Session>(() => ({
     ...CLOSED,
     fault: undefined,
     faultDetail: undefined,
     shelf: undefined,
     reader: '',
+    person: '',
     failed: undefined,
     refused: undefined,
     asksName: undefined,
@@ -63,10 +70,11 @@ export function createStore(environment: Environment) {
   const set = session.setState
   const tab = newId()
   const connection = new Connection(environment.db, (fault, detail) => set({ fault, faultDetail: detail }))
-  const ground = { connection, now, newId, locks, channel, tab }
-  const by = (): string => session.getState().reader
-  const blobs = new Blobs(connection)
-  const shelf = new Shelf({ ...ground, by, onChange: (items) => set({ shelf: items }) })
+  const ground = { connection, now, newId, newSalt, locks, channel, tab }
+  const by = (): string => session.getState().person
+  const name = (): string => session.getState().reader
+  const blobs = new Blobs(connection, locks)
+  const shelf = new Shelf({ ...ground, blobs, by, onChange: (items) => set({ shelf: items }) })
   let review: OpenReview | undefined
   /** The opening that was asked for last: one that was overtaken shows nothing. */
   let asked = 0
@@ -77,11 +85,21 @@ export function createStore(environment: Environment) {
     if (!(error instanceof Refusal)) console.error(error)
   }
   // As long as this tab lives it holds this lock; a tab that ended has let go, and its unfinished edits are taken over.
-  locks.request(`luvren-tab/${tab}`, () => new Promise(() => undefined)).catch(refuse)
+  locks.request(`luvren-tab/${tab}`, {}, () => new Promise(() => undefined)).catch(refuse)
   const readReader = async (): Promise<void> => {
+    set({ person: await readPerson() })
     const reader = (await (await connection.get()).get('settings', 'reader'))?.value
     // A name that an earlier version gave to everybody is nobody's.
     if (typeof reader === 'string' && reader !== 'First reader') set({ reader })
+  }
+  /** The id of who works in this browser, made once; the first tab that asks gives it. */
+  const readPerson = async (): Promise<string> => {
+    const tx = (await connection.get()).transaction('settings', 'readwrite')
+    const known = (await tx.store.get('person'))?.value
+    const person = typeof known === 'string' && known ? known : `p-${newId()}`
+    if (person !== known) await tx.store.put({ name: 'person', value: person })
+    await tx.done
+    return person
   }
   const open = (): OpenReview => {
     if (!review) throw new Refusal('No review is open.')
@@ -106,7 +124,7 @@ export function createStore(environment: Environment) {
     },
     /** Goes on at once where somebody has said who reads, and asks for the name first where nobody has. */
     inName: (then: () => void): void => {
-      if (by()) then()
+      if (name()) then()
       else set({ asksName: { then } })
     },
     nameGiven: (): void => set({ asksName: undefined }),
@@ -132,9 +150,16 @@ export function createStore(environment: Environment) {
       await shelf.remove(id)
     },
 
-    /** Opens a package, checks it whole and puts it on the shelf; gives its id, or what is wrong with the file. */
-    takePackage: async (bytes: Uint8Array, demo = false): Promise<Result<string>> => {
-      const read = await checkPackage(bytes)
+    /**
+     * Opens a package, checks it whole and puts it on the shelf; gives its id, or what is wrong with the file. `open` is
+     * where that is done: on a page, in the worker for long work.
+     */
+    takePackage: async (
+      file: Blob,
+      demo = false,
+      open: (file: Blob) => Promise<Result<Opened>> = (f) => openPackage(ofFile(f)),
+    ): Promise<Result<string>> => {
+      const read = await open(file)
       if (!read.ok) return read
       try {
         return { ok: true, value: await shelf.store(read.value, demo), problems: [] }
@@ -159,6 +184,7 @@ export function createStore(environment: Environment) {
           ...ground,
           blobs,
           by,
+          name,
           onChange: (part) => {
             if (mine === asked) set(part)
           },
@@ -199,10 +225,12 @@ export function createStore(environment: Environment) {
     /** Is anything on the screen that is not on disk? */
     unsaved: (): boolean => review?.unsaved ?? false,
 
-    keepBytes: (bytes: Uint8Array): Promise<string> => blobs.keep(bytes),
+    /** Lays something down beside the journal: `work` must have written the entries that name it when it ends. */
+    lay: <T>(work: (laying: Laying) => Promise<T>): Promise<T> => blobs.lay(work),
+    /** Removes what nothing reaches; gives how much went. */
+    sweep: (): Promise<number> => shelf.sweep(),
     bytesOf: (digest: string): Promise<Uint8Array | undefined> => blobs.bytes(digest),
-    keepRecords: (records: readonly Rec[]): Promise<string> => blobs.keepRecords(records),
-    recordsAt: (digest: string): Promise<readonly Rec[] | undefined> => blobs.recordsAt(digest),
+    recordsOf: (of: Import): Promise<readonly Rec[] | undefined> => blobs.recordsOf(of),
     /** The open review as the bytes of a package, with everything that is on the screen. */
     packOpenReview: async (): Promise<Uint8Array> => open().pack(),
   }

@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it, vi } from 'vitest'
-import { openPackage, type Command } from '@/core/review'
+import { inMemory, openPackage, type Command } from '@/core/review'
 import { browser } from './store.fixture'
 import type { Store } from './store'
 
@@ -85,7 +85,7 @@ describe('typing', () => {
     expect(next.session.getState().left).toMatchObject([
       { typed: undefined, pending: { command: asks(long) } },
     ])
-    const opened = openPackage(await store.packOpenReview())
+    const opened = await openPackage(inMemory(await store.packOpenReview()))
     expect(opened.ok).toBe(true)
   })
 

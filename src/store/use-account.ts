@@ -20,12 +20,12 @@ const asSearched = (review: Review, source: Source): string => {
 /** What the facts of the open review are read from. */
 export function useFactContext(): FactContext {
   const review = useSession((s) => s.folded.review)
-  const works = useSession((s) => s.works)
+  const figures = useSession((s) => s.told.figures)
   const entries = useSession((s) => s.entries)
   return useMemo(
     () => ({
       review,
-      works,
+      figures,
       entries,
       source: (sourceId) => {
         const source = review.sources.find((s) => s.id === sourceId)
@@ -42,7 +42,7 @@ export function useFactContext(): FactContext {
         }
       },
     }),
-    [review, works, entries],
+    [review, figures, entries],
   )
 }
 

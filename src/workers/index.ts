@@ -1,5 +1,6 @@
 import { proxy, wrap, type Remote } from 'comlink'
 import type { JudgeDesk } from './judge-desk'
+import type { LongDesk } from './long-desk'
 import type { SearchDesk } from './search-desk'
 import type { VocabularyDesk } from './vocabulary-desk'
 import type { WordDesk } from './word-desk'
@@ -40,6 +41,12 @@ export const vocabularyDesk = (): Remote<VocabularyDesk> =>
   worker().vocabularies as unknown as Remote<VocabularyDesk>
 export const wordDesk = (): Remote<WordDesk> => worker().words as unknown as Remote<WordDesk>
 export const judgeDesk = (): Remote<JudgeDesk> => worker().judge as unknown as Remote<JudgeDesk>
+
+let long: Remote<LongDesk> | undefined
+
+/** The worker for long work; started when it is first asked. */
+export const longDesk = (): Remote<LongDesk> =>
+  (long ??= wrap<LongDesk>(new Worker(new URL('./long.worker.ts', import.meta.url), { type: 'module' })))
 
 /** A function that the worker may call back. */
 export const callback = proxy

@@ -4,9 +4,10 @@ import { recordsOf, vocabularyOf, type SourceId } from '../../standins/corpus/re
 import { buildDemo } from '../../standins/demo'
 import { LATEST, openStandin, RELEASES, STANDINS, type OpenStandin, type Release } from '../../standins'
 import { PROFILES } from '../../standins/profiles'
-import type { Rec } from '../records'
+import { joinRecords, type Rec } from '../records'
+import { tell } from '../figures'
 import { fold, worksOf, type Review } from '../review'
-import { lineKeys } from '../strategy'
+import { lineKeys, reachedBy } from '../strategy'
 import { toWord } from './documents/word'
 import {
   courseFigures,
@@ -29,13 +30,21 @@ const opened = (release: Release): OpenStandin[] =>
   )
 const packed = buildDemo(opened(RELEASES[0]), opened(LATEST))
 const review = fold(packed.entries).review
-const works = worksOf(
-  review.imports,
-  (d) => JSON.parse(new TextDecoder().decode(packed.blobs.get(d))) as Rec[],
-)
+const blockOf = (digest: string): unknown => JSON.parse(new TextDecoder().decode(packed.blobs.get(digest)))
+const toldOf = (r: Review) =>
+  tell(
+    r,
+    worksOf(r, ({ digest, abstracts }) =>
+      joinRecords({
+        records: blockOf(digest) as Rec[],
+        ...(abstracts ? { abstracts: blockOf(abstracts) as (string | null)[] } : {}),
+      }),
+    ),
+  )
+const { works } = toldOf(review).ruled.works
 const contextOf = (r: Review): FactContext => ({
   review: r,
-  works,
+  figures: toldOf(r).figures,
   source: (id) => ({
     release: 'release of September 2026',
     hasVocabulary: true,
@@ -146,7 +155,8 @@ describe('the account of the demo review', () => {
     const strategies = { ...review.strategies, 'demo-fernhollow': [changed] }
     expect(textOf(contextOf({ ...review, strategies }))).not.toContain('With NOT')
     const key = lineKeys([changed]).get(first.id)!
-    const run = { ...review.runs.find((r) => r.lineId === first.id)!, key }
+    const reached = reachedBy([changed], first.id)
+    const run = { ...review.runs.findLast((r) => r.lineId === first.id)!, key, reached }
     expect(textOf(contextOf({ ...review, strategies, runs: [...review.runs, run] }))).toContain(
       'With NOT we left out records that match hearing.',
     )
@@ -200,9 +210,11 @@ describe('the account of the demo review', () => {
 
   it('says nothing about what has not been done', () => {
     const empty = fold(packed.entries.slice(0, 1)).review
-    expect(draftAccount({ ...context, review: empty, works: [] }).every((p) => p.content.length === 0)).toBe(
-      true,
-    )
+    expect(
+      draftAccount({ ...context, review: empty, figures: toldOf(empty).figures }).every(
+        (p) => p.content.length === 0,
+      ),
+    ).toBe(true)
     expect(resolveFact(context, 'no.such').missing).toBe(true)
   })
 
@@ -221,7 +233,7 @@ describe('the account of the demo review', () => {
   it('counts and writes nothing of a source that was taken out of the plan', () => {
     const without = { ...review, sources: review.sources.filter((s) => s.id !== 'demo-girder') }
     const figure = (r: Review, stage: string): number =>
-      courseFigures(r, works).find((f) => f.stage === stage)!.value
+      courseFigures(toldOf(r).figures).find((f) => f.stage === stage)!.value
     const last = review.runs.findLast((r) => r.sourceId === 'demo-girder')!
     expect(figure(without, 'searches')).toBe(figure(review, 'searches') - last.hits)
     const own = review.terms.filter((t) => t.sourceId === 'demo-girder' && t.status === 'in use').length
@@ -234,7 +246,7 @@ describe('the account of the demo review', () => {
   })
 
   it('gives the course its figures', () => {
-    const figures = courseFigures(review, works)
+    const figures = courseFigures(toldOf(review).figures)
     expect(figures.map((f) => f.stage)).toEqual([
       'question',
       'terms',

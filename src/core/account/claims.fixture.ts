@@ -69,7 +69,7 @@ export function untrueClaims(
   const first = Math.min(...s.runs.map((r) => Date.parse(r.at)))
   const before = s.known.filter((k) => Date.parse(k.at) < first).length
   const brought = s.imports.reduce((n, i) => n + i.count, 0)
-  const ruled = new Set(s.rulings.map((r) => r.workId)).size
+  const ruled = new Set(s.rulings.map((r) => r.recordId)).size
 
   type Check = (m: RegExpExecArray) => boolean
   const patterns: [RegExp, Check][] = [

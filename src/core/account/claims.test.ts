@@ -12,6 +12,7 @@ import {
   type Review,
   type Run,
 } from '../review'
+import { tell } from '../figures'
 import { lineKeys } from '../strategy'
 import { emptyRecord } from '../records'
 import { draftAccount, inlinesOf, resolveFact, type FactContext } from '.'
@@ -123,7 +124,8 @@ function journal(d: Drawn): { entries: Entry[]; asked: Map<string, string> } {
   let minute = 0
   const time = (): string => new Date(Date.UTC(2026, 3, 1, 8, minute++)).toISOString()
   const put = (command: unknown): void => {
-    entries.push(nextEntry(entries.at(-1), command as Command, time(), 'M. Osei'))
+    const salt = entries.length.toString(16).padStart(32, '0')
+    entries.push(nextEntry(entries.at(-1), command as Command, { at: time(), by: 'p-1', salt }))
   }
   put({ kind: 'review.create', payload: { id: 'r', title: 'R' } })
   put({ kind: 'question.set', payload: { text: 'How loud is it?' } })
@@ -210,7 +212,7 @@ function journal(d: Drawn): { entries: Entry[]; asked: Map<string, string> } {
   for (const [work, verdict, reader] of d.brought ? d.rulings : [])
     put({
       kind: 'ruling.set',
-      payload: { workId: `${d.sources[0]}:${work % d.brought}`, pass: 'broad', reader, verdict },
+      payload: { recordId: `i${d.sources[0]}/${(work % d.brought) + 1}`, pass: 'broad', reader, verdict },
     })
   return { entries, asked }
 }
@@ -249,7 +251,10 @@ it('says nothing that the journal does not bear out, in random reviews, by a che
       const records = Array.from({ length: drawn.brought }, (_, i) => emptyRecord(String(i), `Title ${i}`))
       const context: FactContext = {
         review,
-        works: worksOf(review.imports, () => records, review.rulings),
+        figures: tell(
+          review,
+          worksOf(review, () => records),
+        ).figures,
         entries,
         source: (id) => ({
           release: 'release of September 2026',

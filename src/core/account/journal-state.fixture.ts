@@ -2,7 +2,7 @@ export interface CheckedEntry {
   seq: number
   at: string
   kind: string
-  payload: unknown
+  payload?: unknown
 }
 
 type Any = Record<string, never>
@@ -75,7 +75,7 @@ export function stateOf(entries: readonly CheckedEntry[]) {
     imports: byId('records.import', 'import.remove') as never as { sourceId: string; count: number }[],
     rulings: live
       .filter((e) => e.kind === 'ruling.set')
-      .map((e) => e.payload as never as { workId: string; verdict: string; reader: string }),
+      .map((e) => e.payload as never as { recordId: string; verdict: string; reader: string }),
     runs: all.filter((r) => !corrected.has(r.id)),
     strategies,
   }

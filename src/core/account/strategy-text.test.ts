@@ -2,7 +2,8 @@ import { describe, expect, it } from 'vitest'
 import { PROFILES } from '../../standins/profiles'
 import { limitHonour, limitState } from '../profile'
 import { LIMIT_KINDS } from '../query'
-import { emptyReview, type Line, type Review, type Run } from '../review'
+import { tell } from '../figures'
+import { emptyReview, worksOf, type Line, type Review, type Run } from '../review'
 import { lineKeys } from '../strategy'
 import { allStrategiesText, draftAccount, inlinesOf, resolveFact, strategyText, type FactContext } from '.'
 
@@ -53,7 +54,10 @@ const review: Review = {
 }
 const context: FactContext = {
   review,
-  works: [],
+  figures: tell(
+    review,
+    worksOf(review, () => undefined),
+  ).figures,
   source: () => ({ release: 'through the reading room', hasVocabulary: false }),
 }
 

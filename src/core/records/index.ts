@@ -1,3 +1,4 @@
+export { blockBytes, joinRecords, partRecords, type Blocks } from './blocks'
 export { Rec, emptyRecord, toDocument, whereFrom, whoAndWhen } from './record'
 export { readRis, type RisRead } from './formats/ris'
 export { writeRis } from './formats/ris-write'

@@ -36,6 +36,12 @@ export const Rec = z.object({
   tests: Texts.default([]),
   method: Texts.default([]),
   fulltext: z.string().optional(),
+  /** What it cites, as the source prints it; `id` where the source holds the cited record too. */
+  references: z.array(z.object({ raw: z.string(), id: z.string().optional() })).optional(),
+  /** It says something of another record: that it was retracted, or corrected. */
+  notice: z
+    .object({ kind: z.enum(['retraction', 'correction']), doi: z.string().optional(), title: z.string() })
+    .optional(),
   extra: z.record(z.string(), Texts).default({}),
 })
 export type Rec = z.infer<typeof Rec>

@@ -1,5 +1,4 @@
 import fc from 'fast-check'
-import { nextEntry, type Entry } from './journal'
 import type { Command } from './commands'
 
 const id = fc.constantFrom('a', 'b', 'c')
@@ -29,7 +28,7 @@ export const anyCommand: fc.Arbitrary<Command> = fc.oneof(
     .map((p): Command => ({ kind: 'line.change', payload: p })),
   fc
     .record({
-      workId: id,
+      recordId: fc.constantFrom('i/1', 'i/2', 'was:doi:10.5555/a'),
       pass: fc.constantFrom('broad' as const, 'close' as const),
       reader: id,
       verdict: fc.constantFrom('in' as const, 'out' as const),
@@ -39,13 +38,4 @@ export const anyCommand: fc.Arbitrary<Command> = fc.oneof(
   fc.nat(30).map((seq): Command => ({ kind: 'redo', payload: { seq } })),
 )
 
-/** A journal of these commands, one a minute. */
-export function journalOf(commands: readonly Command[]): Entry[] {
-  const entries: Entry[] = []
-  commands.forEach((c, i) =>
-    entries.push(
-      nextEntry(entries[i - 1], c, new Date(Date.UTC(2026, 10, 16, 9, i)).toISOString(), 'M. Osei'),
-    ),
-  )
-  return entries
-}
+export { journalOf } from './journal.fixture'

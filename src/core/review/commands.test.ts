@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest'
 import { PROFILES } from '../../standins/profiles'
 import type { CommandKind, CommandOf } from './commands'
-import { Command, DEED, NOT_UNDOABLE } from './commands'
+import { Command } from './commands'
+import { KINDS } from './kinds'
 import { journalOf } from './commands.arbitrary'
 import { fold } from './journal'
 import type { Line, Term } from './values'
@@ -87,13 +88,18 @@ const BEGUN: Command[] = [
   },
   { kind: 'records.import', payload: { id: 'i', sourceId: 's', digest: DIGEST, count: 1, at: AT } },
   { kind: 'attachment.add', payload: attachment },
-  { kind: 'ruling.set', payload: { workId: 'w', pass: 'broad', reader: 'M. Osei', verdict: 'in' } },
+  { kind: 'ruling.set', payload: { recordId: 'i/1', pass: 'broad', reader: 'p-1', verdict: 'in' } },
   { kind: 'account.edit', payload: { passage: 'records', content: [{ type: 'paragraph' }] } },
 ]
 
 /** One of each kind that can be undone, each of which changes the review above. */
 const EXAMPLES: {
-  [K in Exclude<CommandKind, 'review.create' | 'run.log' | 'undo' | 'redo'>]: CommandOf<K>['payload']
+  [
+    K in Exclude<
+      CommandKind,
+      'review.create' | 'run.log' | 'person.named' | 'journal.goOver' | 'undo' | 'redo'
+    >
+  ]: CommandOf<K>['payload']
 } = {
   'review.rename': { title: 'Loudness' },
   'question.set': { text: 'How loud is it?' },
@@ -151,10 +157,14 @@ const EXAMPLES: {
   'remark.raise': { id: 'm' },
   'records.import': { id: 'i2', sourceId: 's', digest: DIGEST, count: 2, at: AT },
   'import.remove': { id: 'i' },
+  'partition.set': { rules: 1, imports: ['i'], digest: DIGEST },
+  'pair.join': { a: 'i/1', b: 'i/2' },
+  'pair.part': { a: 'i/2', b: 'i/1', why: 'two studies' },
+  'round.begin': { id: 'r2', kind: 'update', why: 'half a year later' },
   'attachment.add': { ...attachment, id: 'e2' },
   'attachment.remove': { id: 'e' },
-  'ruling.set': { workId: 'w', pass: 'broad', reader: 'M. Osei', verdict: 'out' },
-  'ruling.remove': { workId: 'w', pass: 'broad', reader: 'M. Osei' },
+  'ruling.set': { recordId: 'i/1', pass: 'broad', reader: 'p-1', verdict: 'out' },
+  'ruling.remove': { recordId: 'i/1', pass: 'broad', reader: 'p-1' },
   'account.voice': { voice: 'passive' },
   'account.edit': { passage: 'terms', content: [{ type: 'paragraph' }] },
   'account.redraft': { passage: 'records' },
@@ -188,9 +198,10 @@ describe('every command', () => {
   )
 
   it('has its words in the journal, and an example here unless it stays whatever is undone', () => {
-    const undoable = (Object.keys(DEED) as CommandKind[]).filter((kind) => !NOT_UNDOABLE.has(kind))
+    const undoable = (Object.keys(KINDS) as CommandKind[]).filter((kind) => KINDS[kind].undo === 'yes')
     expect(examples.map((c) => c.kind).sort()).toEqual([...undoable].sort())
-    for (const words of Object.values(DEED)) expect(words).toMatch(/^[a-z ,]+$/)
+    for (const { words } of Object.values(KINDS))
+      for (const said of Object.values(words)) expect(said).toMatch(/^[a-z ,]+$/)
   })
 
   it('keeps references right when lines come, move and go', () => {

@@ -1,13 +1,13 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { canonicalJson, Id, ReviewId } from '../base'
-import { anyCommand, journalOf } from './commands.arbitrary'
+import { anyCommand } from './commands.arbitrary'
+import { entryAfter, journalOf } from './journal.fixture'
 import {
   emptyReview,
   fold,
   heldBy,
   lastDeed,
-  nextEntry,
   standingRuns,
   strategyVersions,
   takeOver,
@@ -45,7 +45,7 @@ describe('the last deed', () => {
       concept('b'),
       { kind: 'review.rename', payload: { title: 'x' } } as Command,
     ])
-      entries.push(nextEntry(entries.at(-1), c, '2026-11-25T09:00:00Z', 'P'))
+      entries.push(entryAfter(entries.at(-1), c, '2026-11-25T09:00:00Z'))
     const deed = lastDeed(entries, fold(entries).done)!
     expect(deed.seqs).toEqual([2, 1, 0])
     expect(deed.words).toBe('title changed, concept set (2)')

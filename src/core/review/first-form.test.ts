@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs'
 import path from 'node:path'
 import { describe, expect, it } from 'vitest'
-import { fold, openPackage } from './index'
+import { fold, inMemory, openPackage } from './index'
 
 const at = (name: string): string => path.join(import.meta.dirname, 'fixtures', 'first-form', name)
 const digests = JSON.parse(readFileSync(at('digests.json'), 'utf8')) as {
@@ -10,8 +10,8 @@ const digests = JSON.parse(readFileSync(at('digests.json'), 'utf8')) as {
   runs: { id: string; key: string; release: string }[]
 }
 
-describe('a review of the first form', () => {
-  const opened = openPackage(new Uint8Array(readFileSync(at('demo.luvren.zip'))))
+describe('a review of the first form', async () => {
+  const opened = await openPackage(inMemory(new Uint8Array(readFileSync(at('demo.luvren.zip')))))
 
   it('opens, entry by entry as it was written', () => {
     if (!opened.ok) throw new Error(opened.problems.map((p) => p.message).join('\n'))

@@ -1,7 +1,8 @@
 import { plural } from '../base'
-import { DEED, type Command, type CommandKind } from './commands'
+import type { Command, CommandKind } from './commands'
 import { commandOf, type Entry } from './journal'
-import { placeOf, type Place } from './place'
+import { kindNamed, KINDS } from './kinds'
+import type { Place } from './place'
 
 /** What undo (or doing again) would touch. */
 export interface LastDeed {
@@ -19,21 +20,23 @@ export interface LastDeed {
  * there is none.
  */
 export function lastDeed(entries: readonly Entry[], seqs: readonly number[]): LastDeed | undefined {
-  const last = entries[seqs.at(-1) ?? -1]
+  const first = entries[0]?.seq ?? 0
+  const at = (seq: number): Entry | undefined => entries[seq - first]
+  const last = at(seqs.at(-1) ?? -1)
   if (!last) return undefined
   const before = seqs.findLastIndex((seq) => {
-    const entry = entries[seq]
+    const entry = at(seq)
     return entry?.at !== last.at || entry?.by !== last.by
   })
   const of = seqs.slice(before + 1).reverse()
   const commands = of.flatMap((seq): Command[] => {
-    const read = commandOf(entries[seq]!)
+    const read = commandOf(at(seq)!)
     return read.ok ? [read.value] : []
   })
   return {
     seqs: of,
     words: wordsOf(commands),
-    runsSince: entries.slice(last.seq + 1).filter((e) => e.kind === 'run.log').length,
+    runsSince: entries.slice(last.seq - first + 1).filter((e) => e.kind === 'run.log').length,
     place: commands.map(placeOf).find((p) => p?.anchor !== undefined) ?? commands.map(placeOf)[0],
   }
 }
@@ -42,9 +45,14 @@ export function lastDeed(entries: readonly Entry[], seqs: readonly number[]): La
 function wordsOf(commands: readonly Command[]): string {
   const counts = new Map<CommandKind, number>()
   for (const { kind } of commands) counts.set(kind, (counts.get(kind) ?? 0) + 1)
-  const parts = [...counts].map(([kind, n]) => (n > 1 ? `${DEED[kind]} (${n})` : DEED[kind]))
+  const parts = [...counts].map(([kind, n]) =>
+    n > 1 ? `${KINDS[kind].words.undo} (${n})` : KINDS[kind].words.undo,
+  )
   const [first, second, ...others] = parts
   return [first, second, ...(others.length ? [`${plural(others.length, 'thing')} more`] : [])]
     .filter((p) => p !== undefined)
     .join(', ')
 }
+
+/** Where the thing stands that a command was done to. */
+export const placeOf = ({ kind, payload }: Command): Place | undefined => kindNamed(kind)!.place(payload)

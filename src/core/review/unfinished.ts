@@ -1,44 +1,15 @@
 import { canonicalJson } from '../base'
 import type { Command } from './commands'
+import { kindNamed } from './kinds'
 import type { Review } from './values'
 
 /**
  * What the field that a command writes holds now: as much of it as the command would set, in the form of its payload.
  * Undefined where there is no such thing, or where a command of this kind writes no field that is typed into.
  */
-export function heldBy(review: Review, command: Command): unknown {
-  const one = <T extends { id: string }>(list: readonly T[], id: string): T | undefined =>
-    list.find((v) => v.id === id)
-  switch (command.kind) {
-    case 'review.rename':
-      return { title: review.title }
-    case 'question.set':
-      return { text: review.question }
-    case 'concept.set':
-      return one(review.concepts, command.payload.id)
-    case 'limit.set':
-      return one(review.limits, command.payload.id)
-    case 'criterion.set':
-      return one(review.criteria, command.payload.id)
-    case 'source.set':
-      return one(review.sources, command.payload.id)
-    case 'known.set':
-      return one(review.knownItems, command.payload.id)
-    case 'term.set':
-      return one(review.terms, command.payload.id)
-    case 'line.change': {
-      const line = one(review.strategies[command.payload.sourceId] ?? [], command.payload.id)
-      if (!line) return undefined
-      const { text, limits, note, described, conceptId } = line
-      const fields: Record<string, unknown> = { text, limits, note, described, conceptId }
-      const names = Object.keys(command.payload).filter((k) => k in fields)
-      return Object.fromEntries(names.map((k) => [k, fields[k]]))
-    }
-    case 'account.edit':
-      return { content: review.account.edited[command.payload.passage] ?? null }
-    default:
-      return undefined
-  }
+export function heldBy(review: Review, { kind, payload }: Command): unknown {
+  const { held } = kindNamed(kind)!
+  return held === 'never' ? undefined : held(review, payload)
 }
 
 const same = (a: unknown, b: unknown): boolean => canonicalJson(a ?? null) === canonicalJson(b ?? null)

@@ -5,7 +5,27 @@ import { LimitValue } from '../query'
 
 const Text = z.string().max(200_000)
 /** SHA-256 of bytes that lie beside the journal. */
-const Digest = z.string().regex(/^[0-9a-f]{64}$/)
+export const Digest = z.string().regex(/^[0-9a-f]{64}$/)
+
+/** The id of somebody who works on the review. In journals of the first form a name stands in its place. */
+export const PersonId = z.string().max(200)
+/** Somebody who works on the review. Their name stands in an entry of its own, which may be withheld. */
+export const Person = z.object({
+  id: Id,
+  name: z.string().trim().min(1).max(200).optional(),
+  /** What they were called in the first form. */
+  was: z.array(z.string().max(200)).optional(),
+})
+export type Person = z.infer<typeof Person>
+
+/** The name of an import within its review. */
+export const ImportId = z.string().regex(/^[\w-]{1,100}$/)
+/**
+ * The name of a record: its import and its place in it, from 1; never a number from the file. Behind `was:` stands what
+ * a journal of the first form called the work.
+ */
+export const RecordId = z.string().regex(/^(?:[\w-]{1,100}\/[1-9]\d*|was:.{1,400})$/s)
+export const recordId = (importId: string, place: number): string => `${importId}/${place}`
 
 export const LETTERS = ['A', 'B', 'C', 'D', 'E', 'F', 'G', 'H'] as const
 export const Letter = z.enum(LETTERS)
@@ -170,6 +190,32 @@ export const Line = z.object({
 })
 export type Line = z.infer<typeof Line>
 
+/** As much of a line as decides what it finds, as it stood when it was run. */
+export const ReachedLine = z.object({
+  number: z.int().min(1),
+  id: Id,
+  text: Text,
+  limits: z.array(LimitValue),
+  described: Text.optional(),
+})
+export type ReachedLine = z.infer<typeof ReachedLine>
+
+/** What was there when a line was run. A difference is told when it is verified; it makes no run stale. */
+export const Evidence = z.object({
+  /** Of the data of the release. */
+  data: Digest.optional(),
+  profile: Digest.optional(),
+  vocabulary: Digest.optional(),
+})
+export type RunEvidence = z.infer<typeof Evidence>
+
+/** A time of searching: the first, or an update of it. */
+export const RoundBegun = z.object({ id: Id, kind: z.enum(['first', 'update']), why: Text })
+export interface Round extends z.infer<typeof RoundBegun> {
+  /** The entry it begins with. */
+  from: number
+}
+
 /**
  * One execution of a line. Never changed; a later run of the same line supersedes it. One that was logged wrongly is
  * corrected by another, which names it and says why; both are kept.
@@ -180,6 +226,12 @@ export const Run = z.object({
   lineId: Id,
   /** What identifies the line with all it depended on; see `lineKeys`. */
   key: z.string(),
+  /** The version of the rule that made the key; absent: 0, that of the first form. */
+  keyRule: z.int().min(0).optional(),
+  /** The line and all that it refers to, so that its key can be made under any rule. */
+  reached: z.array(ReachedLine).optional(),
+  evidence: Evidence.optional(),
+  roundId: Id.optional(),
   number: z.int().min(1),
   text: Text,
   /** As it was sent, in the source's own syntax. */
@@ -201,18 +253,38 @@ export const Run = z.object({
 })
 export type Run = z.infer<typeof Run>
 
-/** Records brought in from a source; the records themselves lie beside the journal under `digest`. */
+/** Records brought in from a source; the records themselves lie beside the journal, in blocks of one kind each. */
 export const Import = z.object({
-  id: Id,
+  id: ImportId,
+  /** What the first form called it. */
+  was: Id.optional(),
   sourceId: Id,
   runId: Id.optional(),
+  roundId: Id.optional(),
+  /** The block of bibliographic data; of the first form, the one block of everything. */
   digest: Digest,
+  abstracts: Digest.optional(),
+  /** What was read from a file and not understood, by tag. */
+  unread: Digest.optional(),
+  fullTexts: Digest.optional(),
   count: z.int().min(0),
   at: z.iso.datetime({ offset: true }),
   /** The export file it was read from, unchanged beside the journal. */
   file: z.object({ name: Text, digest: Digest }).optional(),
+  /** The imports in whose place it stands, and why. Without a reason in the first form, which noted none. */
+  supersedes: z.object({ ids: z.array(ImportId).min(1), because: Text.optional() }).optional(),
+  takenOut: z.literal(true).optional(),
 })
 export type Import = z.infer<typeof Import>
+
+/** What a person said of two records: one work, or not. */
+export interface Decision {
+  /** The two in the order of their names. */
+  a: string
+  b: string
+  same: boolean
+  why?: string
+}
 
 /** A file kept as evidence of a search: a screen, a note, a history as it was pasted. */
 export const Attachment = z.object({
@@ -229,13 +301,16 @@ export const Attachment = z.object({
 })
 export type Attachment = z.infer<typeof Attachment>
 
+/** What a reader said of a work in a pass, under the record that was shown. */
 export const Ruling = z.object({
-  workId: Id,
+  recordId: RecordId,
   pass: PassName,
-  reader: Text,
+  reader: PersonId,
   verdict: z.enum(['in', 'out', 'unsure']),
   criterionId: Id.optional(),
   note: Text.optional(),
+  /** This reader's earlier rulings of the pass on the work's other records, which it replaces until they are parted. */
+  replaces: z.array(RecordId).optional(),
 })
 export type Ruling = z.infer<typeof Ruling>
 
@@ -265,10 +340,16 @@ export interface Review {
   profiles: Profile[]
   terms: Term[]
   strategies: Record<string, Line[]>
+  people: Person[]
+  rounds: Round[]
   runs: Run[]
+  /** All of them, also those that no longer stand; see `standingImports`. */
   imports: Import[]
+  decisions: Decision[]
+  /** The partition in force; absent: that of version 0, which is found anew. */
+  partition?: { rules: number; imports: string[]; digest: string }
   attachments: Attachment[]
-  /** By work, then by pass and reader ("broad/M. Osei"). */
+  /** By record, then by pass and person ("broad/" and an id). */
   rulings: Record<string, Record<string, Ruling>>
   account: { voice: Voice; edited: Record<string, PassageContent> }
 }
@@ -304,8 +385,11 @@ export function emptyReview(id: string): Review {
     profiles: [],
     terms: [],
     strategies: {},
+    people: [],
+    rounds: [],
     runs: [],
     imports: [],
+    decisions: [],
     attachments: [],
     rulings: {},
     account: { voice: 'we', edited: {} },

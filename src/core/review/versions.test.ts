@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { nextEntry, strategyVersions, lineVersions, runBefore, fold } from '.'
+import { strategyVersions, lineVersions, runBefore, fold } from '.'
+import { entryAfter, journalOf } from './journal.fixture'
 import type { Command, Entry, Line, Run } from '.'
 
 const line = (id: string, text: string): Line => ({ id, text, limits: [], note: '', drafted: false })
@@ -19,15 +20,7 @@ const run = (lineId: string, key: string, hits: number, at: string): Run => ({
   release: '2026-09',
   how: 'stand-in',
 })
-function journal(commands: readonly Command[]): Entry[] {
-  const entries: Entry[] = []
-  commands.forEach((c, i) =>
-    entries.push(
-      nextEntry(entries[i - 1], c, new Date(Date.UTC(2026, 10, 16, 9, i)).toISOString(), 'M. Osei'),
-    ),
-  )
-  return entries
-}
+const journal = journalOf
 const set = (...lines: Line[]): Command => ({ kind: 'strategy.draft', payload: { sourceId: 's', lines } })
 const change = (id: string, text: string): Command => ({
   kind: 'line.change',
@@ -99,7 +92,7 @@ describe('versions of a strategy', () => {
           const seq = s === 'undo' ? done.at(-1) : s === 'redo' ? undone.at(-1) : undefined
           if (typeof s === 'string' && seq === undefined) continue
           const command = typeof s === 'string' ? ({ kind: s, payload: { seq } } as Command) : s
-          entries = [...entries, nextEntry(entries.at(-1), command, '2026-11-16T10:00:00Z', 'M. Osei')]
+          entries = [...entries, entryAfter(entries.at(-1), command)]
         }
         const present = fold(entries).review.strategies.s ?? []
         const versions = strategyVersions(entries, 's', present)

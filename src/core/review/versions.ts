@@ -1,10 +1,7 @@
-import { produce } from 'immer'
 import { canonicalJson } from '../base'
-import { apply } from './apply'
-import type { Command } from './commands'
-import { Deeds } from './deeds'
-import { commandOf, type Entry } from './journal'
-import { emptyReview, standingRuns, type Line, type Review, type Run } from './values'
+import { keyOfRun } from '../strategy'
+import { momentsOfRuns, type Entry } from './journal'
+import { standingRuns, type Line, type Run } from './values'
 
 /** A strategy as it stood when it was run: lines, and what each found then. */
 export interface StrategyVersion {
@@ -19,16 +16,6 @@ export interface StrategyVersion {
   by: string | undefined
 }
 
-const LINE_KINDS = new Set([
-  'strategy.draft',
-  'strategy.set',
-  'line.add',
-  'line.change',
-  'line.move',
-  'line.remove',
-  'lines.remove',
-])
-
 const asked = (lines: readonly Line[]): string =>
   canonicalJson(lines.map((l) => [l.id, l.text, l.limits, l.described ?? null]))
 
@@ -42,41 +29,14 @@ export function strategyVersions(
   sourceId: string,
   present: readonly Line[],
 ): StrategyVersion[] {
-  let review: Review = emptyReview('')
-  const deeds = new Deeds()
-  const before: { seq: number; review: Review }[] = []
-  const commands = new Map<number, Command>()
   const versions: { lines: readonly Line[]; runs: Map<string, Run>; at: string; by: string; key: string }[] =
     []
-  const applyOne = (seq: number, command: Command): void => {
-    before.push({ seq, review })
-    review = produce(review, (draft: Review) => apply(draft, structuredClone(command)))
-  }
-  for (const entry of entries) {
-    const read = commandOf(entry)
-    const effect = read.ok ? deeds.take(entry.seq, read.value) : undefined
-    if (!read.ok || !effect) continue
-    const command = read.value
-    if ('undid' in effect) {
-      if (before.at(-1)?.seq === effect.undid) review = before.pop()!.review
-    } else if ('redid' in effect) {
-      const again = commands.get(effect.redid)
-      if (again) applyOne(effect.redid, again)
-    } else if (
-      LINE_KINDS.has(command.kind) &&
-      (command.payload as { sourceId?: string }).sourceId === sourceId
-    ) {
-      commands.set(entry.seq, command)
-      applyOne(entry.seq, command)
-    } else if (command.kind === 'run.log' && command.payload.sourceId === sourceId) {
-      const run = command.payload
-      const corrected = versions.find((v) => [...v.runs.values()].some((r) => r.id === run.supersedes))
-      const lines = review.strategies[sourceId] ?? []
-      const key = asked(lines)
-      const last = corrected ?? versions[versions.length - 1]
-      if (last && (corrected || last.key === key)) last.runs.set(run.lineId, run)
-      else versions.push({ lines, runs: new Map([[run.lineId, run]]), at: run.at, by: run.by, key })
-    }
+  for (const { run, lines } of momentsOfRuns(entries, sourceId)) {
+    const corrected = versions.find((v) => [...v.runs.values()].some((r) => r.id === run.supersedes))
+    const key = asked(lines)
+    const last = corrected ?? versions[versions.length - 1]
+    if (last && (corrected || last.key === key)) last.runs.set(run.lineId, run)
+    else versions.push({ lines, runs: new Map([[run.lineId, run]]), at: run.at, by: run.by, key })
   }
   const found = versions.map(({ lines, runs, at, by }, i): StrategyVersion => ({
     sourceId,
@@ -111,8 +71,10 @@ export interface LineVersion {
 /** What a line asked each time it was run and had changed, oldest first. */
 export function lineVersions(runs: readonly Run[], lineId: string): LineVersion[] {
   const found: (LineVersion & { key: string })[] = []
-  for (const { lineId: id, key, text, sent, limits, hits, at, by } of standingRuns(runs)) {
+  for (const run of standingRuns(runs)) {
+    const { lineId: id, text, sent, limits, hits, at, by } = run
     if (id !== lineId) continue
+    const key = keyOfRun(run)
     const last = found[found.length - 1]
     if (last?.key === key) Object.assign(last, { hits, at, by })
     else found.push({ text, described: text ? undefined : sent, limits, hits, at, by, key })
@@ -123,6 +85,6 @@ export function lineVersions(runs: readonly Run[], lineId: string): LineVersion[
 /** The run of a line before what it asks now; for saying how many more or fewer there are. */
 export function runBefore(runs: readonly Run[], current: Run): Run | undefined {
   return standingRuns(runs).findLast(
-    (r) => r.lineId === current.lineId && r.key !== current.key && r.at <= current.at,
+    (r) => r.lineId === current.lineId && keyOfRun(r) !== keyOfRun(current) && r.at <= current.at,
   )
 }

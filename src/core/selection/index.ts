@@ -1,1 +1,1 @@
-export { passCounts, readersOf, type PassCounts, type RulingLike } from './counts'
+export { passAfter, passCounts, readersOf, type PassCounts, type RulingLike } from './counts'

@@ -1,5 +1,15 @@
 export { renumberText, toRanges } from './lines/references'
-export { lineKeys, dependants, finalLine, finalNumber, type LineLike } from './lines/keys'
+export {
+  dependants,
+  finalLine,
+  finalNumber,
+  keyOfRun,
+  lineKeys,
+  PRESENT_RULE,
+  reachedBy,
+  type KeyRule,
+  type LineLike,
+} from './lines/keys'
 export {
   draftStrategy,
   termExpression,

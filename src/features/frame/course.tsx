@@ -11,7 +11,7 @@ import { useWidth } from '@/ui/use-width'
 export function Course({ reviewId, stage }: { reviewId: string; stage: string }) {
   const { context, passages } = useAccount()
   const [ref, width] = useWidth<HTMLDivElement>()
-  const figures = useMemo(() => courseFigures(context.review, context.works), [context])
+  const figures = useMemo(() => courseFigures(context.figures), [context])
   const facts = passages.reduce((n, p) => n + [...inlinesOf(p)].filter((i) => i.type === 'fact').length, 0)
   return (
     <div className="course" ref={ref}>

@@ -1,25 +1,18 @@
 'use client'
 import { thousands } from '@/core/base'
-import { passCounts } from '@/core/selection'
 import type { FactContext } from '@/core/account'
 
 /** What came in and what was left after each step, as boxes and side steps. */
 export function FlowFigure({ context }: { context: FactContext }) {
-  const { review, works } = context
-  const identified = review.imports.reduce((n, i) => n + i.count, 0)
-  const broad = passCounts(
-    works.map((w) => w.id),
-    review.rulings,
-    'broad',
-  )
+  const { identified, works, duplicates, broad } = context.figures
   if (!identified) return null
   const steps = [
     {
       n: identified,
       words: 'records identified',
-      aside: `${thousands(identified - works.length)} duplicates`,
+      aside: `${thousands(duplicates)} duplicates`,
     },
-    { n: works.length, words: 'works to read', aside: `${thousands(broad.out)} set aside` },
+    { n: works, words: 'works to read', aside: `${thousands(broad.out)} set aside` },
     {
       n: broad.in,
       words: 'go on to full text',

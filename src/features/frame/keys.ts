@@ -2,6 +2,7 @@
 import { useRouter } from 'next/navigation'
 import { useEffect, useMemo } from 'react'
 import { isTyping, keyName, keyOf, useActions, useRegistry, type Action } from '@/store/actions'
+import { undoable } from '@/core/review'
 import { useStore } from '@/store/provider'
 import { leaveField } from '@/store/leave-field'
 import { chooseTheme } from '@/ui/theme'
@@ -29,7 +30,7 @@ export function useFrameActions(reviewId: string): void {
         id: 'undo',
         label: 'Undo',
         key: 'Z',
-        when: () => session.getState().folded.done.length > 0,
+        when: () => undoable(session.getState().folded).length > 0,
         run: undo,
       },
       {

@@ -1,6 +1,6 @@
 'use client'
 import { Button } from 'antd'
-import { DEED } from '@/core/review'
+import { KINDS } from '@/core/review'
 import { useSession, useStore } from '@/store/provider'
 import type { Left } from '@/store/typing'
 import styles from './left-unfinished.module.css'
@@ -43,7 +43,7 @@ function Choice({ left }: { left: Left }) {
   return (
     <div className={styles.choice}>
       <p className="sub">
-        {kind ? DEED[kind] : 'not understood by this version'} · typed{' '}
+        {kind ? KINDS[kind].words.journal : 'not understood by this version'} · typed{' '}
         {pending.at.slice(0, 16).replace('T', ' ')}
       </p>
       <dl>

@@ -2,7 +2,7 @@
 import { Drawer } from 'antd'
 import Link from 'next/link'
 import { useMemo, useState } from 'react'
-import { DEED, lastDeed, type CommandKind } from '@/core/review'
+import { kindNamed, lastDeed, nameOfPerson, undoable } from '@/core/review'
 import { keyOf, useAllActions, useRegistry } from '@/store/actions'
 import { useSession, useStore } from '@/store/provider'
 import type { SaveState } from '@/store/journal-file'
@@ -20,21 +20,21 @@ const STATE: Record<SaveState, string> = {
 
 const CLOCK = new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit' })
 const clock = (iso: string): string => CLOCK.format(new Date(iso))
-const deedWords = (kind: string): string => DEED[kind as CommandKind] ?? kind
+const deedWords = (kind: string): string => kindNamed(kind)?.words.journal ?? kind
 
 /** The strip at the bottom: saved or not, what was done last and what undo would take back, and the keys of this stage. */
 export function Strip() {
   const { understood } = useStore()
   const entries = useSession((s) => s.entries)
   const state = useSession((s) => s.state)
-  const done = useSession((s) => s.folded.done)
+  const folded = useSession((s) => s.folded)
   const refused = useSession((s) => s.refused)
   const own = useRegistry((s) => s.own)
   const [journal, setJournal] = useState(false)
   const actions = useAllActions()
   const { undo } = useUndo()
   const last = entries[entries.length - 1]
-  const next = useMemo(() => lastDeed(entries, done), [entries, done])
+  const next = useMemo(() => lastDeed(entries, undoable(folded)), [entries, folded])
   return (
     <footer>
       <Link href="/" title="To the shelf of reviews">
@@ -101,6 +101,7 @@ function ThemeChoice() {
 /** The journal, the latest first; drawn only while the drawer is open, for it is long. */
 function JournalList() {
   const entries = useSession((s) => s.entries)
+  const review = useSession((s) => s.folded.review)
   return (
     <>
       <p className="sub" style={{ marginBottom: 10 }}>
@@ -115,7 +116,7 @@ function JournalList() {
             <span className="number sub">{e.seq + 1}</span>
             <span>{deedWords(e.kind)}</span>
             <span className="sub">
-              {e.by ? `${e.by} · ` : ''}
+              {e.by ? `${nameOfPerson(review, e.by)} · ` : ''}
               {e.at.slice(0, 10)} {clock(e.at)}
             </span>
           </div>

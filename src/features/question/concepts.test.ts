@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { apply, emptyReview, LETTERS, type Review } from '@/core/review'
+import { emptyReview, kindNamed, LETTERS, type Review } from '@/core/review'
 import { conceptForLetter, freeLetter, lettersToOffer, weaving } from './concepts'
 
 let ids = 0
@@ -12,7 +12,7 @@ const span = (words: string): [number, number] => {
 function woven(review: Review, letter: 'A' | 'B' | 'C', words: string): Review {
   const next = structuredClone(review)
   for (const command of weaving(review, letter, ...span(words), () => `id-${++ids}`).commands)
-    apply(next, command)
+    kindNamed(command.kind)!.apply(next, command.payload, { seq: 0, at: '', by: '' })
   return next
 }
 const picks = (r: Review) =>

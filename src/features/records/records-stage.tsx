@@ -12,7 +12,7 @@ import { RecordView } from '@/ui/record-view'
 
 /** The works behind the records, with matched words marked. */
 export function RecordsStage() {
-  const works = useSession((s) => s.works)
+  const works = useSession((s) => s.told.ruled.works.works)
   const review = useSession((s) => s.folded.review)
   const marker = useMarker(review)
   const [asked, setAsked] = useState('')

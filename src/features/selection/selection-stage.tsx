@@ -2,8 +2,7 @@
 import { Button } from 'antd'
 import { useMemo, useState } from 'react'
 import { plural, thousands } from '@/core/base'
-import { passCounts } from '@/core/selection'
-import type { Ruling } from '@/core/review'
+import { ruledBefore, workOf, type Ruling } from '@/core/review'
 import { standin } from '@/standins'
 import { useActions, type Action } from '@/store/actions'
 import { useSession, useStore } from '@/store/provider'
@@ -17,53 +16,48 @@ const VERDICT: Record<Ruling['verdict'], string> = { in: 'ruled in', out: 'ruled
 
 /** The broad pass: one work at a time, ruled by key. */
 export function SelectionStage() {
-  const { act, deed, inName, session } = useStore()
-  const works = useSession((s) => s.works)
+  const { act, deed, inName } = useStore()
+  const told = useSession((s) => s.told)
+  const { works } = told.ruled.works
+  const rulings = told.ruled.byWork
+  const person = useSession((s) => s.person)
   const reader = useSession((s) => s.reader)
   const review = useSession((s) => s.folded.review)
   const marker = useMarker(review)
-  const own = `broad/${reader}`
-  const firstLeft = useMemo(
-    () => works.findIndex((w) => !review.rulings[w.id]?.[own]),
-    [works, review.rulings, own],
-  )
+  const own = `broad/${person}`
+  const firstLeft = useMemo(() => works.findIndex((w) => !rulings[w.id]?.[own]), [works, rulings, own])
   const [stepped, setStepped] = useState<number>()
   // What was undone leads back to its work.
   const wanted = useWhereabouts((s) => s.wanted)
   const [led, setLed] = useState<string>()
   if (wanted?.startsWith('work:') && wanted !== led) {
     setLed(wanted)
-    const there = works.findIndex((w) => `work:${w.id}` === wanted)
+    const shown = workOf(works, wanted.slice('work:'.length))
+    const there = shown ? works.indexOf(shown) : -1
     if (there >= 0) setStepped(there)
   } else if (wanted === undefined && led !== undefined) setLed(undefined)
   const at = stepped ?? (firstLeft < 0 ? 0 : firstLeft)
   const work = works[at]
-  const counts = useMemo(
-    () =>
-      passCounts(
-        works.map((w) => w.id),
-        review.rulings,
-        'broad',
-      ),
-    [works, review.rulings],
-  )
+  const counts = told.figures.broad
   const criteria = review.criteria.filter((c) => c.pass === 'broad' && c.text)
 
   const actions = useMemo<Action[]>(() => {
     const rule = (verdict: Ruling['verdict'], criterionId?: string) => (): void => {
       if (!work) return
       inName(() => {
+        const before = ruledBefore(told.ruled, work, 'broad', person).filter((id) => id !== work.id)
         deed(
           act('ruling.set', {
-            workId: work.id,
+            recordId: work.id,
             pass: 'broad',
-            reader: session.getState().reader,
+            reader: person,
             verdict,
+            ...(before.length ? { replaces: before } : {}),
             ...(criterionId ? { criterionId } : {}),
           }),
         )
         // From here to the next one that this reader has not ruled; the list ends where it ends.
-        const next = works.findIndex((w, i) => i > at && !review.rulings[w.id]?.[own])
+        const next = works.findIndex((w, i) => i > at && !rulings[w.id]?.[own])
         setStepped(next < 0 ? Math.min(at + 1, works.length - 1) : next)
       })
     }
@@ -88,7 +82,7 @@ export function SelectionStage() {
         run: rule('out', c.id),
       })),
     ]
-  }, [act, at, criteria, deed, inName, own, review.rulings, session, work, works])
+  }, [act, at, criteria, deed, inName, own, person, rulings, told, work, works])
   useActions('selection', actions)
 
   if (!work)
@@ -101,7 +95,7 @@ export function SelectionStage() {
         </p>
       </>
     )
-  const ruling = review.rulings[work.id]?.[own]
+  const ruling = rulings[work.id]?.[own]
   const from = work.from
     .map((f) => standin(review.sources.find((s) => s.id === f.sourceId)?.profileId)?.short)
     .join(', ')

@@ -9,6 +9,7 @@ import { FAULT_WORDS } from '@/store/fault-words'
 import { useSession, useStore } from '@/store/provider'
 import { CourseBand } from '@/ui/course-band'
 import { DEMO_ID, shelveDemo } from './demo'
+import { takePackage } from './take-package'
 
 const WAY = [
   ['Question', 'State it, break it into concepts, and say which limits you set and why.'],
@@ -22,7 +23,7 @@ const WAY = [
 /** The shelf of reviews: begin one, open a package, look at the demo. */
 export function Shelf() {
   const store = useStore()
-  const { createReview, deed, deleteReview, openShelf, setReader, takeBack, takePackage } = store
+  const { createReview, deed, deleteReview, openShelf, setReader, takeBack } = store
   const shelf = useSession((s) => s.shelf)
   const reader = useSession((s) => s.reader)
   const fault = useSession((s) => s.fault)
@@ -34,8 +35,8 @@ export function Shelf() {
   const away = shelf?.filter((item) => item.putAway) ?? []
   useEffect(() => deed(openShelf()), [deed, openShelf])
 
-  const open = async (bytes: Uint8Array): Promise<void> => {
-    const read = await takePackage(bytes)
+  const open = async (file: File): Promise<void> => {
+    const read = await takePackage(store, file)
     if (read.ok) router.push(`/review/${read.value}/question`)
     else
       modal.error({
@@ -87,7 +88,7 @@ export function Shelf() {
           accept=".zip"
           showUploadList={false}
           beforeUpload={(file) => {
-            deed(file.arrayBuffer().then((b) => open(new Uint8Array(b))))
+            deed(open(file))
             return false
           }}
         >

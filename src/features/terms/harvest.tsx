@@ -17,10 +17,11 @@ type From = 'known items' | 'works kept'
 /** What stands out in good records and is not in the grid yet, by concept. */
 export function Harvest({ review, sources }: { review: Review; sources: readonly SourceInfo[] }) {
   const store = useStore()
-  const works = useSession((s) => s.works)
+  const works = useSession((s) => s.told.ruled.works.works)
+  const rulings = useSession((s) => s.told.ruled.byWork)
   const kept = useMemo(
-    () => works.filter((w) => Object.values(review.rulings[w.id] ?? {}).some((r) => r.verdict === 'in')),
-    [works, review.rulings],
+    () => works.filter((w) => Object.values(rulings[w.id] ?? {}).some((r) => r.verdict === 'in')),
+    [works, rulings],
   )
   const [chosen, setChosen] = useState<From>()
   const from: From = chosen ?? (review.knownItems.length || !kept.length ? 'known items' : 'works kept')

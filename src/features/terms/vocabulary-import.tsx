@@ -1,7 +1,7 @@
 'use client'
 import { App, Button, Modal, Select } from 'antd'
 import { useRef, useState } from 'react'
-import { messageOf, plural, thousands } from '@/core/base'
+import { digestOf, messageOf, plural, thousands } from '@/core/base'
 import type { Review } from '@/core/review'
 import { useStore } from '@/store/provider'
 import { fileKey, type SourceInfo } from '@/store/source-info'
@@ -17,11 +17,11 @@ export function VocabularyImport({
   sources: readonly SourceInfo[]
   close: () => void
 }) {
-  const { act, deed, keepBytes, newId, now } = useStore()
+  const { act, deed, lay, newId, now } = useStore()
   const { message } = App.useApp()
   const databases = sources.filter((s) => s.source.kind === 'database' || s.source.kind === 'catalogue')
   const [sourceId, setSourceId] = useState((databases.find((s) => !s.vocabulary) ?? databases[0])?.source.id)
-  const [file, setFile] = useState<{ name: string; digest: string; examined: Examined }>()
+  const [file, setFile] = useState<{ name: string; bytes: Uint8Array; digest: string; examined: Examined }>()
   const [busy, setBusy] = useState(false)
   const input = useRef<HTMLInputElement>(null)
   const info = databases.find((s) => s.source.id === sourceId)
@@ -30,9 +30,9 @@ export function VocabularyImport({
     setBusy(true)
     try {
       const bytes = new Uint8Array(await chosen.arrayBuffer())
-      const digest = await keepBytes(bytes)
+      const digest = digestOf(bytes)
       const examined = await vocabularyDesk().examine(fileKey({ digest }), bytes, chosen.name)
-      setFile({ name: chosen.name, digest, examined })
+      setFile({ name: chosen.name, bytes, digest, examined })
     } catch (error) {
       deed(message.error(`${chosen.name} could not be read: ${messageOf(error)}`))
     } finally {
@@ -43,18 +43,20 @@ export function VocabularyImport({
     if (!file?.examined.ok || !sourceId) return
     const { title, version, headings, problems, format } = file.examined
     deed(
-      act('vocabulary.import', {
-        id: newId(),
-        sourceId,
-        title,
-        version,
-        file: file.name,
-        format,
-        digest: file.digest,
-        headings,
-        remarks: problems.length,
-        at: now(),
-      }),
+      lay(async ({ keepBytes }) =>
+        act('vocabulary.import', {
+          id: newId(),
+          sourceId,
+          title,
+          version,
+          file: file.name,
+          format,
+          digest: await keepBytes(file.bytes),
+          headings,
+          remarks: problems.length,
+          at: now(),
+        }),
+      ),
     )
     close()
   }

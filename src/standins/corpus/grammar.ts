@@ -1,3 +1,4 @@
+import { thousands } from '../../core/base'
 import type { Random } from './random'
 
 /** Words that fill the slots of a pattern: `{name}`. */
@@ -44,5 +45,5 @@ function tidy(text: string): string {
 /** Whole numbers to twelve in words, as running text has them. */
 export function numberWord(n: number): string {
   const words = 'no one two three four five six seven eight nine ten eleven twelve'.split(' ')
-  return words[n] ?? n.toLocaleString('en-GB')
+  return words[n] ?? thousands(n)
 }

@@ -1,3 +1,4 @@
+import { thousands } from '../../core/base'
 import { numberWord, write, type Slots } from './grammar'
 import type { Random } from './random'
 import * as bank from './sentences'
@@ -164,6 +165,7 @@ function slotsFor(study: Study, random: Random, where: string): Slots {
         : ['classrooms', 'schools'])
   const adult = study.topic.who !== undefined || ['university', 'adults', 'none'].includes(study.stage)
   const control = random.int(0, bank.CONTROLS.length - 1)
+  const control2 = bank.CONTROLS[(control + 2) % bank.CONTROLS.length]!
   const form = (name: string, item: Item): Slots => ({
     [name]: item.np,
     [`${name}.is`]: item.plural ? 'are' : 'is',
@@ -173,7 +175,7 @@ function slotsFor(study: Study, random: Random, where: string): Slots {
   const value = (n: number | undefined): string =>
     n === undefined
       ? ''
-      : `${n.toLocaleString('en-GB').replace('-', '−')} ${study.exposure.levels!.unit}`.replace(' %', '%')
+      : `${thousands(n).replace('-', '−')} ${study.exposure.levels!.unit}`.replace(' %', '%')
   const design = random.pick(bank.DESIGN_WORDS[study.design])
   return {
     ...form('x', study.exposure),
@@ -188,14 +190,15 @@ function slotsFor(study: Study, random: Random, where: string): Slots {
     sites,
     places,
     sexes: adult ? 'Men and women' : 'Boys and girls',
-    n: study.people.toLocaleString('en-GB'),
+    n: thousands(study.people),
     rooms: numberWord(study.rooms),
     schools: numberWord(study.schools),
     country: study.country,
     ages: `${from} to ${to}`,
     measure: study.outcome.measure ?? study.outcome.np,
     control: bank.CONTROLS[control]!,
-    control2: bank.CONTROLS[(control + 2) % bank.CONTROLS.length]!,
+    control2,
+    'control2.was': bank.PLURAL_CONTROLS.has(control2) ? 'were' : 'was',
     others: adult ? 'other regions' : study.stage === 'preschool' ? 'older children' : 'younger children',
     xm: study.exposure.measure ?? study.exposure.np,
     xgood: value(study.good),

@@ -12,7 +12,10 @@ import {
   type CopyContext,
   type HeadingHistory,
 } from './catalogue'
-import { drawWorks, type Work } from './corpus'
+import { drawWorks, TOPICS, type Work } from './corpus'
+import { drawNotices, noticeRecord, type Notice } from './notices'
+import { referencesOf } from './references'
+import { drawTheses, thesisRecord } from './theses'
 import { RELEASES, type Release } from '../release'
 import { Random } from './random'
 
@@ -60,6 +63,29 @@ let works: Work[] | undefined
 /** All works, drawn once. */
 export const allWorks = (): Work[] => (works ??= drawWorks(WORKS, SEED, LAST))
 
+const THESES = 160
+let theses: Work[] | undefined
+/** Doctoral theses, which libraries and one index of education hold; drawn apart, numbered behind all other works. */
+export const allTheses = (): Work[] => (theses ??= drawTheses(THESES, SEED, TOPICS, WORKS + 1, LAST))
+
+let notices: Notice[] | undefined
+/** What became of works after they were published. */
+export const allNotices = (): Notice[] => (notices ??= drawNotices(allWorks(), SEED, LAST))
+
+let near: ReadonlyMap<string, readonly Work[]> | undefined
+/** Works by their topic. */
+function byTopic(): ReadonlyMap<string, readonly Work[]> {
+  if (near) return near
+  const found = new Map<string, Work[]>()
+  for (const work of allWorks()) {
+    const { id } = work.study.topic
+    const known = found.get(id)
+    if (known) known.push(work)
+    else found.set(id, [work])
+  }
+  return (near = found)
+}
+
 /** How likely a database that covers everything has a work: it is patchy for the old and for small languages. */
 function covered(id: SourceId, { study }: Work): number {
   if (id === 'fernhollow' || id === 'girder' || id === 'mindmere') return study.topic.covered[id]
@@ -90,25 +116,57 @@ function fulltextOf(work: Work, all: readonly Work[], random: Random): string {
 /** Some records are withdrawn between the releases. */
 const withdrawn = (random: Random): boolean => random.chance(0.004)
 
-/** The records of a stand-in in a release, in order of their numbers; the same every time. */
+/** Which databases hold theses, and how likely one. */
+const HOLDS_THESES: Partial<Record<SourceId, number>> = { fernhollow: 0.35, quayside: 0.7 }
+
+/** The record of a work in a stand-in; undefined where it does not hold it in this release. */
+function recordOf(
+  id: SourceId,
+  work: Work,
+  release: Release,
+  history: HeadingHistory,
+  likely = covered(id, work),
+): Rec | undefined {
+  const { study, prose } = work
+  const random = new Random(`${SEED}/${id}/${study.number}`)
+  if (!random.chance(likely)) return undefined
+  const gone = withdrawn(random)
+  if (study.entered > release || (gone && release !== RELEASES[0])) return undefined
+  const context: CopyContext = { random, history, unindexedFrom: UNINDEXED_FROM[release] }
+  if (id === 'fernhollow') return fernhollowRecord(study, prose, context)
+  if (id === 'girder') return girderRecord(study, prose, context)
+  if (id === 'mindmere') return mindmereRecord(study, prose, context)
+  if (id === 'wideband') return widebandRecord(study, prose, context)
+  return quaysideRecord(study, prose, context, fulltextOf(work, allWorks(), random))
+}
+
+/**
+ * The records of a stand-in in a release: works in order of their numbers, theses, then notices of works that it holds.
+ * The same every time.
+ */
 export function recordsOf(id: SourceId, release: Release): Rec[] {
   const history = historyOf(vocabularyOf(id))
-  const all = allWorks()
-  const records: Rec[] = []
-  for (const work of all) {
-    const { study, prose } = work
-    const random = new Random(`${SEED}/${id}/${study.number}`)
-    if (!random.chance(covered(id, work))) continue
-    const gone = withdrawn(random)
-    if (study.entered > release || (gone && release !== RELEASES[0])) continue
-    const context: CopyContext = { random, history, unindexedFrom: UNINDEXED_FROM[release] }
-    if (id === 'fernhollow') records.push(fernhollowRecord(study, prose, context))
-    else if (id === 'girder') records.push(girderRecord(study, prose, context))
-    else if (id === 'mindmere') records.push(mindmereRecord(study, prose, context))
-    else if (id === 'wideband') records.push(widebandRecord(study, prose, context))
-    else records.push(quaysideRecord(study, prose, context, fulltextOf(work, all, random)))
+  const held = new Map<Work, Rec>()
+  for (const work of allWorks()) {
+    const record = recordOf(id, work, release, history)
+    if (record) held.set(work, record)
   }
-  return records
+  if (id === 'wideband')
+    for (const [work, record] of held)
+      record.references = referencesOf(work, byTopic(), allWorks(), SEED, (w) => held.get(w)?.id)
+  const likely = HOLDS_THESES[id]
+  const theses = likely === undefined ? [] : allTheses()
+  return [
+    ...held.values(),
+    ...theses.flatMap((work) => {
+      const record = recordOf(id, work, release, history, likely)
+      return record ? [thesisRecord(record, work.study)] : []
+    }),
+    ...allNotices().flatMap((notice) => {
+      const record = held.get(notice.of)
+      return record && notice.entered <= release ? [noticeRecord(record, notice)] : []
+    }),
+  ]
 }
 
 /** Is the work on the topic of the demo review? Known to tests only. */

@@ -170,7 +170,7 @@ export const SECOND: readonly string[] = [
   '{sexes} did not differ.',
   'At follow-up [six months|one year] later [about half|little] of the difference was left.',
   '[Individual|Person-to-person] differences were [large|considerable].',
-  'Results held when {control2} was [added to the model|taken into account].',
+  'Results held when {control2} {control2.was} [added to the model|taken into account].',
   'One site showed no [change|effect] at all.',
 ]
 
@@ -278,3 +278,4 @@ export const CONTROLS: readonly string[] = [
   'prior scores',
   'class size',
 ]
+export const PLURAL_CONTROLS: ReadonlySet<string> = new Set(['prior scores'])

@@ -1,7 +1,7 @@
 import { thousands } from '../../base'
 import type { Profile } from '../../profile'
 import { limitWords, type LimitValue } from '../../query'
-import type { Line, Review, Run, Source } from '../../review'
+import { nameOfPerson, type Line, type Review, type Run, type Source } from '../../review'
 import type { FactContext } from '../facts'
 import { limitsToSend } from '../../strategy'
 import { currentRuns } from '../runs'
@@ -25,7 +25,7 @@ export function strategyText(context: FactContext, source: Source): string {
     ...noted('Platform', source.platform),
     ...noted('Coverage', source.coverage),
     ...searchedRelease(release, [...runs.values()], about?.releaseWords),
-    ...datesOf([...runs.values()]),
+    ...datesOf(review, [...runs.values()]),
   ]
   const profile = about?.profile
   const limits = limitsToSend(lines, !profile || profile.lines !== undefined)
@@ -59,9 +59,9 @@ function searchedRelease(
   return [`Searched: ${[...new Set(runs.map((r) => r.release))].map(words).join(', ')}`]
 }
 
-function datesOf(runs: readonly Run[]): string[] {
+function datesOf(review: Review, runs: readonly Run[]): string[] {
   const days = [...new Set(runs.map((r) => r.at.slice(0, 10)))].sort()
-  const people = [...new Set(runs.map((r) => r.by))]
+  const people = [...new Set(runs.map((r) => nameOfPerson(review, r.by)))]
   if (!days.length) return ['Not run yet']
   const when =
     days.length === 1 ? dateWords(days[0]!) : `${dateWords(days[0]!)} to ${dateWords(days[days.length - 1]!)}`

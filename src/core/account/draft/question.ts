@@ -1,6 +1,6 @@
 import { listed } from '../../base'
 import type { PlannedLimit, Review } from '../../review'
-import { knownBefore, knownFound, type FactContext } from '../facts'
+import { knownBefore, type FactContext } from '../facts'
 import { limitApplied, searchedIn } from '../standing'
 import { because, concept, named, type Say } from './say'
 
@@ -138,7 +138,7 @@ function known(context: FactContext, say: Say): string[] {
           ),
     )
   if (review.imports.length) {
-    const found = knownFound(context)
+    const found = context.figures.knownFound
     sentences.push(
       `${found === all ? (all === 1 ? 'It is' : 'All of them are') : `Of ${all === 1 ? 'it' : 'these'}, {known.found} ${found === 1 ? 'is' : 'are'}`} among the records brought in.`,
     )

@@ -1,15 +1,10 @@
-import { passCounts } from '../../selection'
 import { verbatim } from '../document'
 import type { FactContext } from '../facts'
 import type { Say } from './say'
 
 /** What was read in title and abstract and how it was ruled; what nobody has ruled was not read. */
-export function selection({ review, works }: FactContext, say: Say): string[] {
-  const counts = passCounts(
-    works.map((w) => w.id),
-    review.rulings,
-    'broad',
-  )
+export function selection({ review, figures }: FactContext, say: Say): string[] {
+  const counts = figures.broad
   const ruled = counts.total - counts.left
   if (!ruled) return []
   const asked = review.criteria.filter((k) => k.pass === 'broad' && k.text.trim())

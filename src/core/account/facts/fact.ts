@@ -1,5 +1,6 @@
+import type { Figures } from '../../figures'
 import type { Profile } from '../../profile'
-import type { Entry, Review, Work } from '../../review'
+import type { Entry, Review } from '../../review'
 
 export type Stage = 'question' | 'terms' | 'searches' | 'records' | 'selection' | 'methods'
 
@@ -17,7 +18,8 @@ export interface SourceFacts {
 
 export interface FactContext {
   review: Review
-  works: readonly Work[]
+  /** Where every number comes from. */
+  figures: Figures
   /** The journal, for what came before what. Without it nothing is said of an order. */
   entries?: readonly Entry[]
   source: (sourceId: string) => SourceFacts | undefined

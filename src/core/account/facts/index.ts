@@ -6,7 +6,7 @@ import { RECORDS } from './records'
 import { SELECTION } from './selection'
 
 export type { Fact, FactContext, SourceFacts, Stage } from './fact'
-export { knownBefore, knownFound } from './known-items'
+export { knownBefore } from './known-items'
 
 /** One reader for each kind of fact; `ref` is its name, with what it is about behind a colon. */
 const READERS: Record<string, Reader> = { ...QUESTION, ...TERMS, ...SEARCHES, ...RECORDS, ...SELECTION }

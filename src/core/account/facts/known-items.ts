@@ -1,6 +1,3 @@
-import { keptFor } from '../../base'
-import { findRecord, recordFinder } from '../../records'
-import type { Work } from '../../review'
 import type { FactContext } from './fact'
 
 /** Known items that were in the review before the first run: by the time of the run itself, where it was logged later. */
@@ -13,20 +10,4 @@ export function knownBefore({ review, entries }: FactContext): string[] {
     for (const id of ids) if (!since.has(id)) since.set(id, Date.parse(at))
   }
   return review.knownItems.filter((k) => (since.get(k.id) ?? Infinity) < first).map((k) => k.id)
-}
-
-// The draft asks for it as well as the fact, at each change of the review.
-const finderOf = keptFor((works: readonly Work[]) => recordFinder(works.map((w) => w.record)))
-
-/** How many known items are among the works that were brought in, by DOI or title. */
-export function knownFound({ review, works }: FactContext): number {
-  const finder = finderOf(works)
-  return review.knownItems.filter(
-    (k) =>
-      findRecord(finder, {
-        title: k.title,
-        ...(k.year === undefined ? {} : { year: k.year }),
-        ...(k.doi === undefined ? {} : { doi: k.doi }),
-      }) !== undefined,
-  ).length
 }

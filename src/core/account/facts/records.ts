@@ -1,22 +1,16 @@
 import { inWords, plural, thousands } from '../../base'
-import { nameOf, type FactContext, type Reader } from './fact'
-import { knownFound } from './known-items'
-
-const identified = (c: FactContext): number => c.review.imports.reduce((n, i) => n + i.count, 0)
+import { nameOf, type Reader } from './fact'
 
 /** Facts of the records that were brought in. */
 export const RECORDS: Record<string, Reader> = {
-  'known.found': (c) => {
-    const found = knownFound(c)
-    return {
-      text: inWords(found),
-      stage: 'records',
-      anchor: 'known',
-      from: 'the known items among the records that were brought in',
-    }
-  },
+  'known.found': (c) => ({
+    text: inWords(c.figures.knownFound),
+    stage: 'records',
+    anchor: 'known',
+    from: 'the known items among the records that were brought in',
+  }),
   'records.from': (c, id) => {
-    const n = c.review.imports.filter((i) => i.sourceId === id).reduce((sum, i) => sum + i.count, 0)
+    const n = c.figures.brought[id] ?? 0
     return {
       text: thousands(n),
       missing: !n,
@@ -25,18 +19,18 @@ export const RECORDS: Record<string, Reader> = {
     }
   },
   'records.identified': (c) => ({
-    text: plural(identified(c), 'record'),
-    missing: !identified(c),
+    text: plural(c.figures.identified, 'record'),
+    missing: !c.figures.identified,
     stage: 'records',
     from: 'the records brought in',
   }),
   'records.duplicates': (c) => {
-    const n = identified(c) - c.works.length
+    const n = c.figures.duplicates
     return { text: plural(n, 'duplicate'), stage: 'records', from: 'records that stand for the same work' }
   },
   works: (c) => ({
-    text: plural(c.works.length, 'work'),
-    missing: !c.works.length,
+    text: plural(c.figures.works, 'work'),
+    missing: !c.figures.works,
     stage: 'records',
     from: 'the works behind the records',
   }),

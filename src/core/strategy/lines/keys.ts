@@ -1,4 +1,4 @@
-import { canonicalJson, digestOf } from '../../base'
+import { canonicalJson, digestOf, keptFor } from '../../base'
 import { parse, print, referredLines, type LimitValue } from '../../query'
 
 /** As much of a line as decides what it finds. */
@@ -21,21 +21,99 @@ export const finalNumber = (lines: readonly { described?: string | undefined }[]
 export const finalLine = <T extends { described?: string | undefined }>(lines: readonly T[]): T | undefined =>
   lines[finalNumber(lines) - 1]
 
+/** A way to make keys. One that was ever released is never changed: runs name it by its version. */
+export interface KeyRule {
+  version: number
+  /** What stands for the meaning of a text; texts that mean the same give the same. */
+  said: (text: string) => string
+}
+
+/** The rule of the first form: what a text says once it is read and written out again. */
+const RULE_0: KeyRule = {
+  version: 0,
+  said: (text) => {
+    const { tree } = parse(text)
+    return tree ? print(tree) : text
+  },
+}
+/** The rule under which keys are made now. */
+export const PRESENT_RULE: KeyRule = RULE_0
+
 /**
  * For every line a key that changes exactly when what it asks changes: its own expression and limits, or those of a
  * line it refers to, however far back. Two lines with the same key ask the same. A reference forward or to itself
  * counts as a reference to nothing.
  */
-export function lineKeys(lines: readonly LineLike[]): Map<string, string> {
+export function lineKeys(lines: readonly LineLike[], rule: KeyRule = PRESENT_RULE): Map<string, string> {
   const keys: string[] = []
   lines.forEach((line, i) => {
     const { tree } = parse(line.text)
     const below = tree ? referredLines(tree).map((n) => (n >= 1 && n <= i ? keys[n - 1]! : `none ${n}`)) : []
-    keys.push(
-      digestOf(canonicalJson([line.described ?? (tree ? print(tree) : line.text), line.limits, below])),
-    )
+    keys.push(digestOf(canonicalJson([line.described ?? rule.said(line.text), line.limits, below])))
   })
   return new Map(lines.map((line, i) => [line.id, keys[i]!]))
+}
+
+/** A line as it stood when it was run, with its number then. */
+export interface Reached extends LineLike {
+  number: number
+}
+
+/** A line and all that it refers to, however far back, ascending: with them its key can be made under any rule. */
+export function reachedBy(lines: readonly LineLike[], lineId: string): NumberedLine[] {
+  const found = new Set<number>()
+  const reach = (number: number): void => {
+    const line = lines[number - 1]
+    if (!line || found.has(number)) return
+    found.add(number)
+    const { tree } = parse(line.text)
+    if (tree) for (const n of referredLines(tree)) if (n >= 1 && n < number) reach(n)
+  }
+  reach(lines.findIndex((l) => l.id === lineId) + 1)
+  return [...found]
+    .sort((a, b) => a - b)
+    .map((number) => {
+      const { id, text, limits, described } = lines[number - 1]!
+      return { number, id, text, limits: [...limits], ...(described === undefined ? {} : { described }) }
+    })
+}
+export interface NumberedLine {
+  number: number
+  id: string
+  text: string
+  limits: LineLike['limits'][number][]
+  described?: string
+}
+
+/** As much of a run as its key needs. */
+export interface KeyedRun {
+  lineId: string
+  key: string
+  reached?: readonly Reached[] | undefined
+}
+
+/** What a run asked, as a key under this rule; for one that does not say what it reached, the key it was stored with. */
+export function keyOfRun(run: KeyedRun, rule: KeyRule = PRESENT_RULE): string {
+  if (!run.reached) return run.key
+  if (rule === PRESENT_RULE) return presentKey(run.reached)
+  return keyOfReached(run.reached, rule)
+}
+// A run is asked for its key by every screen; what it reached is never changed in place.
+const presentKey = keptFor((reached: readonly Reached[]) => keyOfReached(reached, PRESENT_RULE))
+
+function keyOfReached(reached: readonly Reached[], rule: KeyRule): string {
+  const last = reached[reached.length - 1]
+  const lines: LineLike[] = []
+  for (let n = 1; n <= (last?.number ?? 0); n++)
+    lines.push(reached.find((l) => l.number === n) ?? { id: `${n}`, text: '', limits: [] })
+  return last
+    ? [
+        ...lineKeys(
+          lines.map((l, i) => ({ ...l, id: `${i}` })),
+          rule,
+        ).values(),
+      ].at(-1)!
+    : ''
 }
 
 /** The numbers of the lines that depend on line `number`, directly or through others, ascending. */

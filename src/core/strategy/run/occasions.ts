@@ -1,11 +1,9 @@
 import type { LimitValue } from '../../query'
-import { lineKeys, type LineLike } from '../lines/keys'
+import { keyOfRun, lineKeys, type KeyedRun, type LineLike } from '../lines/keys'
 
 /** As much of a run as comparing needs. */
-export interface RunLike {
+export interface RunLike extends KeyedRun {
   id: string
-  lineId: string
-  key: string
   text: string
   limits: readonly LimitValue[]
   hits: number
@@ -33,7 +31,7 @@ export function occasionsOf<L extends LineLike, R extends RunLike>(
   const last = new Map<string, R>()
   for (const run of runs) {
     if (run.lineId !== lineId) continue
-    const same = `${run.key}/${run.release}`
+    const same = `${keyOfRun(run)}/${run.release}`
     // Put anew, so that the order is that of the last runs.
     last.delete(same)
     last.set(same, run)
@@ -41,6 +39,6 @@ export function occasionsOf<L extends LineLike, R extends RunLike>(
   const keyed = versions.map((v) => ({ lines: v.lines, key: lineKeys(v.lines).get(lineId) }))
   return [...last.values()].map((run) => ({
     run,
-    lines: keyed.findLast((v) => v.key === run.key)?.lines,
+    lines: keyed.findLast((v) => v.key === keyOfRun(run))?.lines,
   }))
 }

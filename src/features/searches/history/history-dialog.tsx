@@ -9,7 +9,6 @@ import {
   appendLines,
   foldLimitLines,
   likelyConcept,
-  lineKeys,
   noteOf,
   readHistory,
   readWhen,
@@ -17,6 +16,7 @@ import {
   type HistoryRow,
   type PastSearch,
 } from '@/core/strategy'
+import { runIdentity } from '@/store/run-identity'
 import { useStore } from '@/store/provider'
 import type { SourceInfo } from '@/store/source-info'
 import { useFilePick } from '@/ui/file-pick'
@@ -83,8 +83,7 @@ export function HistoryDialog({
       'text/plain',
       new TextEncoder().encode(paste.text),
     )
-    const keys = lineKeys(whole)
-    const { reader } = session.getState()
+    const { person } = session.getState()
     const runs = made.flatMap(({ search, line }): Run[] => {
       if (search.hits === undefined) return []
       const number = whole.findIndex((l) => l.id === line.id) + 1
@@ -93,14 +92,14 @@ export function HistoryDialog({
           id: newId(),
           sourceId: source.id,
           lineId: line.id,
-          key: keys.get(line.id)!,
+          ...runIdentity(review, info, whole, line.id),
           number,
           text: whole[number - 1]!.text,
           sent: search.row.text,
           limits: line.limits,
           hits: search.hits,
           at: (search.row.when ? dayjs(search.row.when) : day).toISOString(),
-          by: reader,
+          by: person,
           release: info.release ?? source.coverage ?? '',
           how: 'pasted history',
           ...(source.platform ? { platform: source.platform } : {}),

@@ -1,7 +1,8 @@
 import type { Store } from '@/store/store'
-import { plural, thousands } from '@/core/base'
+import { digestOf, plural, thousands } from '@/core/base'
 import { readRis, type Rec } from '@/core/records'
-import type { Command, Import, Line, Source } from '@/core/review'
+import { standingImports, type Import, type Line, type Source } from '@/core/review'
+import type { Laying } from '@/store/blobs'
 
 import { sourceInfo, type SourceInfo } from '@/store/source-info'
 import { searchDesk } from '@/workers'
@@ -11,28 +12,31 @@ export type Place = 'in place' | 'beside'
 
 /** What a source has in the review, part by part. */
 export const partsOf = (store: Store, sourceId: string): Import[] =>
-  store.session.getState().folded.review.imports.filter((i) => i.sourceId === sourceId)
+  standingImports(store.session.getState().folded.review).filter((i) => i.sourceId === sourceId)
 
 async function put(
   store: Store,
+  { keepRecords }: Laying,
   source: Source,
   records: readonly Rec[],
   place: Place,
   about: Pick<Import, 'runId' | 'file'>,
+  because: string,
 ): Promise<void> {
-  const { keepRecords, newId, actAll, now } = store
-  const digest = await keepRecords(records)
-  const [first, ...others] = partsOf(store, source.id)
-  const id = place === 'in place' && first ? first.id : newId()
-  const taken: Command[] =
-    place === 'beside' ? [] : others.map((i) => ({ kind: 'import.remove', payload: { id: i.id } }))
-  await actAll([
-    ...taken,
-    {
-      kind: 'records.import',
-      payload: { id, sourceId: source.id, digest, count: records.length, at: now(), ...about },
-    },
-  ])
+  const { newId, act, now, session } = store
+  const { rounds } = session.getState().folded.review
+  const before = place === 'in place' ? partsOf(store, source.id).map((i) => i.id) : []
+  const round = rounds.at(-1)
+  await act('records.import', {
+    id: newId(),
+    sourceId: source.id,
+    ...(await keepRecords(records)),
+    count: records.length,
+    at: now(),
+    ...(round ? { roundId: round.id } : {}),
+    ...about,
+    ...(before.length ? { supersedes: { ids: before, because } } : {}),
+  })
 }
 
 const runOf = (store: Store, lineId: string) =>
@@ -50,7 +54,17 @@ export async function bringRecords(
   if (!searched) return { count: 0, hits: 0 }
   const { records, hits } = await searchDesk().records(searched, review.strategies[source.id] ?? [], line.id)
   const run = runOf(store, line.id)
-  await put(store, source, records, place, run ? { runId: run.id } : {})
+  await store.lay((laying) =>
+    put(
+      store,
+      laying,
+      source,
+      records,
+      place,
+      run ? { runId: run.id } : {},
+      'brought in anew from the database',
+    ),
+  )
   return { count: records.length, hits }
 }
 
@@ -70,17 +84,16 @@ export async function bringExport(
   lineId: string,
   place: Place,
 ): Promise<Brought> {
-  const { keepBytes } = store
   const { source, profile } = info
   const bytes = new Uint8Array(await file.arrayBuffer())
-  const digest = await keepBytes(bytes)
-  const { records, problems } = readRis(new TextDecoder().decode(bytes), digest.slice(0, 8))
+  const { records, problems } = readRis(new TextDecoder().decode(bytes), digestOf(bytes).slice(0, 8))
   if (!records.length)
     return { kind: 'error', words: `${file.name}: ${problems[0]?.message ?? 'no record was found.'}` }
   const run = runOf(store, lineId)
-  await put(store, source, records, place, {
-    ...(run ? { runId: run.id } : {}),
-    file: { name: file.name, digest },
+  await store.lay(async (laying) => {
+    const kept = { name: file.name, digest: await laying.keepBytes(bytes) }
+    const about = { ...(run ? { runId: run.id } : {}), file: kept }
+    await put(store, laying, source, records, place, about, 'a newer export was brought in')
   })
   const parts = partsOf(store, source.id)
   const count = parts.reduce((n, i) => n + i.count, 0)

@@ -15,17 +15,18 @@ export async function keepEvidence(
   mediaType: string,
   bytes: Uint8Array,
 ): Promise<void> {
-  const { keepBytes, act, newId, now } = store
-  const digest = await keepBytes(bytes)
-  await act('attachment.add', {
-    id: newId(),
-    ...about,
-    name,
-    mediaType,
-    size: bytes.length,
-    digest,
-    at: now(),
-  })
+  const { lay, act, newId, now } = store
+  await lay(async ({ keepBytes }) =>
+    act('attachment.add', {
+      id: newId(),
+      ...about,
+      name,
+      mediaType,
+      size: bytes.length,
+      digest: await keepBytes(bytes),
+      at: now(),
+    }),
+  )
 }
 
 const inKilobytes = (size: number): string =>

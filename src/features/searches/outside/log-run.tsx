@@ -3,8 +3,8 @@ import { App, Button, DatePicker, Input, InputNumber, type GetRef } from 'antd'
 import dayjs, { type Dayjs } from 'dayjs'
 import { useMemo, useRef, useState } from 'react'
 import { plural, thousands } from '@/core/base'
-import type { Line } from '@/core/review'
-import { lineKeys } from '@/core/strategy'
+import { nameOfPerson, personNamed, standingImports, type Command, type Line } from '@/core/review'
+import { runIdentity } from '@/store/run-identity'
 import { useActions, type Action } from '@/store/actions'
 import { useSession, useStore } from '@/store/provider'
 import type { SourceInfo } from '@/store/source-info'
@@ -33,7 +33,7 @@ export function LogRun({
   logged: () => void
 }) {
   const store = useStore()
-  const { act, deed, newId } = store
+  const { act, actAll, deed, newId } = store
   const { message } = App.useApp()
   const { source, profile } = info
   const reader = useSession((s) => s.reader)
@@ -43,30 +43,40 @@ export function LogRun({
   const [platform, setPlatform] = useState(source.platform ?? '')
   const [coverage, setCoverage] = useState(source.coverage ?? '')
   const [by, setBy] = useState(reader)
-  const parts = useSession((s) => s.folded.review.imports)
-  const own = useMemo(() => parts.filter((i) => i.sourceId === source.id), [parts, source.id])
+  const review = useSession((s) => s.folded.review)
+  const person = useSession((s) => s.person)
+  const own = useMemo(
+    () => standingImports(review).filter((i) => i.sourceId === source.id),
+    [review, source.id],
+  )
   const bring = (place: Place) => (chosen: File) =>
     deed(bringExport(store, chosen, info, line.id, place).then(({ kind, words }) => message[kind](words, 10)))
   const file = useFilePick('Export file', '.ris,.txt', bring('in place'))
   const part = useFilePick('Another part of the export', '.ris,.txt', bring('beside'))
   const log = async (): Promise<void> => {
     if (hits === null || !sent) return
-    await act('run.log', {
+    const said = by.trim()
+    const known = !said || said === reader ? person : personNamed(review, said)?.id
+    const ran = known ?? newId()
+    // Somebody else ran it: they are named by an entry of their own.
+    const named: Command[] = known ? [] : [{ kind: 'person.named', payload: { id: ran, name: said } }]
+    const payload = {
       id: newId(),
       sourceId: source.id,
       lineId: line.id,
-      key: lineKeys(lines).get(line.id)!,
+      ...runIdentity(review, info, lines, line.id),
       number,
       text: line.text,
       sent,
       limits: line.limits,
       hits,
       at: (at ?? dayjs()).toISOString(),
-      by: by.trim() || reader,
+      by: ran,
       release: coverage.trim(),
-      how: 'by hand',
+      how: 'by hand' as const,
       ...(platform.trim() ? { platform: platform.trim() } : {}),
-    })
+    }
+    await actAll([...named, { kind: 'run.log', payload }])
     // What was noted for one line holds for the source, where nothing was noted there yet.
     if ((!source.platform && platform.trim()) || (!source.coverage && coverage.trim()))
       await act('source.set', {
@@ -166,7 +176,7 @@ export function LogRun({
           {run && (
             <>
               last logged: {thousands(run.hits)} hits, {run.at.slice(0, 10)}
-              {run.by && `, ${run.by}`}
+              {run.by && `, ${nameOfPerson(review, run.by)}`}
               {run.because && ` (corrected: ${run.because})`}. <CorrectRun key={run.id} run={run} />{' '}
             </>
           )}

@@ -30,8 +30,9 @@ export function planOf({
 
 /** Records of a source that matter: those ruled in and out, and the known items that it holds. */
 export function useJudged(review: Review, info: SourceInfo): () => Promise<Judged> {
-  const works = useSession((s) => s.works)
-  const { knownItems, rulings } = review
+  const works = useSession((s) => s.told.ruled.works.works)
+  const rulings = useSession((s) => s.told.ruled.byWork)
+  const { knownItems } = review
   const id = info.standin?.id
   const sourceId = info.source.id
   const ruled = useMemo((): Pick<Judged, 'in' | 'out'> => {

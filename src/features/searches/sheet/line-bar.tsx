@@ -1,7 +1,7 @@
 'use client'
 import { Button } from 'antd'
 import { thousands, type Problem } from '@/core/base'
-import type { Line, Review } from '@/core/review'
+import { nameOfPerson, standingImports, type Line, type Review } from '@/core/review'
 import type { Action } from '@/store/actions'
 import type { SourceInfo } from '@/store/source-info'
 import { useStaged } from '@/store/use-staged'
@@ -65,7 +65,9 @@ export function LineBar({
     payload: { sourceId: info.source.id, id: line.id, note: text },
   }))
   const run = review.runs.findLast((r) => r.lineId === line.id)
-  const brought = review.imports.filter((i) => i.sourceId === info.source.id).reduce((n, i) => n + i.count, 0)
+  const brought = standingImports(review)
+    .filter((i) => i.sourceId === info.source.id)
+    .reduce((n, i) => n + i.count, 0)
   const caps = info.profile?.caps
   const most = caps?.exported ?? caps?.shown
   return (
@@ -77,7 +79,9 @@ export function LineBar({
         placeholder="a note on this line"
         {...note}
       />
-      <span className="sub">{run && `run ${run.at.slice(0, 10)} ${run.at.slice(11, 16)}, ${run.by}`}</span>
+      <span className="sub">
+        {run && `run ${run.at.slice(0, 10)} ${run.at.slice(11, 16)}, ${nameOfPerson(review, run.by)}`}
+      </span>
       {hits !== undefined && info.standin && (
         <Button
           size="small"

@@ -2,7 +2,8 @@
 import { memo, type MouseEvent } from 'react'
 import { thousands, type Problem } from '@/core/base'
 import { LIMIT_LETTER, limitWords, type LimitKind } from '@/core/query'
-import type { Concept, Line, Run } from '@/core/review'
+import { useSession } from '@/store/provider'
+import { nameOfPerson, type Concept, type Line, type Run } from '@/core/review'
 import { Strand } from '@/ui/strand'
 import { QueryText } from './query-text'
 
@@ -50,6 +51,7 @@ export const LineRow = memo(function LineRow({
   choose,
   edit,
 }: Props) {
+  const people = useSession((s) => s.folded.review.people)
   const broken = problems.find((p) => p.severity === 'error')
   return (
     <div
@@ -109,7 +111,7 @@ export const LineRow = memo(function LineRow({
         className={`hits${run ? '' : ' stale'}`}
         title={
           run
-            ? `run ${run.at.slice(0, 16).replace('T', ' ')} by ${run.by}`
+            ? `run ${run.at.slice(0, 16).replace('T', ' ')} by ${nameOfPerson({ people }, run.by)}`
             : before
               ? 'the line has changed since it was run'
               : 'not run yet'

@@ -1,7 +1,7 @@
 import type { Store } from '@/store/store'
 import type { Problem } from '@/core/base'
-import { lineKeys } from '@/core/strategy'
-import type { Review, Run, Source } from '@/core/review'
+import { currentRuns, type Review, type Run, type Source } from '@/core/review'
+import { runIdentity } from '@/store/run-identity'
 
 import { sourceInfo, type SourceInfo } from '@/store/source-info'
 import { callback, searchDesk } from '@/workers'
@@ -33,16 +33,14 @@ export async function runLines(
 ): Promise<RunOutcome> {
   const { newId, now, actAll } = store
   const { review } = store.session.getState().folded
-  const { searched, release } = infoNow(review, source)
+  const info = infoNow(review, source)
+  const { searched, release } = info
   const whole = review.strategies[source.id] ?? []
   const outcome: RunOutcome = { problems: new Map(), logged: 0, stopped: false }
   if (!searched || !release) return outcome
   const until = typeof which === 'object' ? whole.findIndex((l) => l.id === which.lineId) + 1 : whole.length
   const lines = whole.slice(0, until)
-  const keys = lineKeys(lines)
-  const current = new Set(
-    review.runs.filter((r) => r.sourceId === source.id && keys.get(r.lineId) === r.key).map((r) => r.lineId),
-  )
+  const current = currentRuns(review, source.id)
   const wanted = (id: string): boolean =>
     which === 'all' || (which === 'stale' ? !current.has(id) : id === which.lineId)
   const answers = await searchDesk().run(searched, lines, callback(progress))
@@ -56,14 +54,14 @@ export async function runLines(
       id: newId(),
       sourceId: source.id,
       lineId: line.id,
-      key: keys.get(line.id)!,
+      ...runIdentity(review, info, lines, line.id),
       number: answer.number,
       text: line.text,
       sent: answer.sent,
       limits: line.limits,
       hits: answer.hits,
       at: now(),
-      by: store.session.getState().reader,
+      by: store.session.getState().person,
       release,
       how: 'stand-in',
     })

@@ -1,6 +1,6 @@
 import type { Store } from '@/store/store'
 import { compareRecords, type Compared, type Rec } from '@/core/records'
-import { commandOf, type Entry } from '@/core/review'
+import { commandOf, type Entry, type Import } from '@/core/review'
 import { useStore } from '@/store/provider'
 import { useAsked } from '@/store/use-asked'
 
@@ -8,7 +8,8 @@ import { useAsked } from '@/store/use-asked'
 export interface Exported {
   at: string
   count: number
-  digests: string[]
+  /** Where its records lie, part by part. */
+  parts: Import[]
 }
 
 /**
@@ -22,15 +23,17 @@ export function exportsOf(entries: readonly Entry[], sourceId: string): Exported
     if (entry.kind !== 'records.import' || undone.has(entry.seq)) continue
     const read = commandOf(entry)
     if (!read.ok || read.value.kind !== 'records.import' || read.value.payload.sourceId !== sourceId) continue
-    const { id, digest, count, at } = read.value.payload
+    const { payload } = read.value
+    const { digest, count, at } = payload
+    const id = payload.was ?? payload.id
     const last = found[found.length - 1]
-    if (last?.digests.includes(digest)) continue
-    if (last && !last.ids.has(id)) {
+    if (last?.parts.some((p) => p.digest === digest)) continue
+    if (last && !last.ids.has(id) && !payload.supersedes) {
       last.ids.add(id)
-      last.digests.push(digest)
+      last.parts.push(payload)
       last.count += count
       last.at = at
-    } else found.push({ at, count, digests: [digest], ids: new Set([id]) })
+    } else found.push({ at, count, parts: [payload], ids: new Set([id]) })
   }
   return found
 }
@@ -39,7 +42,7 @@ export function exportsOf(entries: readonly Entry[], sourceId: string): Exported
 function undoneOf(entries: readonly Entry[]): Set<number> {
   const undone = new Set<number>()
   for (const { kind, payload } of entries) {
-    const { seq } = payload as { seq?: number }
+    const { seq } = (payload ?? {}) as { seq?: number }
     if (seq === undefined) continue
     if (kind === 'undo') undone.add(seq)
     if (kind === 'redo') undone.delete(seq)
@@ -47,21 +50,20 @@ function undoneOf(entries: readonly Entry[]): Set<number> {
   return undone
 }
 
-async function recordsOf(store: Store, digests: readonly string[]): Promise<Rec[] | undefined> {
-  const { recordsAt } = store
-  const parts = await Promise.all(digests.map(recordsAt))
+async function recordsOf(store: Store, of: readonly Import[]): Promise<Rec[] | undefined> {
+  const parts = await Promise.all(of.map((part) => store.recordsOf(part)))
   return parts.every((p) => p !== undefined) ? parts.flat() : undefined
 }
 
 /** The last two exports against each other; undefined while they are read, or where there are not two. */
 export function useExportsCompared(exported: readonly Exported[]): Compared | undefined {
   const store = useStore()
-  const [before, after] = exported.slice(-2).map((e) => e.digests.join(' '))
+  const [before, after] = exported.slice(-2)
   return useAsked(async () => {
     if (!before || !after) return undefined
     const [earlier, later] = await Promise.all([
-      recordsOf(store, before.split(' ')),
-      recordsOf(store, after.split(' ')),
+      recordsOf(store, before.parts),
+      recordsOf(store, after.parts),
     ])
     // Numbers come from the place in the file: they say nothing across two files.
     return earlier && later && compareRecords(earlier, later, { byNumber: false })

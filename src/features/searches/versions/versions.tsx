@@ -5,7 +5,7 @@ import { useMemo, useState } from 'react'
 import { dateWords } from '@/core/account'
 import { thousands } from '@/core/base'
 import { limitWords, print, parse } from '@/core/query'
-import { lineVersions, strategyVersions, type Line, type StrategyVersion } from '@/core/review'
+import { lineVersions, nameOfPerson, strategyVersions, type Line, type StrategyVersion } from '@/core/review'
 import { useSession, useStore } from '@/store/provider'
 import type { SourceInfo } from '@/store/source-info'
 import { KeptFiles } from '../outside/evidence'
@@ -50,9 +50,9 @@ export function Versions({
 }) {
   const { act, commitEdit, deed } = useStore()
   const entries = useSession((s) => s.entries)
-  const runs = useSession((s) => s.folded.review.runs)
+  const review = useSession((s) => s.folded.review)
+  const { runs, attachments } = review
   const { source } = info
-  const attachments = useSession((s) => s.folded.review.attachments)
   const histories = attachments.filter(
     (a) => a.sourceId === source.id && !lines.some((l) => l.id === a.lineId),
   )
@@ -86,7 +86,7 @@ export function Versions({
               )}
               <span className="sub">
                 {' '}
-                {dateWords(v.at)}, {v.by}
+                {dateWords(v.at)}, {v.by && nameOfPerson(review, v.by)}
                 {chosen && v.described === undefined && whole(v) !== whole(chosen) && (
                   <>
                     {' · '}

@@ -1,0 +1,118 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { emptyRecord, type Rec } from '../records'
+import { fold, nextEntry, worksMadeFrom, worksOf, type Command, type Entry, type Import } from '../review'
+import { figuresAt, tell, tellOn, type Told } from '.'
+
+const record = (id: string, doi?: string): Rec => ({
+  ...emptyRecord(id, `Title ${id}`),
+  ...(doi ? { doi: `10.5555/${doi}` } : {}),
+})
+const BROUGHT: Record<string, Rec[]> = {
+  i1: [record('1', 'a'), record('2'), record('3', 'c')],
+  i2: [record('7', 'a'), record('8')],
+  i3: [record('2'), record('9', 'c'), record('1', 'a')],
+}
+const recordsOf = ({ id }: Import): readonly Rec[] | undefined => BROUGHT[id]
+const at = '2026-11-16T09:00:00Z'
+const bring = (id: string, sourceId: string, supersedes?: string): Command => ({
+  kind: 'records.import',
+  payload: {
+    id,
+    sourceId,
+    digest: id.padEnd(64, '0').replace(/i/g, 'a'),
+    count: BROUGHT[id]!.length,
+    at,
+    ...(supersedes ? { supersedes: { ids: [supersedes], because: 'a newer export' } } : {}),
+  },
+})
+const recordIds = ['i1/1', 'i1/2', 'i1/3', 'i2/1', 'i2/2', 'i3/1', 'i3/2']
+const ruling = fc
+  .record({
+    recordId: fc.constantFrom(...recordIds),
+    pass: fc.constantFrom('broad' as const, 'close' as const),
+    reader: fc.constantFrom('P', 'Q'),
+    verdict: fc.constantFrom('in' as const, 'out' as const, 'unsure' as const),
+    replaces: fc.subarray(recordIds, { maxLength: 2 }),
+  })
+  .map((payload): Command => ({ kind: 'ruling.set', payload }))
+const anyStep: fc.Arbitrary<Command | 'undo' | 'redo'> = fc.oneof(
+  { weight: 6, arbitrary: ruling },
+  fc.tuple(fc.constantFrom(...recordIds), fc.constantFrom('P', 'Q')).map(([recordId, reader]): Command => ({
+    kind: 'ruling.remove',
+    payload: { recordId, pass: 'broad', reader },
+  })),
+  fc
+    .tuple(fc.constantFrom(...recordIds), fc.constantFrom(...recordIds), fc.boolean())
+    .filter(([a, b]) => a !== b)
+    .map(([a, b, same]): Command => ({ kind: same ? 'pair.join' : 'pair.part', payload: { a, b } })),
+  fc.constantFrom(bring('i1', 's'), bring('i2', 't'), bring('i3', 's', 'i1')),
+  fc.constantFrom('i1', 'i2').map((id): Command => ({ kind: 'import.remove', payload: { id } })),
+  fc.string({ maxLength: 3 }).map((text): Command => ({ kind: 'question.set', payload: { text } })),
+  fc.constantFrom('undo' as const, 'redo' as const),
+)
+const after = (entries: readonly Entry[], command: Command): Entry[] => [
+  ...entries,
+  nextEntry(entries.at(-1), command, { at, by: 'P', salt: entries.length.toString(16).padStart(32, '0') }),
+]
+
+describe('the figures of a review', () => {
+  it('kept up from deed to deed are those that are reckoned from the journal alone, after any path', () => {
+    fc.assert(
+      fc.property(fc.array(anyStep, { maxLength: 30 }), (steps) => {
+        let entries = after([], { kind: 'review.create', payload: { id: 'r', title: 'R' } })
+        entries = after(entries, bring('i2', 't'))
+        let told: Told | undefined
+        let works = worksOf(fold(entries).review, recordsOf)
+        let made: readonly unknown[] = []
+        for (const step of steps) {
+          const { done, undone } = fold(entries)
+          const seq = step === 'undo' ? done.at(-1) : step === 'redo' ? undone.at(-1) : undefined
+          if (typeof step === 'string' && seq === undefined) continue
+          entries = after(entries, typeof step === 'string' ? { kind: step, payload: { seq: seq! } } : step)
+          const { review } = fold(entries)
+          // Works are found again when what they are made from has changed, as the store does.
+          const from = worksMadeFrom(review)
+          if (from.some((part, i) => canonical(part) !== canonical(made[i])))
+            works = worksOf(review, recordsOf)
+          made = from
+          told = tellOn(told, review, works)
+          expect(told).toEqual(tell(review, works))
+          const figures = figuresAt(entries, entries.length - 1, { recordsOf })
+          expect(told.figures).toEqual(figures)
+          for (const pass of [figures.broad, figures.close])
+            expect(pass.in + pass.out + pass.unsure + pass.left).toBe(figures.works)
+        }
+      }),
+      { numRuns: 300 },
+    )
+  })
+
+  it('of an earlier entry are what they were then, whatever came later', () => {
+    let entries = after([], { kind: 'review.create', payload: { id: 'r', title: 'R' } })
+    entries = after(entries, bring('i1', 's'))
+    entries = after(entries, {
+      kind: 'ruling.set',
+      payload: { recordId: 'i1/1', pass: 'broad', reader: 'P', verdict: 'in' },
+    })
+    const then = figuresAt(entries, 2, { recordsOf })
+    expect(then).toMatchObject({
+      identified: 3,
+      works: 3,
+      duplicates: 0,
+      superseded: 0,
+      broad: { in: 1, left: 2 },
+    })
+    entries = after(entries, bring('i3', 's', 'i1'))
+    expect(figuresAt(entries, 2, { recordsOf })).toEqual(then)
+    // Three records stand in the place of three; what was ruled holds of the record with the same DOI.
+    expect(figuresAt(entries, 3, { recordsOf })).toMatchObject({
+      identified: 3,
+      superseded: 3,
+      works: 3,
+      broad: { in: 1, left: 2 },
+    })
+  })
+})
+
+const canonical = (value: unknown): string => JSON.stringify(value ?? null)

@@ -1,0 +1,103 @@
+import {
+  fold,
+  rulingsByWork,
+  worksOf,
+  type Beside,
+  type ClassesAt,
+  type Entry,
+  type RecordsOf,
+  type Review,
+  type Ruled,
+  type Works,
+} from '../review'
+import { passAfter } from '../selection'
+import { figuresOf, type Figures } from './figures'
+
+/** What screens and documents tell of a review: its works, what was said of each, and every number. */
+export interface Told {
+  review: Review
+  ruled: Ruled
+  figures: Figures
+}
+
+/** What lies beside a journal and its figures need. */
+export interface FiguresBeside extends Beside {
+  recordsOf: RecordsOf
+  classesAt?: ClassesAt
+}
+
+/** Tells of a review from the beginning. */
+export function tell(review: Review, works: Works): Told {
+  const ruled = rulingsByWork(works, review.rulings)
+  return { review, ruled, figures: figuresOf(review, ruled) }
+}
+
+/**
+ * The same from what was told before: where only rulings were made since, only the works they are of are counted anew.
+ * Always equal to telling from the beginning.
+ */
+export function tellOn(before: Told | undefined, review: Review, works: Works): Told {
+  if (!before || before.ruled.works !== works) return tell(review, works)
+  if (before.review === review) return before
+  const ruled = rulingsByWork(works, review.rulings, before.ruled)
+  if (!onlyRulingsDiffer(before.review, review)) return { review, ruled, figures: figuresOf(review, ruled) }
+  const changed = changedWorks(before.ruled, ruled)
+  const count = (pass: 'broad' | 'close') =>
+    passAfter(before.figures[pass], changed, before.ruled.byWork, ruled.byWork, pass)
+  const readers = (pass: 'broad' | 'close'): readonly string[] =>
+    readersAfter(before.figures.readers[pass], changed, before.ruled, ruled, pass) ??
+    figuresOf(review, ruled).readers[pass]
+  const settling = (of: Ruled): number =>
+    changed.filter((id) => Object.values(of.byWork[id] ?? {}).some((r) => r.toSettle)).length
+  return {
+    review,
+    ruled,
+    figures: {
+      ...before.figures,
+      broad: count('broad'),
+      close: count('close'),
+      readers: { broad: readers('broad'), close: readers('close') },
+      toSettle: before.figures.toSettle - settling(before.ruled) + settling(ruled),
+      lostRulings: ruled.lost.length,
+    },
+  }
+}
+
+const onlyRulingsDiffer = (a: Review, b: Review): boolean =>
+  (Object.keys({ ...a, ...b }) as (keyof Review)[]).every((k) => k === 'rulings' || a[k] === b[k])
+
+function changedWorks(a: Ruled, b: Ruled): string[] {
+  const found: string[] = []
+  for (const id in b.byWork) if (a.byWork[id] !== b.byWork[id]) found.push(id)
+  for (const id in a.byWork) if (b.byWork[id] === undefined) found.push(id)
+  return found
+}
+
+/** The readers after a change that took no ruling away; undefined where one may have gone. */
+function readersAfter(
+  before: readonly string[],
+  changed: readonly string[],
+  a: Ruled,
+  b: Ruled,
+  pass: 'broad' | 'close',
+): readonly string[] | undefined {
+  const of = (ruled: Ruled, id: string): string[] =>
+    Object.values(ruled.byWork[id] ?? {}).flatMap((r) => (r.pass === pass ? [r.reader] : []))
+  const names = new Set(before)
+  for (const id of changed) {
+    const now = of(b, id)
+    if (of(a, id).some((reader) => !now.includes(reader))) return undefined
+    for (const reader of now) names.add(reader)
+  }
+  return names.size === before.length ? before : [...names].sort()
+}
+
+/**
+ * The figures as they were behind entry `upTo` (of the entries here), with the partition that was in force then. Pure,
+ * and the only source of numbers for whatever is checked or printed.
+ */
+export function figuresAt(entries: readonly Entry[], upTo: number, beside: FiguresBeside): Figures {
+  const first = entries[0]?.seq ?? 0
+  const { review } = fold(entries.slice(0, upTo - first + 1), beside)
+  return tell(review, worksOf(review, beside.recordsOf, beside.classesAt)).figures
+}

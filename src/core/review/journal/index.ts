@@ -1,0 +1,28 @@
+export {
+  entryDigest,
+  FIRST_DIGEST,
+  isWithheld,
+  nextEntry,
+  ofFirstForm,
+  payloadDigestOf,
+  readEntryShape,
+  withheld,
+  type Entry,
+  type Writing,
+} from './entry'
+export { migrate, SCHEMA_VERSION, SECOND_FORM } from './migrations'
+export { blobsOf, commandOf } from './read-entry'
+export { verifyJournal, verifying } from './chain'
+export { Deeds, undoable } from './deeds'
+export {
+  fold,
+  foldFrom,
+  foldInSteps,
+  snapshotOf,
+  snapshotToKeep,
+  type Beside,
+  type Folded,
+  type Snapshot,
+} from './fold'
+export { momentsOfRuns } from './moments'
+export { goingOver, isToGoOver, withoutNames, type GoingOver } from './going-over'

@@ -1,0 +1,62 @@
+import { z } from 'zod'
+import { Id } from '../../base'
+import { Gap, Term, VocabularyFile } from '../values'
+import { atStage, drop, kind, one, PLAIN, put, said } from './kind'
+
+export const TERM_KINDS = {
+  'gap.set': kind({
+    ...PLAIN,
+    schema: Gap,
+    apply: (r, p) => put(r.gaps, p),
+    place: (p) => atStage('terms', `concept:${p.conceptId}`),
+    words: said('noted that a vocabulary has nothing for this'),
+  }),
+  'gap.remove': kind({
+    ...PLAIN,
+    schema: z.object({ id: Id }),
+    apply: (r, p) => drop(r.gaps, p.id),
+    place: () => atStage('terms'),
+    words: said('note on a vocabulary taken back'),
+  }),
+  'vocabulary.import': kind({
+    ...PLAIN,
+    schema: VocabularyFile,
+    apply: (r, p) => {
+      // A source has one vocabulary; a newer file takes the place of the older.
+      r.vocabularies = r.vocabularies.filter((v) => v.sourceId !== p.sourceId)
+      r.vocabularies.push(p)
+    },
+    blobs: (p) => [p.digest],
+    place: (p) => atStage('terms', `source:${p.sourceId}`),
+    words: said('vocabulary read from a file'),
+  }),
+  'vocabulary.remove': kind({
+    ...PLAIN,
+    schema: z.object({ id: Id }),
+    apply: (r, p) => drop(r.vocabularies, p.id),
+    place: () => atStage('terms'),
+    words: said('vocabulary taken out'),
+  }),
+  'terms.set': kind({
+    ...PLAIN,
+    schema: z.object({ terms: z.array(Term).min(1) }),
+    apply: (r, p) => p.terms.forEach((term) => put(r.terms, term)),
+    place: (p) => atStage('terms', `concept:${p.terms[0]!.conceptId}`),
+    words: said('several terms set'),
+  }),
+  'term.set': kind({
+    ...PLAIN,
+    schema: Term,
+    apply: (r, p) => put(r.terms, p),
+    place: (p) => atStage('terms', `concept:${p.conceptId}`),
+    words: said('term set'),
+    held: (r, p) => one(r.terms, p.id),
+  }),
+  'term.remove': kind({
+    ...PLAIN,
+    schema: z.object({ id: Id }),
+    apply: (r, p) => drop(r.terms, p.id),
+    place: () => atStage('terms'),
+    words: said('term removed'),
+  }),
+}

@@ -1,0 +1,88 @@
+import { z } from 'zod'
+import { canonicalJson, digestOf } from '../../base'
+import { Rec } from '../../records'
+import { readVocabulary } from '../../vocabulary'
+import { commandOf, fold, withoutNames, type Entry } from '../journal'
+
+const text = (bytes: Uint8Array): string => new TextDecoder('utf-8', { fatal: true }).decode(bytes)
+
+/** How what lies under a digest is checked: says what is wrong with its bytes; undefined where nothing is. */
+export interface BlobCheck {
+  /** The first entry that names it. */
+  entry: Entry
+  wrong: (bytes: Uint8Array) => string | undefined | Promise<string | undefined>
+}
+
+const Texts = z.array(z.string().nullable())
+const Unread = z.array(z.record(z.string(), z.array(z.string())).nullable())
+
+/** What has to be checked of the bytes beside a journal, by digest. What is only kept (a file, a note) is not looked into. */
+export function blobChecks(entries: readonly Entry[]): Map<string, BlobCheck> {
+  const checks = new Map<string, BlobCheck>()
+  for (const entry of entries) {
+    const read = commandOf(entry)
+    if (!read.ok) continue
+    const command = read.value
+    const check = (digest: string | undefined, wrong: BlobCheck['wrong']): void => {
+      if (digest !== undefined && !checks.has(digest)) checks.set(digest, { entry, wrong })
+    }
+    if (command.kind === 'records.import') {
+      const { digest, abstracts, fullTexts, unread, count } = command.payload
+      check(digest, (bytes) => checkBlock(bytes, z.array(Rec), count, 'records'))
+      check(abstracts, (bytes) => checkBlock(bytes, Texts, count, 'abstracts'))
+      check(fullTexts, (bytes) => checkBlock(bytes, Texts, count, 'full texts'))
+      check(unread, (bytes) => checkBlock(bytes, Unread, count, 'unread tags'))
+    } else if (command.kind === 'partition.set') {
+      check(command.payload.digest, (bytes) => checkBlock(bytes, z.array(z.int()), undefined, 'classes'))
+    } else if (command.kind === 'vocabulary.import') {
+      const { digest, title, format } = command.payload
+      check(digest, (bytes) => checkVocabulary(bytes, title, format))
+    } else if (command.kind === 'journal.goOver') {
+      check(command.payload.state, () =>
+        (entries[0]?.seq ?? 0) > 0 || stateDigest(entries, entry.seq) === command.payload.state
+          ? undefined
+          : 'the state that it names is not that of the journal',
+      )
+    }
+  }
+  return checks
+}
+
+/** The digest of the state behind the entry of going over, reckoned from the first form before it. */
+function stateDigest(entries: readonly Entry[], seq: number): string {
+  return digestOf(canonicalJson(withoutNames(fold(entries.slice(0, seq + 1)).review)))
+}
+
+/** What is wrong with a block; undefined where nothing is. */
+function checkBlock(
+  bytes: Uint8Array,
+  what: z.ZodType<unknown[]>,
+  count: number | undefined,
+  name: string,
+): string | undefined {
+  let value: unknown
+  try {
+    value = JSON.parse(text(bytes))
+  } catch {
+    return 'it is no JSON'
+  }
+  const read = what.safeParse(value)
+  if (!read.success) {
+    const at = read.error.issues[0]!.path
+    return typeof at[0] === 'number'
+      ? `record ${at[0] + 1} is not as ${name} are (${at.slice(1).join('.') || 'whole'})`
+      : `it is no list of ${name}`
+  }
+  return count === undefined || read.data.length === count
+    ? undefined
+    : `it holds ${read.data.length} ${name}, not ${count}`
+}
+
+async function checkVocabulary(
+  bytes: Uint8Array,
+  title: string,
+  format: Parameters<typeof readVocabulary>[2],
+): Promise<string | undefined> {
+  const read = await readVocabulary(text(bytes), { id: 'check', title, version: '' }, format)
+  return read.ok ? undefined : (read.problems[0]?.message ?? 'it is no vocabulary')
+}

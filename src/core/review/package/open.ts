@@ -1,0 +1,174 @@
+import { sha256 } from '@noble/hashes/sha2.js'
+import { bytesToHex } from '@noble/hashes/utils.js'
+import { fail, messageOf, ok, problem, ReviewId, type Problem, type Result } from '../../base'
+import { blobsOf, commandOf, fold, verifyJournal, type Entry } from '../journal'
+import type { ByteSource } from './bytes'
+import { blobChecks } from './check-blobs'
+import { readJournal } from './journal-lines'
+import { BLOB, JOURNAL, LEFT_OUT } from './pack'
+import { unpack, unpackWhole, zipDirectory, type Unpacked, type ZipFile } from './zip-read'
+
+/** A package that was checked whole. Nothing of what lies beside the journal is in memory until it is asked for. */
+export interface Opened {
+  entries: Entry[]
+  /** What it holds beside the journal. */
+  digests: string[]
+  /** Digests that entries name and whose bytes were not there when it was packed. */
+  leftOut: string[]
+  /** The bytes of one of `digests`. Rejects where the file was changed since it was checked. */
+  blob: (digest: string) => Promise<Uint8Array>
+}
+
+const MANIFEST = 'manifest-sha256.txt'
+const wrongWith = (code: string, words: string, at?: string): Problem => problem(code, 'error', words, at)
+
+/**
+ * Opens a package and checks it whole, before anything of it is stored: every file against the manifest, every entry
+ * against the chain and against what it should say, everything beside the journal against what it should be. It is read
+ * piece by piece, within bounds; whatever else goes wrong becomes words too.
+ */
+export async function openPackage(source: ByteSource): Promise<Result<Opened>> {
+  try {
+    return await open(source)
+  } catch (error) {
+    return fail(
+      wrongWith(
+        'package-unreadable',
+        `This package cannot be read (${messageOf(error)}). Nothing of it was stored.`,
+      ),
+    )
+  }
+}
+
+async function open(source: ByteSource): Promise<Result<Opened>> {
+  const directory = await zipDirectory(source)
+  if (!directory.ok) return directory
+  const files = new Map(directory.value.filter((f) => !f.name.endsWith('/')).map((f) => [f.name, f]))
+  const [journal, manifest] = [files.get(JOURNAL), files.get(MANIFEST)]
+  if (!journal || !manifest)
+    return fail(
+      wrongWith('no-package', `This zip archive is no package: it holds no ${journal ? MANIFEST : JOURNAL}.`),
+    )
+  const so: Unpacked = { bytes: 0, read: 0 }
+  const listed = await unpackWhole(source, manifest, so)
+  if (!listed.ok) return listed
+  const expected = new Map(
+    textOf(listed.value)
+      .split('\n')
+      .filter(Boolean)
+      .map((row) => [row.slice(66), row.slice(0, 64)]),
+  )
+  const read = await readJournal(source, journal, so)
+  if (!read.ok) return read
+  const { entries, digest: journalDigest } = read.value
+  const problems = [
+    ...read.problems,
+    ...listing(files, expected),
+    ...(expected.get(JOURNAL) === journalDigest ? [] : [changed(JOURNAL)]),
+    ...checkJournal(entries),
+  ]
+  // What follows is only worth reading where the journal says what it should be.
+  if (problems.length) return { ok: false, problems }
+  problems.push(...(await checkFiles(source, files, expected, entries, so)))
+  const leftOut = await linesOf(source, files.get(LEFT_OUT))
+  const digests = [...files.keys()].flatMap((name) => BLOB.exec(name)?.[1] ?? [])
+  const here = new Set([...digests, ...leftOut])
+  for (const e of entries)
+    if (blobsOf(e).some((digest) => !here.has(digest)))
+      problems.push(
+        wrongWith('blob-missing', `What entry ${e.seq} brought in is not in the package.`, `entry ${e.seq}`),
+      )
+  if (problems.length) return { ok: false, problems }
+  const blob = async (digest: string): Promise<Uint8Array> => {
+    const found = await unpackWhole(source, files.get(`data/blobs/${digest}`)!, { bytes: 0, read: 0 })
+    if (!found.ok || digestOfBytes(found.value) !== digest)
+      throw new Error('The package was changed while it was read.')
+    return found.value
+  }
+  return ok({ entries, digests, leftOut, blob })
+}
+
+const textOf = (bytes: Uint8Array): string => new TextDecoder().decode(bytes)
+const digestOfBytes = (bytes: Uint8Array): string => bytesToHex(sha256(bytes))
+const changed = (name: string): Problem =>
+  wrongWith('file-changed', `${name} was changed after the package was made.`, name)
+
+async function linesOf(source: ByteSource, file: ZipFile | undefined): Promise<string[]> {
+  const read = file && (await unpackWhole(source, file, { bytes: 0, read: 0 }))
+  return read?.ok ? textOf(read.value).split('\n').filter(Boolean) : []
+}
+
+/** Does the archive hold what its manifest lists, and nothing else? */
+function listing(files: ReadonlyMap<string, ZipFile>, expected: ReadonlyMap<string, string>): Problem[] {
+  const problems: Problem[] = []
+  for (const name of expected.keys())
+    if (!files.has(name))
+      problems.push(wrongWith('file-missing', `${name} is in the manifest but not in the package.`, name))
+  for (const name of files.keys())
+    if (name.startsWith('data/') && !expected.has(name))
+      problems.push(wrongWith('file-extra', `${name} is in the package but not in its manifest.`, name))
+  return problems
+}
+
+function checkJournal(entries: readonly Entry[]): Problem[] {
+  const first = entries[0]
+  if (!first) return [wrongWith('journal-empty', 'The journal of this package is empty.')]
+  const chain = verifyJournal(entries)
+  if (chain.length) return chain
+  const begun = commandOf(first)
+  const begins =
+    begun.ok &&
+    (begun.value.kind === 'journal.goOver' ||
+      (begun.value.kind === 'review.create' && ReviewId.safeParse(begun.value.payload.id).success))
+  if (!begins)
+    return [
+      wrongWith(
+        'no-beginning',
+        'The journal of this package does not begin a review: its first entry must do so, with a plain name.',
+        'entry 0',
+      ),
+    ]
+  // What a newer version wrote, or was withheld, is kept and named when the review is opened; the rest must be right.
+  return first.seq > 0
+    ? []
+    : fold(entries).problems.filter((p) => p.code !== 'entry-newer' && p.code !== 'entry-withheld')
+}
+
+/** Reads every other file once: against the manifest, against its name, and against what it should be. */
+async function checkFiles(
+  source: ByteSource,
+  files: ReadonlyMap<string, ZipFile>,
+  expected: ReadonlyMap<string, string>,
+  entries: readonly Entry[],
+  so: Unpacked,
+): Promise<Problem[]> {
+  const problems: Problem[] = []
+  const checks = blobChecks(entries)
+  for (const [name, file] of files) {
+    const own = expected.get(name)
+    if (name === JOURNAL || own === undefined) continue
+    const named = BLOB.exec(name)?.[1]
+    const check = named === undefined ? undefined : checks.get(named)
+    const hash = sha256.create()
+    const whole = check && (await unpackWhole(source, file, so))
+    const read = whole ?? (await unpack(source, file, so, (piece) => hash.update(piece)))
+    if (!read.ok) return read.problems as Problem[]
+    const digest = whole?.ok ? digestOfBytes(whole.value) : bytesToHex(hash.digest())
+    if (digest !== own) problems.push(changed(name))
+    else if (named !== undefined && named !== digest)
+      problems.push(wrongWith('blob-changed', `${name} does not hold what its name says.`, name))
+    else if (check && whole?.ok) {
+      const wrong = await check.wrong(whole.value)
+      const { seq, kind } = check.entry
+      if (wrong)
+        problems.push(
+          wrongWith(
+            'blob-damaged',
+            `What entry ${seq} (${kind}) brought in is damaged: ${wrong}.`,
+            `entry ${seq}`,
+          ),
+        )
+    }
+  }
+  return problems
+}

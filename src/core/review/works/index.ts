@@ -1,0 +1,11 @@
+export { worksOf, type ClassesAt, type Work, type Works } from './works'
+export {
+  rulingsByWork,
+  ruledBefore,
+  workOf,
+  type Ruled,
+  type RulingsByWork,
+  type WorkRuling,
+} from './rulings'
+export { decideByHand, type ToSettle } from './by-hand'
+export { importsToRead, worksMadeFrom, type RecordsOf } from './records-of'

@@ -1,0 +1,4 @@
+import { expose } from 'comlink'
+import { LongDesk } from './long-desk'
+
+expose(new LongDesk())
