@@ -26,8 +26,8 @@ export default tseslint.config(
     },
   },
   {
-    // The core is pure: no clock, no chance, no browser.
-    files: ['src/core/**/*.ts'],
+    // The core is pure: no clock, no chance, no browser, and no language or time zone of a machine.
+    files: ['src/core/**/*.ts', 'src/standins/**/*.ts'],
     ignores: ['**/*.test.ts'],
     rules: {
       'no-restricted-globals': [
@@ -40,6 +40,7 @@ export default tseslint.config(
         'navigator',
         'performance',
         'setTimeout',
+        { name: 'Intl', message: 'What is packed or sorted must be the same on every machine.' },
       ],
       'no-restricted-properties': [
         'error',
@@ -52,6 +53,15 @@ export default tseslint.config(
         {
           selector: "NewExpression[callee.name='Date'][arguments.length=0]",
           message: 'The core has no clock: have the time handed in.',
+        },
+        {
+          selector: 'MemberExpression[property.name=/^toLocale|^localeCompare$/]',
+          message: 'What is packed or sorted must be the same on every machine: use foldLabel or thousands.',
+        },
+        {
+          selector:
+            'MemberExpression[property.name=/^(get|set)(FullYear|Month|Date|Day|Hours|Minutes|Seconds|TimezoneOffset)$/]',
+          message: 'Days and hours are those of UTC.',
         },
       ],
     },

@@ -1,6 +1,16 @@
 import { beforeEach, describe, expect, it, vi } from 'vitest'
+import { digestOf } from '@/core/base'
 import { emptyRecord, type Rec } from '@/core/records'
-import { inMemory, openPackage, packReview, verifyJournal, type Import } from '@/core/review'
+import {
+  inMemory,
+  openPackage,
+  packReview,
+  verifyJournal,
+  type Import,
+  entryDigest,
+  FIRST_DIGEST,
+  type Entry,
+} from '@/core/review'
 import { browser, type Browser } from './store.fixture'
 import type { Session, Store } from './store'
 
@@ -205,5 +215,110 @@ describe('what lies beside the journal', () => {
     const blocks = await store.lay(({ keepRecords }) => keepRecords(records))
     expect(Object.keys(blocks).sort()).toEqual(['abstracts', 'digest', 'unread'])
     expect(await home.tab().recordsOf(blocks as Import)).toEqual(records)
+  })
+})
+
+describe('what is laid down beside a journal', () => {
+  const laid = new TextEncoder().encode('a note that no entry names yet')
+
+  it('is safe from the sweep while its entry is not written, and swept away when it never is', async () => {
+    await begun('R')
+    let digest = ''
+    await store.lay(async ({ keepBytes }) => {
+      digest = await keepBytes(laid)
+      // Another tab tidies up meanwhile.
+      expect(await home.tab().sweep()).toBe(0)
+      expect(await store.bytesOf(digest)).toBeDefined()
+    })
+    expect(await home.tab().sweep()).toBe(1)
+    expect(await store.bytesOf(digest)).toBeUndefined()
+  })
+
+  it('is spared by the sweep where any entry reaches it, undone ones included', async () => {
+    await begun('R')
+    await bring('one', { ...record('1'), abstract: 'Loud rooms.' })
+    await store.undo()
+    expect(now().folded.review.imports).toEqual([])
+    expect(await store.sweep()).toBe(0)
+    await store.redo()
+    const [brought] = now().folded.review.imports
+    expect(await home.tab().recordsOf(brought!)).toMatchObject([{ id: '1', abstract: 'Loud rooms.' }])
+  })
+})
+
+describe('a review of the first form', () => {
+  /** A journal as the first form wrote it, with records in one block. */
+  const block = new TextEncoder().encode(JSON.stringify([record('1', '10.5555/a'), record('2')]))
+  const commands = [
+    { kind: 'review.create', payload: { id: 'old', title: 'Old' } },
+    {
+      kind: 'records.import',
+      payload: { id: 'x', sourceId: 's', digest: digestOf(block), count: 2, at: '2026-11-16T09:00:00Z' },
+    },
+    { kind: 'ruling.set', payload: { workId: 's:2', pass: 'broad', reader: 'A. Quill', verdict: 'in' } },
+    { kind: 'question.set', payload: { text: 'How loud?' } },
+  ]
+  const entries = commands.reduce<Entry[]>((all, { kind, payload }) => {
+    const entry = {
+      seq: all.length,
+      at: `2026-11-16T09:0${all.length}:00.000Z`,
+      by: 'A. Quill',
+      v: 5,
+      kind,
+      payload,
+    }
+    return [...all, { ...entry, digest: entryDigest(all.at(-1)?.digest ?? FIRST_DIGEST, entry) }]
+  }, [])
+  const packed = packReview({ entries, blobs: new Map([[digestOf(block), block]]) }, 'Old')
+
+  it('opens as it was, is undone in its own form, and goes over when it is next written to', async () => {
+    await store.openShelf()
+    await store.setReader('A. Quill')
+    expect(await store.takePackage(asFile(packed))).toMatchObject({ ok: true, value: 'old' })
+    await store.openReview('old')
+    expect(now().told.figures).toMatchObject({ identified: 2, works: 2, broad: { in: 1, left: 1 } })
+    await store.undo()
+    expect([now().entries.at(-1)!.v, now().folded.review.question]).toEqual([5, ''])
+    await store.act('question.set', { text: 'How loud is it?' })
+    expect(
+      now()
+        .entries.slice(5)
+        .map((e) => e.kind),
+    ).toEqual(['person.named', 'journal.goOver', 'question.set'])
+    expect(verifyJournal(now().entries)).toEqual([])
+    // Who works here bore this name: it is one person, and what they ruled is theirs.
+    expect(now().folded.review.people).toEqual([{ id: now().person, name: 'A. Quill', was: ['A. Quill'] }])
+    expect(now().told.figures).toMatchObject({
+      works: 2,
+      broad: { in: 1 },
+      readers: { broad: [now().person] },
+    })
+    await store.undo()
+    expect(store.nextUndo()).toBeUndefined()
+    // The state that it went over with lies beside it, is spared by the sweep, and goes with the package.
+    expect(await store.sweep()).toBe(0)
+    const again = await openPackage(inMemory(await store.packOpenReview()))
+    expect(again.ok && again.value.digests.length).toBe(2)
+    const next = home.tab()
+    await next.openReview('old')
+    expect(next.session.getState().folded.review).toEqual(now().folded.review)
+  })
+
+  it('goes over once, however two tabs write to it at the same time', async () => {
+    await store.openShelf()
+    await store.takePackage(asFile(packed))
+    const other = home.tab()
+    await other.openShelf()
+    await Promise.all([store.openReview('old'), other.openReview('old')])
+    await Promise.all([
+      store.act('review.rename', { title: 'One' }),
+      other.act('framework.set', { framework: 'PEO' }),
+      store.act('account.voice', { voice: 'I' }),
+    ])
+    await until(() => other.session.getState().entries.length === now().entries.length)
+    expect(now().entries.filter((e) => e.kind === 'journal.goOver')).toHaveLength(1)
+    expect(verifyJournal(now().entries)).toEqual([])
+    expect(now().folded.review).toMatchObject({ title: 'One', framework: 'PEO', account: { voice: 'I' } })
+    expect(other.session.getState().folded.review).toEqual(now().folded.review)
   })
 })

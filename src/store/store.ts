@@ -10,6 +10,7 @@ import type { ShelfItem } from './db'
 import type { Environment } from './environment'
 import { OpenReview, type ReviewView } from './open-review'
 import { errorInWords, Refusal } from './refusal'
+import { Room } from './room'
 import { Shelf } from './shelf'
 import type { Left } from './typing'
 
@@ -27,13 +28,26 @@ export interface Session extends Omit<ReviewView, 'reviewId'> {
   failed: string | undefined
   /** What was asked for last and not done, in words. */
   refused: string | undefined
+  /** The browser keeps the right to clear its storage by itself: it was asked not to, and refused. */
+  clearable: boolean
+  /** There is little room left in the storage of this browser. */
+  littleRoom: boolean
   /** A name has to be given before this is gone on with. */
   asksName: { then: () => void } | undefined
 }
 
 const CLOSED: Omit<
   Session,
-  'fault' | 'faultDetail' | 'shelf' | 'reader' | 'person' | 'failed' | 'refused' | 'asksName'
+  | 'fault'
+  | 'faultDetail'
+  | 'shelf'
+  | 'reader'
+  | 'person'
+  | 'failed'
+  | 'refused'
+  | 'asksName'
+  | 'clearable'
+  | 'littleRoom'
 > = {
   reviewId: undefined,
   entries: [],
@@ -66,6 +80,8 @@ export function createStore(environment: Environment) {
     failed: undefined,
     refused: undefined,
     asksName: undefined,
+    clearable: false,
+    littleRoom: false,
   }))
   const set = session.setState
   const tab = newId()
@@ -74,6 +90,7 @@ export function createStore(environment: Environment) {
   const by = (): string => session.getState().person
   const name = (): string => session.getState().reader
   const blobs = new Blobs(connection, locks)
+  const room = new Room(environment.storage)
   const shelf = new Shelf({ ...ground, blobs, by, onChange: (items) => set({ shelf: items }) })
   let review: OpenReview | undefined
   /** The opening that was asked for last: one that was overtaken shows nothing. */
@@ -121,6 +138,8 @@ export function createStore(environment: Environment) {
     openShelf: async (): Promise<void> => {
       await readReader()
       await shelf.read()
+      // Somebody has worked here: what the browser does with it is worth knowing.
+      if (session.getState().shelf?.length) set(await room.ask())
     },
     /** Goes on at once where somebody has said who reads, and asks for the name first where nobody has. */
     inName: (then: () => void): void => {
@@ -189,7 +208,10 @@ export function createStore(environment: Environment) {
             if (mine === asked) set(part)
           },
           onError: refuse,
-          shelve: (...line) => shelf.write(...line),
+          shelve: async (...line) => {
+            await shelf.write(...line)
+            set(await room.ask())
+          },
         })
         if (mine !== asked) opened?.close()
         else review = opened

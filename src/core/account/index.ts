@@ -15,3 +15,4 @@ export {
   type Worksheet,
 } from './documents/grid'
 export { allStrategiesText, strategyText } from './documents/strategy-text'
+export { selectClaims, type Claim, type ClaimOf, type Claims, type Evidence } from './claims'

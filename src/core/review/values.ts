@@ -2,6 +2,7 @@ import { z } from 'zod'
 import { Id } from '../base'
 import { Profile } from '../profile'
 import { LimitValue } from '../query'
+import type { SideTaken } from './journal/side'
 
 const Text = z.string().max(200_000)
 /** SHA-256 of bytes that lie beside the journal. */
@@ -349,6 +350,8 @@ export interface Review {
   /** The partition in force; absent: that of version 0, which is found anew. */
   partition?: { rules: number; imports: string[]; digest: string }
   attachments: Attachment[]
+  /** Side journals that were taken in, by person and head. */
+  sides: SideTaken[]
   /** By record, then by pass and person ("broad/" and an id). */
   rulings: Record<string, Record<string, Ruling>>
   account: { voice: Voice; edited: Record<string, PassageContent> }
@@ -391,6 +394,7 @@ export function emptyReview(id: string): Review {
     imports: [],
     decisions: [],
     attachments: [],
+    sides: [],
     rulings: {},
     account: { voice: 'we', edited: {} },
   }

@@ -12,6 +12,7 @@ export function Trouble() {
   const fault = useSession((s) => faultOfState(s.state, s.fault))
   const unsaved = useSession((s) => s.state !== 'saved')
   const lost = useSession((s) => s.lost)
+  const littleRoom = useSession((s) => s.littleRoom)
   const damage = useSession((s) => s.damage)
   const { message } = App.useApp()
   const rescue = async (): Promise<void> => {
@@ -40,6 +41,13 @@ export function Trouble() {
         as
         {damage.length === 1 ? ' it was' : ' they were'} written, or not understood: {damage[0]!.message}{' '}
         Nothing is thrown away. If you have a package of this review from before, it is the better one. {save}
+      </div>
+    )
+  if (littleRoom)
+    return (
+      <div className="trouble" role="status">
+        There is little room left in the storage of this browser. Everything is kept so far; free some space, or
+        save a package and remove reviews that you no longer need. {save}
       </div>
     )
   if (lost)

@@ -29,6 +29,8 @@ export function Shelf() {
   const fault = useSession((s) => s.fault)
   const detail = useSession((s) => s.faultDetail)
   const refused = useSession((s) => s.refused)
+  const clearable = useSession((s) => s.clearable)
+  const littleRoom = useSession((s) => s.littleRoom)
   const router = useRouter()
   const { message, modal } = App.useApp()
   const [busy, setBusy] = useState(false)
@@ -104,6 +106,13 @@ export function Shelf() {
           />
         </label>
       </div>
+      {(clearable || littleRoom) && (shelf?.length ?? 0) > 0 && (
+        <p className="sub" role="status">
+          {littleRoom
+            ? 'There is little room left in the storage of this browser: save packages, and remove reviews that you no longer need.'
+            : 'This browser may clear its storage by itself when room is short: save a package of each review now and then.'}
+        </p>
+      )}
       {shelf && shelf.length === away.length && (
         <>
           <p className="empty">

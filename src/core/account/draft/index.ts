@@ -1,26 +1,13 @@
-import { PASSAGES, paragraph, type Paragraph, type Passage, type PassageId } from '../document'
+import { selectClaims } from '../claims'
+import { PASSAGES, paragraph, type Paragraph, type Passage } from '../document'
 import type { FactContext } from '../facts'
-import { question } from './question'
-import { records } from './records'
-import { searches } from './searches'
-import { selection } from './selection'
-import { sources } from './sources'
-import { speaker, type Say } from './say'
-import { terms } from './terms'
-
-const DRAFT: Record<PassageId, (c: FactContext, say: Say) => string[]> = {
-  question,
-  sources,
-  terms,
-  searches,
-  records,
-  selection,
-}
+import { sentenceOf } from './sentence'
+import { speaker } from './say'
 
 /**
- * The account as the record has it: every passage drafted from the review, except those that the person has edited.
- * A passage about which nothing is known yet has no paragraphs. Planned, set and run are different facts: a sentence
- * tells as done only what a run, an import or a ruling shows.
+ * The account as the record has it: every passage drafted from the review, except those that the person has edited. First
+ * it is found what there is to say, then it is said, in the voice that was chosen. A passage about which nothing is known
+ * yet has no paragraphs.
  */
 export function draftAccount(context: FactContext): Passage[] {
   const { account } = context.review
@@ -29,6 +16,9 @@ export function draftAccount(context: FactContext): Passage[] {
     const title = titles[account.voice]
     const edited = account.edited[id]
     if (edited) return { id, title, edited: true, content: edited as unknown as Paragraph[] }
-    return { id, title, edited: false, content: DRAFT[id](context, say).filter(Boolean).map(paragraph) }
+    const paragraphs = selectClaims(context, id).map((claims) =>
+      claims.map((claim) => sentenceOf(claim, context, say)).join(' '),
+    )
+    return { id, title, edited: false, content: paragraphs.map(paragraph) }
   })
 }

@@ -1,5 +1,5 @@
 import { outsideOwn, verbatim } from '../document'
-import type { Source, Voice } from '../../review'
+import type { Voice } from '../../review'
 
 /** Chooses between a sentence in the first person (written with "we") and one in the passive. */
 export type Say = (active: string, passive: string) => string
@@ -13,7 +13,8 @@ export function speaker(voice: Voice): Say {
   }
 }
 
-export const named = (s: Source): string => `{source.name:${s.id}}`
+/** A source by its name, as a sentence has it. */
+export const database = (id: string): string => `{source.name:${id}}`
 
 /** A reason as the person gave it, to stand behind a comma; empty where none was given. */
 export function because(reason: string): string {

@@ -7,6 +7,7 @@ import { Deeds } from './deeds'
 import type { Entry } from './entry'
 import { SCHEMA_VERSION } from './migrations'
 import { commandOf } from './read-entry'
+import type { SideJournal } from './side'
 
 /** The review behind entry `seq`, as far as nothing before that entry has been undone or done again since. */
 export interface Mark {
@@ -40,6 +41,8 @@ export interface Snapshot {
 export interface Beside {
   /** The state of a journal whose first form was left out, by digest. */
   state?: (digest: string) => Review | undefined
+  /** Side journals that were taken in, by digest. */
+  side?: (digest: string) => SideJournal | undefined
 }
 
 /** Commands that are read or done between two breaths of a fold in steps. */
@@ -63,8 +66,12 @@ export function fold(entries: readonly Entry[], beside: Beside = {}): Folded {
  * The same fold, begun from a snapshot. Gives undefined where the snapshot does not serve: it belongs to another
  * journal or schema, or an entry behind it undoes one before it. Then fold from the beginning.
  */
-export function foldFrom(snapshot: Snapshot, entries: readonly Entry[]): Folded | undefined {
-  return drain(foldInSteps(entries, snapshot))
+export function foldFrom(
+  snapshot: Snapshot,
+  entries: readonly Entry[],
+  beside: Beside = {},
+): Folded | undefined {
+  return drain(foldInSteps(entries, snapshot, beside))
 }
 
 /** The same in steps, so that a page can draw in between; from a snapshot where one is given, and as far as it serves. */
@@ -80,10 +87,10 @@ export function* foldInSteps(
       entries[snapshot.seq - first]?.digest === snapshot.digest &&
       isFolded(snapshot.folded)
     if (!serves) return undefined
-    return yield* foldOnto(snapshot.folded, snapshot.seq, entries)
+    return yield* foldOnto(snapshot.folded, snapshot.seq, entries, beside)
   }
   const begun = first > 0 ? beginLate(entries[0]!, beside) : undefined
-  return yield* foldOnto(begun ?? NOTHING, begun ? first : first - 1, entries)
+  return yield* foldOnto(begun ?? NOTHING, begun ? first : first - 1, entries, beside)
 }
 
 /** Runs a fold to its end. */
@@ -118,6 +125,7 @@ function* foldOnto(
   base: Folded,
   upTo: number,
   entries: readonly Entry[],
+  { side }: Beside,
 ): Generator<undefined, Folded | undefined> {
   const first = entries[0]?.seq ?? 0
   const end = first + entries.length - 1
@@ -155,7 +163,7 @@ function* foldOnto(
   let review = start.review
   let batch: [number, Command][] = []
   const flush = (seq: number): void => {
-    const applied = applyAll(review, batch, entries, first)
+    const applied = applyAll(review, batch, entries, side)
     review = applied.review
     unfit.push(...applied.problems)
     batch = []
@@ -208,12 +216,13 @@ function applyAll(
   before: Review,
   commands: readonly (readonly [number, Command])[],
   entries: readonly Entry[],
-  first: number,
+  side: Beside['side'],
 ): { review: Review; problems: Problem[] } {
+  const first = entries[0]?.seq ?? 0
   if (!commands.length) return { review: before, problems: [] }
   const apply = (draft: Review, [seq, command]: readonly [number, Command]): void => {
     const { at, by } = entries[seq - first]!
-    kindNamed(command.kind)!.apply(draft, command.payload, { seq, at, by })
+    kindNamed(command.kind)!.apply(draft, command.payload, { seq, at, by, side })
   }
   try {
     const review = produce(before, (draft: Review) => {

@@ -25,4 +25,13 @@ export {
   type Snapshot,
 } from './fold'
 export { momentsOfRuns } from './moments'
+export {
+  foldSide,
+  readSide,
+  sideBytes,
+  sideEntry,
+  type Origin,
+  type SideJournal,
+  type SideTaken,
+} from './side'
 export { goingOver, isToGoOver, withoutNames, type GoingOver } from './going-over'

@@ -19,6 +19,7 @@ const ONLY_SECOND = new Set([
   'partition.set',
   'pair.join',
   'pair.part',
+  'side.take',
 ])
 
 /** The command of an entry, lifted to this version and checked. */

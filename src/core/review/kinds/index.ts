@@ -7,6 +7,7 @@ import { QUESTION_KINDS } from './question'
 import { RECORD_KINDS } from './records'
 import { SEARCH_KINDS } from './searches'
 import { SELECTION_KINDS } from './selection'
+import { SIDE_KINDS } from './side'
 import { STRATEGY_KINDS } from './strategy'
 import { TERM_KINDS } from './terms'
 
@@ -20,6 +21,7 @@ const ALL = {
   ...SELECTION_KINDS,
   ...ACCOUNT_KINDS,
   ...JOURNAL_KINDS,
+  ...SIDE_KINDS,
 }
 
 export type CommandKind = keyof typeof ALL

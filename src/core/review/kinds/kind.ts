@@ -1,4 +1,5 @@
 import type { z } from 'zod'
+import type { SideJournal } from '../journal/side'
 import type { Place } from '../place'
 import type { Review } from '../values'
 
@@ -8,6 +9,8 @@ export interface Written {
   at: string
   /** The id of the person; in journals of the first form, a name. */
   by: string
+  /** A side journal that lies beside the journal; undefined where it is not here. */
+  side?: ((digest: string) => SideJournal | undefined) | undefined
 }
 
 /** What a deed is called where it is told. */

@@ -2,7 +2,7 @@ import { z } from 'zod'
 import { canonicalJson, digestOf } from '../../base'
 import { Rec } from '../../records'
 import { readVocabulary } from '../../vocabulary'
-import { commandOf, fold, withoutNames, type Entry } from '../journal'
+import { commandOf, fold, readSide, withoutNames, type Entry } from '../journal'
 
 const text = (bytes: Uint8Array): string => new TextDecoder('utf-8', { fatal: true }).decode(bytes)
 
@@ -34,6 +34,11 @@ export function blobChecks(entries: readonly Entry[]): Map<string, BlobCheck> {
       check(unread, (bytes) => checkBlock(bytes, Unread, count, 'unread tags'))
     } else if (command.kind === 'partition.set') {
       check(command.payload.digest, (bytes) => checkBlock(bytes, z.array(z.int()), undefined, 'classes'))
+    } else if (command.kind === 'side.take') {
+      check(command.payload.digest, (bytes) => {
+        const side = readSide(bytes)
+        return side.ok ? undefined : side.problems[0]?.message
+      })
     } else if (command.kind === 'vocabulary.import') {
       const { digest, title, format } = command.payload
       check(digest, (bytes) => checkVocabulary(bytes, title, format))
