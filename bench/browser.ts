@@ -32,16 +32,20 @@ export async function keystrokes(page: Page, keys: string[]): Promise<number[]> 
 export const at = (list: number[], part: number): number =>
   [...list].sort((a, b) => a - b)[Math.floor(list.length * part)]!
 
-/** A package with these commands, a second apart. */
-export function packageOf(commands: readonly Command[], title: string): Uint8Array {
+/** Entries with these commands, a second apart. */
+export function entriesOf(commands: readonly Command[]): Entry[] {
   const entries: Entry[] = []
   for (const command of commands) {
     const at = new Date(Date.UTC(2026, 10, 16, 8, 0, entries.length)).toISOString()
     const salt = entries.length.toString(16).padStart(32, '0')
     entries.push(nextEntry(entries[entries.length - 1], command, { at, by: 'person-1', salt }))
   }
-  return packReview({ entries, blobs: new Map() }, title)
+  return entries
 }
+
+/** A package with these commands. */
+export const packageOf = (commands: readonly Command[], title: string): Uint8Array =>
+  packReview({ entries: entriesOf(commands), blobs: new Map() }, title)
 
 /** Opens a review on a stage in a page of its own, from its package. */
 export async function openReview(

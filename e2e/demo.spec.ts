@@ -83,6 +83,22 @@ test('a package opens in an empty browser with everything in it', async ({ page,
   await other.close()
 })
 
+test('the demo saved from a browser in another time zone is byte for byte the one that was built', async ({
+  browser,
+}) => {
+  const there = await browser.newContext({ timezoneId: 'America/Los_Angeles', locale: 'de-DE' })
+  const page = await there.newPage()
+  await openDemo(page, 'methods')
+  const [file] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: /^Package/ }).click(),
+  ])
+  const { readFileSync } = await import('node:fs')
+  const saved = readFileSync(await file.path())
+  expect(saved.equals(readFileSync('public/data/demo.luvren.zip'))).toBe(true)
+  await there.close()
+})
+
 test('a file that is no package is refused with words, and nothing is put on the shelf', async ({
   page,
 }, info) => {

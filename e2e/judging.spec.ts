@@ -48,7 +48,7 @@ test('a NOT that loses records is remarked and mended; another remark is left wi
   await expect(page.locator('[data-line="4"]')).not.toContainText('NOT')
   await expect(advice.getByText(/throws away \d+ wanted record/)).toBeHidden()
 
-  const remark = advice.locator('.remark', { hasText: 'Annoyance' })
+  const remark = advice.locator('.remark', { hasText: 'Reading comprehension' })
   await remark.getByRole('button', { name: 'leave it, because …' }).click()
   await page.keyboard.type('feelings are not asked for')
   await page.keyboard.press('Enter')
@@ -129,7 +129,7 @@ test('a look at a line: facets show what they would leave, become a line, a limi
   await page.locator('[data-line="10"]').click()
   await page.keyboard.press('8')
   const peek = page.getByRole('region', { name: 'Peek' })
-  await expect(peek).toContainText('Line 10 finds 537')
+  await expect(peek).toContainText('Line 10 finds 546')
   await expect(peek.locator('mark').first()).toBeVisible()
   const headings = peek.getByRole('group', { name: 'Headings' })
   const first = headings.getByRole('button').first()

@@ -226,7 +226,7 @@ test('a source that was searched leaves the plan with its records, and one undo 
   await page.getByRole('button', { name: 'Take it out' }).click()
   await expect(page.getByRole('dialog')).toBeHidden()
   await expect(remove).toBeHidden()
-  await expect(course).toContainText('706 hits')
+  await expect(course).toContainText('710 hits')
   await expect(pane(page)).toContainText('We searched four databases')
   await page.keyboard.press('z')
   await expect(remove).toBeVisible()
