@@ -82,8 +82,11 @@ export async function withApp(work: (browser: Browser, base: string) => Promise<
       executablePath: process.env.CHROMIUM_PATH ?? '/usr/bin/chromium',
       args: ['--no-sandbox', '--disable-gpu'],
     })
-    await work(browser, base)
-    await browser.close()
+    try {
+      await work(browser, base)
+    } finally {
+      await browser.close()
+    }
   } finally {
     server.kill()
   }

@@ -14,6 +14,8 @@ export interface Laying {
   keepBytes: (bytes: Uint8Array) => Promise<string>
   /** Lays records down, in a block for each kind of thing they hold. */
   keepRecords: (records: readonly Rec[]) => Promise<BlockDigests>
+  /** Lays bytes down whose digest was reckoned already, where they were checked. */
+  keepChecked: (digest: string, bytes: Uint8Array) => Promise<void>
 }
 
 /** Held shared by whoever lays something down, until the entries that name it are written; exclusively by the sweep. */
@@ -65,6 +67,7 @@ export class Blobs {
         value: await work({
           keepBytes: (bytes) => this.keep(bytes),
           keepRecords: (records) => this.keepRecords(records),
+          keepChecked: (digest, bytes) => this.keepAs(digest, bytes),
         }),
       }
     })
@@ -73,9 +76,13 @@ export class Blobs {
 
   private async keep(bytes: Uint8Array): Promise<string> {
     const digest = digestOf(bytes)
+    await this.keepAs(digest, bytes)
+    return digest
+  }
+
+  private async keepAs(digest: string, bytes: Uint8Array): Promise<void> {
     const as = await stored(bytes)
     await (await this.connection.get()).put('blobs', { digest, ...as })
-    return digest
   }
 
   private async keepRecords(records: readonly Rec[]): Promise<BlockDigests> {

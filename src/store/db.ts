@@ -84,17 +84,22 @@ export function openDatabase(trouble: DatabaseTrouble, name = 'luvren'): Promise
 const wholeReview = (reviewId: string): IDBKeyRange => IDBKeyRange.bound([reviewId, 0], [reviewId, Infinity])
 
 /** So many entries are read at once: more would keep the page from drawing. */
-const AT_ONCE = 1000
+const AT_ONCE = 3000
 
 /** All entries of a review from `seq` on, in order. */
 export async function readEntries(db: Database, reviewId: string, seq = 0): Promise<Entry[]> {
   const entries: Entry[] = []
-  for (let from = seq; ;) {
-    const range = IDBKeyRange.bound([reviewId, from], [reviewId, Infinity])
-    const rows = await db.getAll('entries', range, AT_ONCE)
-    for (const { reviewId: _id, ...entry } of rows) entries.push(entry)
+  const part = (from: number): Promise<(Entry & { reviewId?: string })[]> =>
+    db.getAll('entries', IDBKeyRange.bound([reviewId, from], [reviewId, from + AT_ONCE - 1]))
+  // The next part is asked for while this one is taken in; they are numbered without gaps.
+  for (let from = seq, next = part(from); ; from += AT_ONCE) {
+    const rows = await next
+    if (rows.length === AT_ONCE) next = part(from + AT_ONCE)
+    for (const row of rows) {
+      delete row.reviewId
+      entries.push(row)
+    }
     if (rows.length < AT_ONCE) return entries
-    from = rows[rows.length - 1]!.seq + 1
   }
 }
 

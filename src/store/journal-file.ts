@@ -118,12 +118,10 @@ export class JournalFile {
     const db = await options.connection.get()
     file.entries = await readEntries(db, reviewId)
     const snapshot = await db.get('snapshots', reviewId)
-    try {
-      file.folded =
-        (snapshot && (await inSteps(foldInSteps(file.entries, snapshot)))) ?? (await file.foldWhole())
-    } catch {
-      file.folded = await file.foldWhole()
-    }
+    const from = snapshot && (await inSteps(foldInSteps(file.entries, snapshot)).catch(() => undefined))
+    file.folded = from ?? (await file.foldWhole())
+    // The next opening need not fold what this one had to.
+    file.sinceSnapshot = from ? file.next - snapshot.seq : file.next
     file.foldedUpTo = file.entries
     file.base = { entries: file.entries, folded: file.folded }
     return file
@@ -426,7 +424,7 @@ export class JournalFile {
   }
 
   /** Several entries may come at once: what counts is whether a multiple was passed since the last snapshot. */
-  private async keepSnapshot(added: number): Promise<void> {
+  async keepSnapshot(added = 0): Promise<void> {
     this.sinceSnapshot += added
     if (this.sinceSnapshot < Math.max(SNAPSHOT_EVERY, this.entries.length * SNAPSHOT_SHARE)) return
     this.sinceSnapshot = 0

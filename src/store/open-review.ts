@@ -237,5 +237,6 @@ export class OpenReview {
   private async check(): Promise<void> {
     const damage = [...this.file.view().folded.problems, ...(await this.file.verify())]
     if (damage.length) this.tell({ damage })
+    else await this.file.keepSnapshot()
   }
 }

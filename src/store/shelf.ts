@@ -54,8 +54,8 @@ export class Shelf {
     const known = await db.get('shelf', id)
     const item = shelfItem(id, longer, told, demo || (known?.demo ?? false))
     // Laid down first; the one transaction behind it makes the review exist.
-    await this.options.blobs.lay(async ({ keepBytes }) => {
-      for (const digest of digests) await keepBytes(await blob(digest))
+    await this.options.blobs.lay(async ({ keepChecked }) => {
+      for (const digest of digests) await keepChecked(digest, await blob(digest))
       await storeReview(db, id, entries.slice(taken.length), item)
     })
     this.show([item, ...this.items.filter((i) => i.id !== item.id)])

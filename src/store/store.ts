@@ -111,7 +111,10 @@ export function createStore(environment: Environment) {
   }
   /** The id of who works in this browser, made once; the first tab that asks gives it. */
   const readPerson = async (): Promise<string> => {
-    const tx = (await connection.get()).transaction('settings', 'readwrite')
+    const db = await connection.get()
+    const there = (await db.get('settings', 'person'))?.value
+    if (typeof there === 'string' && there) return there
+    const tx = db.transaction('settings', 'readwrite')
     const known = (await tx.store.get('person'))?.value
     const person = typeof known === 'string' && known ? known : `p-${newId()}`
     if (person !== known) await tx.store.put({ name: 'person', value: person })

@@ -46,8 +46,8 @@ export function Trouble() {
   if (littleRoom)
     return (
       <div className="trouble" role="status">
-        There is little room left in the storage of this browser. Everything is kept so far; free some space, or
-        save a package and remove reviews that you no longer need. {save}
+        There is little room left in the storage of this browser. Everything is kept so far; free some space,
+        or save a package and remove reviews that you no longer need. {save}
       </div>
     )
   if (lost)

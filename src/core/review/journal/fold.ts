@@ -176,10 +176,10 @@ function* foldOnto(
       const command = commands.get(seq) ?? readAgain(entry)
       if (command) batch.push([seq, command])
     }
-    if ((seq - start.seq) % MARK_EVERY === 0) {
-      flush(seq)
-      if ((seq - start.seq) % STEP === 0) yield
-    }
+    // Far from the end marks are seldom: each is a state of its own, and costs what it copies.
+    const near = end - seq < MARK_EVERY * (MARKS_NEAR + 5)
+    if ((seq - start.seq) % (near ? MARK_EVERY : MARK_FAR) === 0) flush(seq)
+    if ((seq - start.seq) % STEP === 0) yield
   }
   flush(end)
   // What was passed over behind the start was tried again, and is named again.

@@ -19,6 +19,8 @@ export interface Opened {
   blob: (digest: string) => Promise<Uint8Array>
 }
 
+/** So many bytes that were checked are kept at hand, so that they need not be unpacked again to be stored. */
+const KEPT = 192 * 2 ** 20
 const MANIFEST = 'manifest-sha256.txt'
 const wrongWith = (code: string, words: string, at?: string): Problem => problem(code, 'error', words, at)
 
@@ -69,7 +71,8 @@ async function open(source: ByteSource): Promise<Result<Opened>> {
   ]
   // What follows is only worth reading where the journal says what it should be.
   if (problems.length) return { ok: false, problems }
-  problems.push(...(await checkFiles(source, files, expected, entries, so)))
+  const kept = new Map<string, Uint8Array>()
+  problems.push(...(await checkFiles(source, files, expected, entries, so, kept)))
   const leftOut = await linesOf(source, files.get(LEFT_OUT))
   const digests = [...files.keys()].flatMap((name) => BLOB.exec(name)?.[1] ?? [])
   const here = new Set([...digests, ...leftOut])
@@ -80,6 +83,8 @@ async function open(source: ByteSource): Promise<Result<Opened>> {
       )
   if (problems.length) return { ok: false, problems }
   const blob = async (digest: string): Promise<Uint8Array> => {
+    const known = kept.get(digest)
+    if (known) return known
     const found = await unpackWhole(source, files.get(`data/blobs/${digest}`)!, { bytes: 0, read: 0 })
     if (!found.ok || digestOfBytes(found.value) !== digest)
       throw new Error('The package was changed while it was read.')
@@ -141,9 +146,11 @@ async function checkFiles(
   expected: ReadonlyMap<string, string>,
   entries: readonly Entry[],
   so: Unpacked,
+  kept: Map<string, Uint8Array>,
 ): Promise<Problem[]> {
   const problems: Problem[] = []
   const checks = blobChecks(entries)
+  let room = KEPT
   for (const [name, file] of files) {
     const own = expected.get(name)
     if (name === JOURNAL || own === undefined) continue
@@ -158,6 +165,7 @@ async function checkFiles(
     else if (named !== undefined && named !== digest)
       problems.push(wrongWith('blob-changed', `${name} does not hold what its name says.`, name))
     else if (check && whole?.ok) {
+      if ((room -= whole.value.length) >= 0) kept.set(digest, whole.value)
       const wrong = await check.wrong(whole.value)
       const { seq, kind } = check.entry
       if (wrong)

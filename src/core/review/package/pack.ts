@@ -36,9 +36,10 @@ export function packReview(packed: Packed, title: string): Uint8Array {
   payload['data/ro-crate-metadata.json'] = strToU8(
     JSON.stringify(crate(Object.keys(payload), title, packed.entries), null, 2),
   )
+  // What lies beside the journal is named by its digest, which need not be reckoned again.
   const lines = (files: Record<string, Uint8Array>): string =>
     Object.entries(files)
-      .map(([name, bytes]) => `${digestOf(bytes)}  ${name}\n`)
+      .map(([name, bytes]) => `${BLOB.exec(name)?.[1] ?? digestOf(bytes)}  ${name}\n`)
       .join('')
   const tags: Record<string, Uint8Array> = {
     'bagit.txt': strToU8('BagIt-Version: 1.0\nTag-File-Character-Encoding: UTF-8\n'),

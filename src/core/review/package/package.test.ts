@@ -53,7 +53,7 @@ describe('a package', () => {
     expect(await codes(packReview({ entries, blobs: without, leftOut }, 'R'))).toEqual([])
     const other = new Map([...blobs].map(([digest]) => [digest, text('x')]))
     expect(new Set(await codes(packReview({ entries, blobs: other }, 'R')))).toEqual(
-      new Set(['blob-changed']),
+      new Set(['file-changed']),
     )
   })
 
