@@ -1,6 +1,6 @@
 import { expect, test } from '@playwright/test'
 import { writeFileSync } from 'node:fs'
-import { accessible, openDemo, pane, stage, undoPastRuns } from './help'
+import { accessible, nameReader, openDemo, pane, saved, stage, undoPastRuns } from './help'
 
 const STAGES = ['question', 'terms', 'searches', 'records', 'selection', 'methods']
 
@@ -97,6 +97,30 @@ test('the demo saved from a browser in another time zone is byte for byte the on
   const saved = readFileSync(await file.path())
   expect(saved.equals(readFileSync('public/data/demo.luvren.zip'))).toBe(true)
   await there.close()
+})
+
+test('a review of the first form opens as it was, goes over when it is written to, and stays what it is', async ({
+  page,
+}) => {
+  await page.goto('/')
+  await page.locator('input[type=file]').setInputFiles('src/core/review/fixtures/first-form/demo.luvren.zip')
+  const course = page.getByRole('navigation', { name: 'Stages' })
+  await expect(course).toContainText('911 hits')
+  await expect(course).toContainText('508 works')
+  await expect(course).toContainText('195 kept')
+  await stage(page, 'Selection')
+  await page.keyboard.press('ArrowRight')
+  await nameReader(page, 'A. Quill')
+  await saved(page)
+  await expect(course).toContainText('196 kept')
+  await page.reload()
+  await expect(course).toContainText('196 kept')
+  await expect(course).toContainText('508 works')
+  await page.getByRole('button', { name: /^Journal \d+/ }).click()
+  const journal = page.getByRole('dialog', { name: 'Journal' })
+  await expect(journal.getByText('journal gone over to its second form')).toBeVisible()
+  await expect(journal.getByText(/M\. Osei ·/).first()).toBeVisible()
+  await expect(journal.getByText(/A\. Quill ·/).first()).toBeVisible()
 })
 
 test('a file that is no package is refused with words, and nothing is put on the shelf', async ({

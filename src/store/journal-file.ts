@@ -210,6 +210,12 @@ export class JournalFile {
     await this.enqueue(checked.map((command) => () => command))
   }
 
+  /** Writes only what has to be known of who works here; nothing where it is. */
+  async nameMe(): Promise<void> {
+    await this.enqueue([])
+    await this.settled()
+  }
+
   /** Shows what is done at once, and writes it; resolves when it is on disk. */
   private async enqueue(commands: readonly Waiting['command'][], again = false): Promise<void> {
     const at = this.timeOfDeed()
@@ -220,6 +226,7 @@ export class JournalFile {
           this.waiting.push({ command, writing: this.writing(at), written: done })
         }),
     )
+    if (!this.waiting.length) return
     this.refold(this.entries)
     this.write()
     await Promise.all(written)

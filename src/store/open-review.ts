@@ -121,6 +121,11 @@ export class OpenReview {
   act(commands: readonly Command[]): Promise<void> {
     return this.file.doAll(commands)
   }
+  /** Writes who works here is called, where it is not known and they did something here. */
+  async nameMe(): Promise<void> {
+    const { by, name } = this.options
+    if (name() && this.file.view().entries.some((e) => e.by === by())) await this.file.nameMe()
+  }
   /** What undo would take back, also where it is not on disk yet. */
   nextUndo(): LastDeed | undefined {
     return lastDeed(this.file.everything(), undoable(this.file.view().folded))

@@ -33,7 +33,7 @@ export interface Session extends Omit<ReviewView, 'reviewId'> {
   /** There is little room left in the storage of this browser. */
   littleRoom: boolean
   /** A name has to be given before this is gone on with. */
-  asksName: { then: () => void } | undefined
+  asksName: { then: () => void; why: 'rule' | 'hand on' } | undefined
 }
 
 const CLOSED: Omit<
@@ -145,10 +145,12 @@ export function createStore(environment: Environment) {
       if (session.getState().shelf?.length) set(await room.ask())
     },
     /** Goes on at once where somebody has said who reads, and asks for the name first where nobody has. */
-    inName: (then: () => void): void => {
+    inName: (then: () => void, why: 'rule' | 'hand on' = 'rule'): void => {
       if (name()) then()
-      else set({ asksName: { then } })
+      else set({ asksName: { then, why } })
     },
+    /** Writes what who works here is called into the open review, where they did something in it under no or another name. */
+    nameMe: async (): Promise<void> => open().nameMe(),
     nameGiven: (): void => set({ asksName: undefined }),
     setReader: async (name: string): Promise<void> => {
       set({ reader: name })

@@ -1,6 +1,7 @@
 import { proxy, wrap, type Remote } from 'comlink'
 import type { JudgeDesk } from './judge-desk'
 import type { LongDesk } from './long-desk'
+import type { RecordsDesk } from './records-desk'
 import type { SearchDesk } from './search-desk'
 import type { VocabularyDesk } from './vocabulary-desk'
 import type { WordDesk } from './word-desk'
@@ -47,6 +48,14 @@ let long: Remote<LongDesk> | undefined
 /** The worker for long work; started when it is first asked. */
 export const longDesk = (): Remote<LongDesk> =>
   (long ??= wrap<LongDesk>(new Worker(new URL('./long.worker.ts', import.meta.url), { type: 'module' })))
+
+let records: Remote<RecordsDesk> | undefined
+
+/** The worker that will own the records of the open review; started when it is first asked. */
+export const recordsDesk = (): Remote<RecordsDesk> =>
+  (records ??= wrap<RecordsDesk>(
+    new Worker(new URL('./records.worker.ts', import.meta.url), { type: 'module' }),
+  ))
 
 /** A function that the worker may call back. */
 export const callback = proxy

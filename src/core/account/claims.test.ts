@@ -15,7 +15,7 @@ import {
 import { tell } from '../figures'
 import { lineKeys } from '../strategy'
 import { emptyRecord } from '../records'
-import { draftAccount, inlinesOf, resolveFact, type FactContext } from '.'
+import { draftAccount, inlinesOf, PASSAGES, resolveFact, selectClaims, type FactContext } from '.'
 import { untrueClaims, type World } from './claims.fixture'
 import { findsSomething, spelledOut } from './what-lines-find.fixture'
 
@@ -271,6 +271,13 @@ it('says nothing that the journal does not bear out, in random reviews, by a che
       const sentences = sentencesOf(context)
       checked += sentences.length
       expect(untrueClaims(sentences, withAsked, WORLD)).toEqual([])
+      for (const { id } of PASSAGES)
+        for (const claim of selectClaims(context, id).flat()) {
+          expect(claim.on.length, claim.says).toBeGreaterThan(0)
+          // A run that a claim rests on is one of the journal, and what it is said of was run.
+          for (const on of claim.on.filter((e) => e.startsWith('run:')))
+            expect(review.runs.some((r) => `run:${r.id}` === on)).toBe(true)
+        }
       for (const sentence of sentences) expect(sentence).not.toMatch(/…|undefined|\{|\}|\(\)|  /)
     }),
     { numRuns: CASES },

@@ -5,7 +5,7 @@ export { KINDS, kindNamed, NO_BLOBS, said, type Kind, type Words } from './kinds
 export * from './works'
 export { isStanding, standingImports } from './imports'
 export { currentRuns } from './current-runs'
-export { nameOfPerson, personNamed } from './people'
+export { nameOf, nameOfPerson, personNamed } from './people'
 export * from './package'
 export { nextReminder, reminderCalendar, type ReminderEvent } from './reminder'
 export { FRAMEWORKS, frameworkOf, rolesLeft, type Framework } from './frameworks'

@@ -1,10 +1,21 @@
 import type { Person, Review } from './values'
 
-/** What a person is called. An id that nobody is named by is said as it is: in the first form it is a name. */
-export const nameOfPerson = ({ people }: Pick<Review, 'people'>, id: string): string => {
+/** The ids that are made for people begin so; what else stands where a person is named is a name of the first form. */
+const MADE = /^p-/
+
+/**
+ * What a person is called; undefined where they have not said so yet. In a journal of the first form a name stands where
+ * an id stands now.
+ */
+export function nameOf({ people }: Pick<Review, 'people'>, id: string): string | undefined {
   const person = people.find((p) => p.id === id)
-  return person ? (person.name ?? `reader ${people.indexOf(person) + 1}, whose name was left out`) : id
+  if (person) return person.name ?? `reader ${people.indexOf(person) + 1}, whose name was left out`
+  return id === '' || MADE.test(id) ? undefined : id
 }
+
+/** The same in words that can stand in a sentence. */
+export const nameOfPerson = (review: Pick<Review, 'people'>, id: string): string =>
+  nameOf(review, id) ?? 'somebody not named yet'
 
 /** The person who bears this name. */
 export const personNamed = ({ people }: Pick<Review, 'people'>, name: string): Person | undefined =>

@@ -6,7 +6,7 @@ import { undoable } from '@/core/review'
 import { useStore } from '@/store/provider'
 import { leaveField } from '@/store/leave-field'
 import { chooseTheme } from '@/ui/theme'
-import { savePackage } from './save-package'
+import { handOn } from '../shared/save-package'
 import { useUndo } from './undo'
 
 const STAGES = ['Question', 'Terms', 'Searches', 'Records', 'Selection', 'Methods']
@@ -14,7 +14,7 @@ const STAGES = ['Question', 'Terms', 'Searches', 'Records', 'Selection', 'Method
 /** What can be done on every stage. */
 export function useFrameActions(reviewId: string): void {
   const store = useStore()
-  const { deed, session } = store
+  const { session } = store
   const { undo, redo } = useUndo()
   const router = useRouter()
   const actions = useMemo<Action[]>(
@@ -46,7 +46,7 @@ export function useFrameActions(reviewId: string): void {
         key: `Shift+${i + 1}`,
         run: () => router.push(`/review/${reviewId}/${name.toLowerCase()}`),
       })),
-      { id: 'package', label: 'Save the review as a package', run: () => deed(savePackage(store)) },
+      { id: 'package', label: 'Save the review as a package', run: () => handOn(store) },
       { id: 'shelf', label: 'To the shelf of reviews', run: () => router.push('/') },
       {
         id: 'keys',
@@ -57,7 +57,7 @@ export function useFrameActions(reviewId: string): void {
       { id: 'dark', label: 'Dark theme', run: () => chooseTheme('dark') },
       { id: 'system', label: 'Theme as the system has it', run: () => chooseTheme('as the system') },
     ],
-    [reviewId, router, store, deed, session, undo, redo],
+    [reviewId, router, store, session, undo, redo],
   )
   useActions('frame', actions)
 }

@@ -2,7 +2,8 @@
 import { Drawer } from 'antd'
 import Link from 'next/link'
 import { useMemo, useState } from 'react'
-import { kindNamed, lastDeed, nameOfPerson, undoable } from '@/core/review'
+import { thousands } from '@/core/base'
+import { kindNamed, lastDeed, nameOf, undoable } from '@/core/review'
 import { keyOf, useAllActions, useRegistry } from '@/store/actions'
 import { useSession, useStore } from '@/store/provider'
 import type { SaveState } from '@/store/journal-file'
@@ -98,29 +99,41 @@ function ThemeChoice() {
   )
 }
 
-/** The journal, the latest first; drawn only while the drawer is open, for it is long. */
+/** So many entries are drawn at first, and more when they are asked for. */
+const AT_ONCE = 200
+
+/** The journal, the latest first; drawn only while the drawer is open, and of a long one only its end. */
 function JournalList() {
   const entries = useSession((s) => s.entries)
   const review = useSession((s) => s.folded.review)
+  const [shown, setShown] = useState(AT_ONCE)
   return (
     <>
       <p className="sub" style={{ marginBottom: 10 }}>
         Everything that was done in this review, the latest first. Nothing is ever taken out; what was undone
         says so.
       </p>
-      {[...entries]
+      {entries
+        .slice(-shown)
         .reverse()
-        .slice(0, 400)
-        .map((e) => (
-          <div className="journal-row" key={e.seq}>
-            <span className="number sub">{e.seq + 1}</span>
-            <span>{deedWords(e.kind)}</span>
-            <span className="sub">
-              {e.by ? `${nameOfPerson(review, e.by)} · ` : ''}
-              {e.at.slice(0, 10)} {clock(e.at)}
-            </span>
-          </div>
-        ))}
+        .map((e) => {
+          const name = nameOf(review, e.by)
+          return (
+            <div className="journal-row" key={e.seq}>
+              <span className="number sub">{e.seq + 1}</span>
+              <span>{deedWords(e.kind)}</span>
+              <span className="sub">
+                {name ? `${name} · ` : ''}
+                {e.at.slice(0, 10)} {clock(e.at)}
+              </span>
+            </div>
+          )
+        })}
+      {shown < entries.length && (
+        <button className="plain link" onClick={() => setShown(shown + AT_ONCE)}>
+          {thousands(entries.length - shown)} earlier: show more
+        </button>
+      )}
     </>
   )
 }

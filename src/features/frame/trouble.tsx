@@ -3,7 +3,7 @@ import { App, Button } from 'antd'
 import { plural } from '@/core/base'
 import { FAULT_WORDS, faultAtWork, faultOfState } from '@/store/fault-words'
 import { useSession, useStore } from '@/store/provider'
-import { savePackage } from './save-package'
+import { savePackage } from '../shared/save-package'
 
 /** Says what keeps the work from being saved or what is damaged, and how to get it out. */
 export function Trouble() {

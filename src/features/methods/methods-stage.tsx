@@ -10,6 +10,7 @@ import { useStore } from '@/store/provider'
 import { useAccount } from '@/store/use-account'
 import { fileName, saveFile } from '@/ui/save-file'
 import { KeyHint } from '../shared/key-hint'
+import { handOn } from '../shared/save-package'
 
 const PassageEditor = dynamic(() => import('./passage-editor').then((m) => m.PassageEditor), { ssr: false })
 
@@ -22,7 +23,8 @@ const VOICES: { value: Voice; label: string }[] = [
 
 /** The methods section as a page: written by the record, edited by hand, handed out as a file. */
 export function MethodsStage() {
-  const { act, deed, packOpenReview } = useStore()
+  const store = useStore()
+  const { act, deed } = store
   const { context, passages } = useAccount()
   const { message } = App.useApp()
   const { review } = context
@@ -54,12 +56,10 @@ export function MethodsStage() {
         label: 'Package',
         key: 'P',
         strip: true,
-        run: save(async () =>
-          saveFile(fileName(title, 'luvren.zip'), (await packOpenReview()) as BlobPart, 'application/zip'),
-        ),
+        run: () => handOn(store),
       },
     ]
-  }, [context, deed, message, packOpenReview, passages, review.title])
+  }, [context, deed, message, passages, review.title, store])
   useActions('methods', actions)
   const shown = passages.filter((p) => p.content.length)
   return (

@@ -1,7 +1,7 @@
 'use client'
 import { Button } from 'antd'
 import { thousands, type Problem } from '@/core/base'
-import { nameOfPerson, standingImports, type Line, type Review } from '@/core/review'
+import { nameOf, standingImports, type Line, type Review } from '@/core/review'
 import type { Action } from '@/store/actions'
 import type { SourceInfo } from '@/store/source-info'
 import { useStaged } from '@/store/use-staged'
@@ -80,7 +80,10 @@ export function LineBar({
         {...note}
       />
       <span className="sub">
-        {run && `run ${run.at.slice(0, 10)} ${run.at.slice(11, 16)}, ${nameOfPerson(review, run.by)}`}
+        {run &&
+          [`run ${run.at.slice(0, 10)} ${run.at.slice(11, 16)}`, nameOf(review, run.by)]
+            .filter(Boolean)
+            .join(', ')}
       </span>
       {hits !== undefined && info.standin && (
         <Button

@@ -1,0 +1,4 @@
+import { expose } from 'comlink'
+import { RecordsDesk } from './records-desk'
+
+expose(new RecordsDesk())
