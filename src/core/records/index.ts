@@ -1,3 +1,4 @@
+export * from './duplicates'
 export { blockBytes, joinRecords, partRecords, type Blocks } from './blocks'
 export { Rec, emptyRecord, toDocument, whereFrom, whoAndWhen } from './record'
 export { readRis, type RisRead } from './formats/ris'

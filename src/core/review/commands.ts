@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { KINDS, kindNamed, type CommandKind, type PayloadOf, type Words } from './kinds'
+import { KINDS, kindNamed, type CommandKind, type PayloadOf } from './kinds'
 
 /** Something that can be done to a review. Each becomes one entry of the journal. */
 export type Command = { [K in CommandKind]: { kind: K; payload: PayloadOf<K> } }[CommandKind]
@@ -14,10 +14,3 @@ export const Command = z.discriminatedUnion('kind', [
   of(first!),
   ...others.map(of),
 ]) as unknown as z.ZodType<Command>
-
-/** What a command did, in words. */
-export const wordsOf = (kind: CommandKind): Words => KINDS[kind].words
-
-/** The digests of all that a command reaches beside the journal. */
-export const blobsOfCommand = (command: Command): readonly string[] =>
-  kindNamed(command.kind)!.blobs(command.payload)

@@ -2,6 +2,7 @@ import { z } from 'zod'
 import { Id } from '../base'
 import { Profile } from '../profile'
 import { LimitValue } from '../query'
+import type { Decision } from '../records'
 import type { SideTaken } from './journal/side'
 
 const Text = z.string().max(200_000)
@@ -277,15 +278,6 @@ export const Import = z.object({
   takenOut: z.literal(true).optional(),
 })
 export type Import = z.infer<typeof Import>
-
-/** What a person said of two records: one work, or not. */
-export interface Decision {
-  /** The two in the order of their names. */
-  a: string
-  b: string
-  same: boolean
-  why?: string
-}
 
 /** A file kept as evidence of a search: a screen, a note, a history as it was pasted. */
 export const Attachment = z.object({

@@ -1,4 +1,5 @@
-import type { z } from 'zod'
+import { z } from 'zod'
+import { Id } from '../../base'
 import type { SideJournal } from '../journal/side'
 import type { Place } from '../place'
 import type { Review } from '../values'
@@ -81,3 +82,13 @@ export const atStage = (stage: Place['stage'], anchor?: string): Place => ({
   stage,
   ...(anchor === undefined ? {} : { anchor }),
 })
+
+/** The kind that takes one thing out of a list by its id; where it is not in the list, nothing happens. */
+export const removes = (list: (review: Review) => { id: string }[], place: Place, words: string) =>
+  kind({
+    ...PLAIN,
+    schema: z.object({ id: Id }),
+    apply: (r, p) => drop(list(r), p.id),
+    place: () => place,
+    words: said(words),
+  })

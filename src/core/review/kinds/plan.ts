@@ -1,8 +1,7 @@
 import { z } from 'zod'
-import { Id } from '../../base'
 import { Profile } from '../../profile'
 import { Criterion, KnownItem, PlannedLimit, Source } from '../values'
-import { atStage, drop, kind, one, PLAIN, put, said } from './kind'
+import { atStage, kind, one, PLAIN, put, removes, said } from './kind'
 
 export const PLAN_KINDS = {
   'limit.set': kind({
@@ -13,13 +12,7 @@ export const PLAN_KINDS = {
     words: said('limit planned'),
     held: (r, p) => one(r.limits, p.id),
   }),
-  'limit.remove': kind({
-    ...PLAIN,
-    schema: z.object({ id: Id }),
-    apply: (r, p) => drop(r.limits, p.id),
-    place: () => atStage('question', 'limits'),
-    words: said('limit taken out of the plan'),
-  }),
+  'limit.remove': removes((r) => r.limits, atStage('question', 'limits'), 'limit taken out of the plan'),
   'criterion.set': kind({
     ...PLAIN,
     schema: Criterion,
@@ -28,13 +21,7 @@ export const PLAN_KINDS = {
     words: said('criterion written'),
     held: (r, p) => one(r.criteria, p.id),
   }),
-  'criterion.remove': kind({
-    ...PLAIN,
-    schema: z.object({ id: Id }),
-    apply: (r, p) => drop(r.criteria, p.id),
-    place: () => atStage('question', 'criteria'),
-    words: said('criterion removed'),
-  }),
+  'criterion.remove': removes((r) => r.criteria, atStage('question', 'criteria'), 'criterion removed'),
   'source.set': kind({
     ...PLAIN,
     schema: Source,
@@ -43,13 +30,7 @@ export const PLAN_KINDS = {
     words: said('source set'),
     held: (r, p) => one(r.sources, p.id),
   }),
-  'source.remove': kind({
-    ...PLAIN,
-    schema: z.object({ id: Id }),
-    apply: (r, p) => drop(r.sources, p.id),
-    place: () => atStage('question', 'sources'),
-    words: said('source removed'),
-  }),
+  'source.remove': removes((r) => r.sources, atStage('question', 'sources'), 'source removed'),
   'known.add': kind({
     ...PLAIN,
     schema: z.object({ items: z.array(KnownItem).min(1) }),
@@ -65,13 +46,7 @@ export const PLAN_KINDS = {
     words: said('known item corrected'),
     held: (r, p) => one(r.knownItems, p.id),
   }),
-  'known.remove': kind({
-    ...PLAIN,
-    schema: z.object({ id: Id }),
-    apply: (r, p) => drop(r.knownItems, p.id),
-    place: () => atStage('question', 'known'),
-    words: said('known item removed'),
-  }),
+  'known.remove': removes((r) => r.knownItems, atStage('question', 'known'), 'known item removed'),
   'profile.set': kind({
     ...PLAIN,
     schema: Profile,

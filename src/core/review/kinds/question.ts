@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import { Id, ReviewId } from '../../base'
 import { Alternatives, Concept, Pick } from '../values'
-import { atStage, drop, kind, one, PLAIN, put, said } from './kind'
+import { atStage, drop, kind, one, PLAIN, put, removes, said } from './kind'
 
 /** Groups without these concepts; one that is left alone is no alternative. */
 const withoutConcepts = (groups: readonly Alternatives[], ids: readonly string[]): Alternatives[] =>
@@ -68,13 +68,7 @@ export const QUESTION_KINDS = {
     place: () => atStage('question', 'question'),
     words: said('words woven into a concept'),
   }),
-  'pick.remove': kind({
-    ...PLAIN,
-    schema: z.object({ id: Id }),
-    apply: (r, p) => drop(r.picks, p.id),
-    place: () => atStage('question', 'question'),
-    words: said('words taken out of a concept'),
-  }),
+  'pick.remove': removes((r) => r.picks, atStage('question', 'question'), 'words taken out of a concept'),
   'concept.set': kind({
     ...PLAIN,
     schema: Concept,
@@ -113,11 +107,9 @@ export const QUESTION_KINDS = {
     place: () => atStage('question', 'concepts'),
     words: said('concepts made alternatives'),
   }),
-  'alternatives.remove': kind({
-    ...PLAIN,
-    schema: z.object({ id: Id }),
-    apply: (r, p) => drop(r.alternatives, p.id),
-    place: () => atStage('question', 'concepts'),
-    words: said('alternatives taken apart'),
-  }),
+  'alternatives.remove': removes(
+    (r) => r.alternatives,
+    atStage('question', 'concepts'),
+    'alternatives taken apart',
+  ),
 }

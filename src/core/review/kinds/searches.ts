@@ -1,7 +1,5 @@
-import { z } from 'zod'
-import { Id } from '../../base'
 import { Attachment, RoundBegun, Run } from '../values'
-import { atStage, drop, kind, PLAIN, put, said } from './kind'
+import { atStage, kind, PLAIN, put, removes, said } from './kind'
 
 export const SEARCH_KINDS = {
   'run.log': kind({
@@ -37,11 +35,5 @@ export const SEARCH_KINDS = {
     place: ({ sourceId }) => ({ stage: 'searches', sourceId, anchor: `source:${sourceId}` }),
     words: said('file kept as evidence'),
   }),
-  'attachment.remove': kind({
-    ...PLAIN,
-    schema: z.object({ id: Id }),
-    apply: (r, p) => drop(r.attachments, p.id),
-    place: () => atStage('searches'),
-    words: said('file taken off'),
-  }),
+  'attachment.remove': removes((r) => r.attachments, atStage('searches'), 'file taken off'),
 }

@@ -4,7 +4,7 @@ import { LimitValue } from '../../query'
 import { moveLine, renumberLines } from '../../strategy'
 import type { Place } from '../place'
 import { LeftRemark, Line } from '../values'
-import { atStage, drop, kind, one, PLAIN, put, said } from './kind'
+import { atStage, kind, one, PLAIN, put, removes, said } from './kind'
 
 const sheet = ({ sourceId }: { sourceId: string }): Place => ({
   stage: 'searches',
@@ -139,11 +139,5 @@ export const STRATEGY_KINDS = {
     place: sheet,
     words: said('remark left, with a reason'),
   }),
-  'remark.raise': kind({
-    ...PLAIN,
-    schema: z.object({ id: Id }),
-    apply: (r, p) => drop(r.leftRemarks, p.id),
-    place: () => atStage('searches'),
-    words: said('remark raised again'),
-  }),
+  'remark.raise': removes((r) => r.leftRemarks, atStage('searches'), 'remark raised again'),
 }

@@ -1,7 +1,6 @@
 import { z } from 'zod'
-import { Id } from '../../base'
 import { Gap, Term, VocabularyFile } from '../values'
-import { atStage, drop, kind, one, PLAIN, put, said } from './kind'
+import { atStage, kind, one, PLAIN, put, removes, said } from './kind'
 
 export const TERM_KINDS = {
   'gap.set': kind({
@@ -11,13 +10,7 @@ export const TERM_KINDS = {
     place: (p) => atStage('terms', `concept:${p.conceptId}`),
     words: said('noted that a vocabulary has nothing for this'),
   }),
-  'gap.remove': kind({
-    ...PLAIN,
-    schema: z.object({ id: Id }),
-    apply: (r, p) => drop(r.gaps, p.id),
-    place: () => atStage('terms'),
-    words: said('note on a vocabulary taken back'),
-  }),
+  'gap.remove': removes((r) => r.gaps, atStage('terms'), 'note on a vocabulary taken back'),
   'vocabulary.import': kind({
     ...PLAIN,
     schema: VocabularyFile,
@@ -30,13 +23,7 @@ export const TERM_KINDS = {
     place: (p) => atStage('terms', `source:${p.sourceId}`),
     words: said('vocabulary read from a file'),
   }),
-  'vocabulary.remove': kind({
-    ...PLAIN,
-    schema: z.object({ id: Id }),
-    apply: (r, p) => drop(r.vocabularies, p.id),
-    place: () => atStage('terms'),
-    words: said('vocabulary taken out'),
-  }),
+  'vocabulary.remove': removes((r) => r.vocabularies, atStage('terms'), 'vocabulary taken out'),
   'terms.set': kind({
     ...PLAIN,
     schema: z.object({ terms: z.array(Term).min(1) }),
@@ -52,11 +39,5 @@ export const TERM_KINDS = {
     words: said('term set'),
     held: (r, p) => one(r.terms, p.id),
   }),
-  'term.remove': kind({
-    ...PLAIN,
-    schema: z.object({ id: Id }),
-    apply: (r, p) => drop(r.terms, p.id),
-    place: () => atStage('terms'),
-    words: said('term removed'),
-  }),
+  'term.remove': removes((r) => r.terms, atStage('terms'), 'term removed'),
 }

@@ -7,5 +7,4 @@ export {
   type RulingsByWork,
   type WorkRuling,
 } from './rulings'
-export { decideByHand, type ToSettle } from './by-hand'
 export { importsToRead, worksMadeFrom, type RecordsOf } from './records-of'

@@ -1,6 +1,5 @@
-import type { Rec } from '../../records'
+import { decideByHand, type Rec, type ToSettle } from '../../records'
 import type { Review } from '../values'
-import { decideByHand, type ToSettle } from './by-hand'
 import { partition0 } from './partition-0'
 import { namedRecords, oldNamesIn, type Named, type RecordsOf } from './records-of'
 

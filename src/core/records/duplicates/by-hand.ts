@@ -1,4 +1,11 @@
-import type { Decision } from '../values'
+/** What a person said of two records: one work, or not. */
+export interface Decision {
+  /** The two in the order of their names. */
+  a: string
+  b: string
+  same: boolean
+  why?: string
+}
 
 /** Two records of which rules or people would have both: one work, and two. A person has to say. */
 export interface ToSettle {
@@ -31,14 +38,25 @@ export function decideByHand(
   const place = new Map(order.map((id, i) => [id, i]))
   const found: string[][] = []
   const toSettle: ToSettle[] = []
-  for (const group of everything) {
-    if (!parted.size || !holdsParted(group, parted)) found.push(group)
+  const groupOf = new Map(everything.flatMap((group, n) => group.map((id) => [id, n] as const)))
+  const torn = new Set<number>()
+  for (const pair of parted) {
+    const [a, b] = pair.split(' ').map((id) => groupOf.get(id))
+    if (a !== undefined && a === b) torn.add(a)
+  }
+  const inside = new Map<number, (readonly string[])[]>()
+  for (const c of torn.size ? classes : []) {
+    const group = c.length ? groupOf.get(c[0]!) : undefined
+    if (group !== undefined && torn.has(group)) inside.set(group, [...(inside.get(group) ?? []), c])
+  }
+  everything.forEach((group, n) => {
+    if (!torn.has(n)) found.push(group)
     else {
-      const split = parting(group, classes, joined, parted)
+      const split = parting(group, inside.get(n) ?? [], joined, parted)
       found.push(...split.classes)
       toSettle.push(...split.toSettle)
     }
-  }
+  })
   const first = (c: readonly string[]): number => place.get(c[0]!)!
   return {
     classes: found

@@ -1,0 +1,5 @@
+export { decideByHand, type Decided, type Decision, type ToSettle } from './by-hand'
+export { findPartition, type PartitionFound } from './partition'
+export { judge, RULES_VERSION, type Class, type Judgement } from './judge'
+export { printOf, type Print } from './print'
+export type { Signal } from './signals'
