@@ -3,7 +3,7 @@ import { Id } from '../base'
 import { Profile } from '../profile'
 import { LimitValue } from '../query'
 import type { Decision } from '../records'
-import type { SideTaken } from './journal/side'
+import type { SideTaken } from './side-taken'
 
 const Text = z.string().max(200_000)
 /** SHA-256 of bytes that lie beside the journal. */

@@ -2,12 +2,12 @@ import { produce } from 'immer'
 import { problem, type Problem } from '../../base'
 import type { Command } from '../commands'
 import { kindNamed } from '../kinds'
+import type { SideTaken } from '../side-taken'
 import { emptyReview, type Review } from '../values'
 import { Deeds } from './deeds'
 import type { Entry } from './entry'
 import { SCHEMA_VERSION } from './migrations'
 import { commandOf } from './read-entry'
-import type { SideJournal } from './side'
 
 /** The review behind entry `seq`, as far as nothing before that entry has been undone or done again since. */
 export interface Mark {
@@ -42,7 +42,7 @@ export interface Beside {
   /** The state of a journal whose first form was left out, by digest. */
   state?: (digest: string) => Review | undefined
   /** Side journals that were taken in, by digest. */
-  side?: (digest: string) => SideJournal | undefined
+  side?: (digest: string) => SideTaken | undefined
 }
 
 /** Commands that are read or done between two breaths of a fold in steps. */

@@ -25,13 +25,5 @@ export {
   type Snapshot,
 } from './fold'
 export { momentsOfRuns } from './moments'
-export {
-  foldSide,
-  readSide,
-  sideBytes,
-  sideEntry,
-  type Origin,
-  type SideJournal,
-  type SideTaken,
-} from './side'
+export { foldSide, readSide, sideBytes, sideEntry, takenFrom, type Origin, type SideJournal } from './side'
 export { goingOver, isToGoOver, withoutNames, type GoingOver } from './going-over'

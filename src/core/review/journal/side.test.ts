@@ -4,7 +4,7 @@ import { digestOf } from '../../base'
 import type { Command } from '../commands'
 import { journalOf } from '../journal.fixture'
 import type { Review } from '../values'
-import { fold, readSide, sideBytes, sideEntry, withheld, type Entry, type SideJournal } from '.'
+import { fold, readSide, sideBytes, sideEntry, takenFrom, withheld, type Entry, type SideJournal } from '.'
 
 const begin: Command = { kind: 'review.create', payload: { id: 'r', title: 'R' } }
 const origin = { review: 'r', seq: 0, digest: journalOf([begin])[0]!.digest }
@@ -27,7 +27,7 @@ const take = (side: SideJournal): Command => ({
 })
 /** The review after these were taken in, in this order. */
 function after(sides: readonly SideJournal[], own: readonly Command[] = []): Review {
-  const at = new Map(sides.map((s) => [digestOf(sideBytes(s)), s]))
+  const at = new Map(sides.map((s) => [digestOf(sideBytes(s)), takenFrom(s)]))
   const folded = fold(journalOf([begin, ...own, ...sides.map(take)]), { side: (digest) => at.get(digest) })
   expect(folded.problems).toEqual([])
   return folded.review

@@ -2,7 +2,8 @@ import { z } from 'zod'
 import { canonicalJson, fail, Id, ok, problem, ReviewId, type Result } from '../../base'
 import type { Command } from '../commands'
 import { kindNamed } from '../kinds'
-import { Digest, emptyReview, type Person, type Review, type Ruling } from '../values'
+import type { SideState, SideTaken } from '../side-taken'
+import { Digest, emptyReview } from '../values'
 import { Deeds } from './deeds'
 import { entryDigest, ofFirstForm, payloadDigestOf, readEntryShape, type Entry } from './entry'
 import { SCHEMA_VERSION } from './migrations'
@@ -90,12 +91,7 @@ function bearsPerson(entry: Entry, person: string): boolean {
   return kind !== 'person.named' || payload.id === person
 }
 
-/** What a side journal comes to, by itself: its person's rulings and name. */
-export interface SideState {
-  rulings: Review['rulings']
-  person: Person | undefined
-}
-
+/** What a side journal comes to, by itself. */
 export function foldSide({ entries, person }: SideJournal): SideState {
   const deeds = new Deeds()
   const commands = new Map<number, { command: Command; entry: Entry }>()
@@ -114,67 +110,9 @@ export function foldSide({ entries, person }: SideJournal): SideState {
   return { rulings: review.rulings, person: review.people.find((p) => p.id === person) }
 }
 
-/** One chain of a person's side journal that was taken in, the longest of its kind. */
-export interface SideTaken {
-  person: string
-  /** The digests of its entries, by which they are known again. */
-  digests: string[]
-  state: SideState
-}
-
-/**
- * Takes a side journal in. What is known already adds nothing; one that goes on from what is known takes its place; two
- * that parted are both kept, and where they differ it is said so. The outcome is the same in any order, any number of
- * times.
- */
-export function takeSide(review: Review, side: SideJournal): void {
-  const digests = side.entries.map((e) => e.digest)
-  const head = digests.at(-1)
-  if (head === undefined) return
-  const own = review.sides.filter((s) => s.person === side.person)
-  if (own.some((s) => s.digests.includes(head))) return
-  const kept = own.filter((s) => !digests.includes(s.digests.at(-1)!))
-  kept.push({ person: side.person, digests, state: foldSide(side) })
-  review.sides = [...review.sides.filter((s) => s.person !== side.person), ...kept].sort((a, b) =>
-    keyOf(a) < keyOf(b) ? -1 : 1,
-  )
-  putRulings(review, side.person, kept)
-  putName(review, side.person, kept)
-}
-
-const keyOf = (s: SideTaken): string => `${s.person} ${s.digests.at(-1)!}`
-
-function putRulings(review: Review, person: string, chains: readonly SideTaken[]): void {
-  for (const own of Object.values(review.rulings))
-    for (const pass of ['broad', 'close']) delete own[`${pass}/${person}`]
-  const sorted = [...chains].sort((a, b) => (keyOf(a) < keyOf(b) ? -1 : 1))
-  const said = new Map<string, Ruling[]>()
-  for (const { state } of sorted)
-    for (const [recordId, own] of Object.entries(state.rulings))
-      for (const [key, ruling] of Object.entries(own)) {
-        const name = `${recordId}\n${key}`
-        said.set(name, [...(said.get(name) ?? []), ruling])
-      }
-  for (const [name, all] of said) {
-    const [recordId = '', key = ''] = name.split('\n')
-    const first = all[0]!
-    const alike = all.every((r) => r.verdict === first.verdict)
-    ;(review.rulings[recordId] ??= {})[key] = alike
-      ? first
-      : { recordId, pass: first.pass, reader: person, verdict: 'unsure' }
-  }
-  // A record of which nothing is said any more, by anybody, is as if it had never been spoken of.
-  for (const [recordId, own] of Object.entries(review.rulings))
-    if (!Object.keys(own).length) delete review.rulings[recordId]
-}
-
-function putName(review: Review, person: string, chains: readonly SideTaken[]): void {
-  const named = chains
-    .flatMap(({ state }) => state.person ?? [])
-    .sort((a, b) => ((a.name ?? '') < (b.name ?? '') ? -1 : 1))
-  const others = review.people.filter((p) => p.id !== person)
-  if (!named[0]) return
-  const sides = new Set(review.sides.map((s) => s.person))
-  const apart = [...others.filter((p) => sides.has(p.id)), { ...named[0], id: person }]
-  review.people = [...others.filter((p) => !sides.has(p.id)), ...apart.sort((a, b) => (a.id < b.id ? -1 : 1))]
-}
+/** A side journal as a journal takes it in. */
+export const takenFrom = (side: SideJournal): SideTaken => ({
+  person: side.person,
+  digests: side.entries.map((e) => e.digest),
+  state: foldSide(side),
+})

@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import { Id } from '../../base'
-import type { SideJournal } from '../journal/side'
 import type { Place } from '../place'
+import type { SideTaken } from '../side-taken'
 import type { Review } from '../values'
 
 /** What a command knows of the entry it stands in. */
@@ -11,7 +11,7 @@ export interface Written {
   /** The id of the person; in journals of the first form, a name. */
   by: string
   /** A side journal that lies beside the journal; undefined where it is not here. */
-  side?: ((digest: string) => SideJournal | undefined) | undefined
+  side?: ((digest: string) => SideTaken | undefined) | undefined
 }
 
 /** What a deed is called where it is told. */

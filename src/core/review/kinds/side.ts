@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { Id } from '../../base'
-import { takeSide } from '../journal/side'
+import { takeSide } from '../side-taken'
 import { Digest } from '../values'
 import { atStage, kind, PLAIN, said } from './kind'
 
