@@ -5,7 +5,6 @@ import {
   fold,
   foldFrom,
   foldInSteps,
-  goingOver,
   isToGoOver,
   lastDeed,
   nextEntry,
@@ -16,14 +15,13 @@ import {
   type Command as CommandType,
   type Entry,
   type Folded,
-  type GoingOver,
   type LastDeed,
   type Writing,
 } from '@/core/review'
 import { digestOf, type Problem } from '@/core/base'
 import { inSteps } from './breathe'
-import { stored, type Stored } from './compress'
-import { addEntries, isFull, readEntries, type Beside, type Database } from './db'
+import { addEntries, isFull, readEntries, type Database } from './db'
+import { beforeWriting, besideOf, type Target, type Waiting, type Worker } from './waiting'
 import type { Channel, Ground } from './environment'
 
 /** Is what was done on disk? `parted`: what is on disk is another history than the one shown here. */
@@ -35,30 +33,8 @@ export interface JournalView {
   state: SaveState
 }
 
-/** Something that waits to be written. What it does may depend on the number that another waiting entry will have. */
-interface Waiting {
-  command: (numberOf: (target: Target) => number, last: Entry | undefined) => CommandType
-  writing: Writing
-  written: () => void
-  /** It is part of going over to the second form, which another tab may have done meanwhile. */
-  goesOver?: true
-  /** What has to lie beside the journal for it. */
-  beside?: Uint8Array
-  /** Its number, once it is written. */
-  seq?: number
-}
-/** What an undo takes back: an entry by its number, or one that waits and has none yet. */
-type Target = number | Waiting
-
-export interface JournalOptions extends Pick<
-  Ground,
-  'connection' | 'now' | 'newId' | 'newSalt' | 'locks' | 'channel'
-> {
-  /** The id of who works here, and the name they gave; empty where they gave none. */
-  by: () => string
-  name: () => string
-  /** What runs of the first form met. */
-  evidenceOf: GoingOver['evidenceOf']
+export interface JournalOptions
+  extends Worker, Pick<Ground, 'connection' | 'now' | 'newSalt' | 'locks' | 'channel'> {
   onChange: (view: JournalView) => void
 }
 
@@ -72,13 +48,6 @@ const TRIES = 3
 function foldOn(upTo: Entry[], folded: Folded, all: readonly Entry[]): Folded | undefined {
   const from = snapshotOf(upTo, folded)
   return from && foldFrom(from, all)
-}
-
-/** What lies beside waiting entries, as it is stored. */
-async function besideOf(waiting: readonly Waiting[]): Promise<Beside> {
-  const beside = new Map<string, Stored>()
-  for (const { beside: bytes } of waiting) if (bytes) beside.set(digestOf(bytes), await stored(bytes))
-  return beside
 }
 
 /** What is on disk does not go on from what is shown. */
@@ -237,28 +206,11 @@ export class JournalFile {
     return { at, by: by(), name: name(), salt: newSalt() }
   }
 
-  /**
-   * Lets wait what has to be written before anything else is: a journal of the first form goes over, and who works here
-   * is named where they have said what they are called.
-   */
+  /** Lets wait what has to be written before anything else is. */
   private prepare(entries: readonly Entry[], folded: Folded, at: string, waiting: Waiting[]): void {
-    const { by, name, newId, evidenceOf } = this.options
-    const add = (more: Pick<Waiting, 'command' | 'goesOver' | 'beside'>): void => {
-      waiting.push({ ...more, writing: this.writing(at), written: () => undefined })
-    }
-    let people = folded.review.people
-    if (isToGoOver(entries)) {
-      const personOf = (said: string): string => (said === name() ? by() : newId())
-      const over = goingOver(entries, folded.review, { personOf, evidenceOf })
-      for (const command of over.people) add({ command: () => command, goesOver: true })
-      add({ command: (_numberOf, last) => over.goOver(last!), goesOver: true, beside: over.state })
-      people = over.people.flatMap((p) => (p.kind === 'person.named' ? [p.payload] : []))
-    }
-    const own = people.find((p) => p.id === by())
-    if (name() && entries.length && own?.name !== name()) {
-      const command: CommandType = { kind: 'person.named', payload: { id: by(), name: name() } }
-      add({ command: () => command })
-    }
+    const writing = (): Writing => this.writing(at)
+    for (const one of beforeWriting(entries, folded, this.options))
+      waiting.push({ ...one, writing: writing(), written: () => undefined })
   }
 
   /** Now; a millisecond later where the deed before bears this very time, so that the two are told apart. */
