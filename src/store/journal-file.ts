@@ -152,11 +152,12 @@ export class JournalFile {
     let found: Problem[] = []
     await inSteps(
       (function* (entries: readonly Entry[]) {
-        for (const problems of verifying(entries)) {
+        for (const problems of verifying(entries, 20)) {
           found = problems
           yield
         }
       })(this.entries),
+      true,
     )
     return found
   }

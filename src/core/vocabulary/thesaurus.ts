@@ -149,7 +149,7 @@ export class Thesaurus {
    * (`postings`, where records are at hand), then the shorter name. Nothing typed finds nothing. Words are found through
    * an index, so that a vocabulary of thirty thousand headings answers within a keystroke.
    */
-  lookUp(text: string, most = 20, postings: (heading: Heading) => number = () => 0): LookUp[] {
+  lookUp(text: string, most = 20, postings?: (heading: Heading) => number): LookUp[] {
     const folded = foldLabel(text)
     if (!folded) return []
     this.lookUpWords ??= new WordIndex(this.names)
@@ -182,7 +182,7 @@ export class Thesaurus {
     const weights = new Map<Heading, number>()
     const weigh = (heading: Heading): number => {
       let weight = weights.get(heading)
-      if (weight === undefined) weights.set(heading, (weight = postings(heading)))
+      if (weight === undefined) weights.set(heading, (weight = postings!(heading)))
       return weight
     }
     const before = (a: number, b: number): number => {
@@ -191,7 +191,7 @@ export class Thesaurus {
       if (kinds) return kinds
       const [one, other] = [this.names[a % NAMES]!.heading, this.names[b % NAMES]!.heading]
       return (
-        weigh(other) - weigh(one) ||
+        (postings ? weigh(other) - weigh(one) : 0) ||
         rankA - rankB ||
         (one.label < other.label ? -1 : one.label > other.label ? 1 : 0)
       )
