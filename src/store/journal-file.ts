@@ -111,7 +111,7 @@ export class JournalFile {
 
   /** Written or not: the journal as the screen has it. */
   everything(): Entry[] {
-    return [...this.entries, ...this.numbered(this.waiting)]
+    return this.waiting.length ? [...this.entries, ...this.numbered(this.waiting)] : this.entries
   }
 
   /**

@@ -53,5 +53,5 @@ export class Deeds {
 }
 
 /** The entries that undo could take back, the latest last. */
-export const undoable = ({ done, floor }: { done: readonly number[]; floor: number }): number[] =>
-  done.filter((seq) => seq > floor)
+export const undoable = ({ done, floor }: { done: readonly number[]; floor: number }): readonly number[] =>
+  (done[0] ?? 0) > floor ? done : done.filter((seq) => seq > floor)

@@ -158,7 +158,8 @@ function* foldOnto(
   }
   const marks = base.marks.filter((m) => m.seq <= start.seq)
   if (marks.at(-1)?.seq !== start.seq && start.seq >= first) marks.push(start)
-  const inForce = new Set(deeds.done.filter((seq) => seq > start.seq))
+  // They ascend: what was done since the start stands at the end, however long the journal is.
+  const inForce = new Set(deeds.done.slice(deeds.done.findLastIndex((seq) => seq <= start.seq) + 1))
   const unfit: Problem[] = []
   let review = start.review
   let batch: [number, Command][] = []
