@@ -1,81 +1,14 @@
-import { digestOf } from '../core/base'
-import {
-  fold,
-  nextEntry,
-  type Command,
-  type Entry,
-  type Line,
-  type Packed,
-  type Review,
-  worksOf,
-  type Work,
-} from '../core/review'
+import { type Line, type Packed, worksOf, type Work } from '../core/review'
 import { evaluate, Scanned } from '../core/engine'
 import { parse, type Expr } from '../core/query'
-import { blockBytes, partRecords, toDocument, type Rec } from '../core/records'
+import { layOut, toDocument, type Rec } from '../core/records'
 import { draftStrategy, lineKeys, PRESENT_RULE, reachedBy, runStrategy, type Plan } from '../core/strategy'
 import { Random } from './corpus/random'
+import { Diary, READER, READER_NAME } from './diary'
 import { draftSource, evidenceNow, RELEASES, type OpenStandin } from '.'
 
-/** Who made the demo: an id, and what she is called. */
-const READER = 'demo-person-1'
-const READER_NAME = 'M. Osei'
 const QUESTION =
   'How do sound conditions in primary-school classrooms bear on pupils’ listening comprehension and early reading?'
-
-/** Gives commands their time: some minutes apart, on working days from 13 April 2026. */
-class Diary {
-  readonly entries: Entry[] = []
-  private time = Date.UTC(2026, 3, 13, 8, 12)
-  private readonly random = new Random('demo diary')
-  private ids = 0
-
-  id(kind: string): string {
-    return `demo-${kind}-${++this.ids}`
-  }
-
-  do<K extends Command['kind']>(
-    kind: K,
-    payload: Extract<Command, { kind: K }>['payload'],
-    seconds = 0,
-  ): void {
-    this.time += (seconds || this.random.int(20, 240)) * 1000
-    this.entries.push(
-      nextEntry(this.entries[this.entries.length - 1], { kind, payload } as Command, {
-        at: this.now(),
-        by: READER,
-        // Nothing of the demo has to be hidden: its salts may be guessed, and are the same every time.
-        salt: digestOf(`demo salt ${this.entries.length}`).slice(0, 32),
-      }),
-    )
-  }
-
-  now(): string {
-    return new Date(this.time).toISOString()
-  }
-
-  nextMorning(): void {
-    const day = new Date(this.time)
-    // Nobody searches at weekends: from Friday to Monday.
-    if (day.getUTCDay() === 5) day.setUTCDate(day.getUTCDate() + 2)
-    this.time = Date.UTC(
-      day.getUTCFullYear(),
-      day.getUTCMonth(),
-      day.getUTCDate() + 1,
-      8,
-      5 + this.random.int(0, 40),
-    )
-  }
-
-  /** Nothing was done until this morning. */
-  resume(year: number, month: number, day: number): void {
-    this.time = Date.UTC(year, month - 1, day, 8, 5)
-  }
-
-  review(): Review {
-    return fold(this.entries).review
-  }
-}
 
 const CONCEPTS = [
   {
@@ -197,7 +130,7 @@ export function buildDemo(earlier: readonly OpenStandin[], standins: readonly Op
     const again = diary.review().sources.find((s) => s.profileId === standin.info.id)!
     diary.do('source.set', { ...again, release: standin.release })
     const brought = bring(diary, standin, searches(diary, standin))
-    for (const bytes of brought.blocks) blobs.set(digestOf(bytes), bytes)
+    for (const [digest, bytes] of brought.bytes) blobs.set(digest, bytes)
     records.set(brought.digest, brought.records)
   }
   diary.nextMorning()
@@ -420,32 +353,20 @@ function bring(
   diary: Diary,
   standin: OpenStandin,
   { docs, runId }: { docs: ArrayLike<number>; runId: string },
-): { digest: string; blocks: Uint8Array[]; records: Rec[] } {
+): { digest: string; bytes: Map<string, Uint8Array>; records: Rec[] } {
   const records = Array.from(docs, (d) => standin.records[d]!).sort(
     (a, b) => (b.year ?? 0) - (a.year ?? 0) || (a.id < b.id ? -1 : 1),
   )
-  const { records: own, abstracts, fullTexts, unread } = partRecords(records)
-  const bytes = blockBytes(own)
-  const digest = digestOf(bytes)
-  const others = { abstracts, fullTexts, unread }
-  const blocks = [bytes]
-  const at: Partial<Record<keyof typeof others, string>> = {}
-  for (const name of ['abstracts', 'fullTexts', 'unread'] as const) {
-    const block = others[name] && blockBytes(others[name])
-    if (!block) continue
-    blocks.push(block)
-    at[name] = digestOf(block)
-  }
+  const { at, bytes } = layOut(records)
   diary.do('records.import', {
     id: diary.id('import'),
     sourceId: `demo-${standin.info.id}`,
     runId,
-    digest,
     ...at,
     count: records.length,
     at: diary.now(),
   })
-  return { digest, blocks, records }
+  return { digest: at.digest, bytes, records }
 }
 
 /** How far the reader has come, and how she decides: by the questions of the plan, as far as a record answers them. */

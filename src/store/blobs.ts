@@ -1,12 +1,8 @@
 import { digestOf } from '@/core/base'
-import { blockBytes, joinRecords, partRecords, type Blocks, type Rec } from '@/core/records'
-import type { Import } from '@/core/review'
+import { digestsOf, gather, layOut, type BlockDigests, type Rec } from '@/core/records'
 import { stored, unstored } from './compress'
 import type { Connection } from './connection'
 import type { Locks } from './environment'
-
-/** Where the blocks of an import lie. */
-export type BlockDigests = Pick<Import, 'digest' | 'abstracts' | 'unread' | 'fullTexts'>
 
 /** What can be laid down while nothing is swept away. */
 export interface Laying {
@@ -23,30 +19,6 @@ export const LEASE = 'luvren-bytes'
 
 export const decoded = (bytes: Uint8Array): unknown => JSON.parse(new TextDecoder().decode(bytes))
 
-/** Puts the records of an import together from its blocks; undefined where that of the records themselves is missing. */
-export function recordsFrom(
-  { digest, abstracts, unread, fullTexts }: BlockDigests,
-  block: (digest: string) => unknown,
-): readonly Rec[] | undefined {
-  const records = block(digest) as Rec[] | undefined
-  const other = <T>(of: string | undefined): T | undefined =>
-    of === undefined ? undefined : (block(of) as T | undefined)
-  const [a, u, f] = [
-    other<NonNullable<Blocks['abstracts']>>(abstracts),
-    other<NonNullable<Blocks['unread']>>(unread),
-    other<NonNullable<Blocks['fullTexts']>>(fullTexts),
-  ]
-  return (
-    records &&
-    joinRecords({
-      records,
-      ...(a ? { abstracts: a } : {}),
-      ...(u ? { unread: u } : {}),
-      ...(f ? { fullTexts: f } : {}),
-    })
-  )
-}
-
 /** What lies beside the journals, by the digest of its bytes. Records that were read once stay at hand. */
 export class Blobs {
   private readonly records = new Map<string, readonly Rec[]>()
@@ -60,18 +32,14 @@ export class Blobs {
    * Lays something down beside a journal. What `work` lays down is safe from the sweep until `work` has ended; the
    * entries that name it must be written by then.
    */
-  async lay<T>(work: (laying: Laying) => Promise<T>): Promise<T> {
-    let done: { value: T } | undefined
-    await this.locks.request(LEASE, { mode: 'shared' }, async () => {
-      done = {
-        value: await work({
-          keepBytes: (bytes) => this.keep(bytes),
-          keepRecords: (records) => this.keepRecords(records),
-          keepChecked: (digest, bytes) => this.keepAs(digest, bytes),
-        }),
-      }
-    })
-    return done!.value
+  lay<T>(work: (laying: Laying) => Promise<T>): Promise<T> {
+    return this.locks.request(LEASE, { mode: 'shared' }, () =>
+      work({
+        keepBytes: (bytes) => this.keep(bytes),
+        keepRecords: (records) => this.keepRecords(records),
+        keepChecked: (digest, bytes) => this.keepAs(digest, bytes),
+      }),
+    )
   }
 
   private async keep(bytes: Uint8Array): Promise<string> {
@@ -86,11 +54,8 @@ export class Blobs {
   }
 
   private async keepRecords(records: readonly Rec[]): Promise<BlockDigests> {
-    const { records: own, abstracts, unread, fullTexts } = partRecords(records)
-    const at: BlockDigests = { digest: await this.keep(blockBytes(own)) }
-    if (abstracts) at.abstracts = await this.keep(blockBytes(abstracts))
-    if (unread) at.unread = await this.keep(blockBytes(unread))
-    if (fullTexts) at.fullTexts = await this.keep(blockBytes(fullTexts))
+    const { at, bytes } = layOut(records)
+    for (const [digest, own] of bytes) await this.keepAs(digest, own)
     this.records.set(keyOf(at), [...records])
     return at
   }
@@ -110,13 +75,11 @@ export class Blobs {
       // The database is gone: what is in memory is all there is.
     }
     for (const records of this.records.values()) {
-      const { records: own, ...others } = partRecords(records)
+      const block = layOut(records).bytes.get(digest)
+      if (block) return block
       // A block of the first form holds everything, as it was written then.
-      for (const bytes of [
-        new TextEncoder().encode(JSON.stringify(records)),
-        ...[own, ...Object.values(others)].map(blockBytes),
-      ])
-        if (digestOf(bytes) === digest) return bytes
+      const whole = new TextEncoder().encode(JSON.stringify(records))
+      if (digestOf(whole) === digest) return whole
     }
     return undefined
   }
@@ -131,15 +94,14 @@ export class Blobs {
     const known = this.at(of)
     if (known) return known
     const blocks = new Map<string, unknown>()
-    for (const digest of [of.digest, of.abstracts, of.unread, of.fullTexts]) {
-      const bytes = digest === undefined ? undefined : await this.bytes(digest)
-      if (digest !== undefined && bytes && digestOf(bytes) === digest) blocks.set(digest, decoded(bytes))
+    for (const digest of digestsOf(of)) {
+      const bytes = await this.bytes(digest)
+      if (bytes && digestOf(bytes) === digest) blocks.set(digest, decoded(bytes))
     }
-    const records = recordsFrom(of, (digest) => blocks.get(digest))
+    const records = gather(of, (digest) => blocks.get(digest))
     if (records) this.records.set(keyOf(of), records)
     return records
   }
 }
 
-const keyOf = ({ digest, abstracts = '', unread = '', fullTexts = '' }: BlockDigests): string =>
-  [digest, abstracts, unread, fullTexts].join(' ')
+const keyOf = (at: BlockDigests): string => digestsOf(at).join(' ')

@@ -1,13 +1,5 @@
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb'
-import {
-  blobsOf,
-  commandOf,
-  kindNamed,
-  NO_BLOBS,
-  SCHEMA_VERSION,
-  type Entry,
-  type Snapshot,
-} from '@/core/review'
+import { blobsOf, commandOf, reachesBytes, SCHEMA_VERSION, type Entry, type Snapshot } from '@/core/review'
 import type { Stored } from './compress'
 
 /** What the shelf shows of a review without opening it. */
@@ -178,10 +170,10 @@ export async function sweep(db: Database): Promise<number> {
 }
 
 function reachedByAny(entry: Entry): readonly string[] {
-  const known = kindNamed(entry.kind)
-  if (known?.blobs === NO_BLOBS && entry.v <= SCHEMA_VERSION) return []
+  const ofThisVersion = entry.v <= SCHEMA_VERSION
+  if (ofThisVersion && !reachesBytes(entry.kind)) return []
   // What a newer version wrote, or what is not understood, keeps all that looks like a digest.
-  return known && entry.v <= SCHEMA_VERSION && commandOf(entry).ok ? blobsOf(entry) : digestsIn(entry.payload)
+  return ofThisVersion && commandOf(entry).ok ? blobsOf(entry) : digestsIn(entry.payload)
 }
 
 /** Everything in a value that looks like a digest, at any depth. */

@@ -15,7 +15,7 @@ export interface LockOptions {
 }
 
 export interface Locks {
-  request: (name: string, options: LockOptions, work: (had: boolean) => Promise<unknown>) => Promise<unknown>
+  request: <T>(name: string, options: LockOptions, work: (had: boolean) => Promise<T>) => Promise<T>
   query: () => Promise<{ held?: { name?: string }[] }>
 }
 

@@ -11,7 +11,7 @@ import {
   snapshotOf,
   snapshotToKeep,
   undoable,
-  verifying,
+  verifyInSteps,
   type Command as CommandType,
   type Entry,
   type Folded,
@@ -126,16 +126,16 @@ export class JournalFile {
   } {
     const at = this.timeOfDeed()
     const more = [...this.waiting]
-    if (commands.length) this.prepare(this.everything(), this.folded, at, more)
-    const fits = (command: CommandType): boolean => Command.safeParse(command).success
-    for (const command of commands.filter(fits))
+    if (commands.length) this.prepare(this.foldedUpTo, this.folded, at, more)
+    const fit = new Set(commands.filter((command) => Command.safeParse(command).success))
+    for (const command of fit)
       more.push({ command: () => command, writing: this.writing(at), written: () => undefined })
     const beside = new Map<string, Uint8Array>()
     for (const { beside: bytes } of more) if (bytes) beside.set(digestOf(bytes), bytes)
     return {
       entries: [...this.entries, ...this.numbered(more)],
       beside,
-      unfinished: commands.filter((command) => !fits(command)),
+      unfinished: commands.filter((command) => !fit.has(command)),
     }
   }
 
@@ -148,18 +148,8 @@ export class JournalFile {
   }
 
   /** Checks the chain of digests, which is slow for long journals. */
-  async verify(): Promise<Problem[]> {
-    let found: Problem[] = []
-    await inSteps(
-      (function* (entries: readonly Entry[]) {
-        for (const problems of verifying(entries, 20)) {
-          found = problems
-          yield
-        }
-      })(this.entries),
-      true,
-    )
-    return found
+  verify(): Promise<Problem[]> {
+    return inSteps(verifyInSteps(this.entries), true)
   }
 
   /**
@@ -189,7 +179,7 @@ export class JournalFile {
   /** Shows what is done at once, and writes it; resolves when it is on disk. */
   private async enqueue(commands: readonly Waiting['command'][], again = false): Promise<void> {
     const at = this.timeOfDeed()
-    if (!again) this.prepare(this.everything(), this.folded, at, this.waiting)
+    if (!again) this.prepare(this.foldedUpTo, this.folded, at, this.waiting)
     const written = commands.map(
       (command) =>
         new Promise<void>((done) => {
@@ -209,9 +199,8 @@ export class JournalFile {
 
   /** Lets wait what has to be written before anything else is. */
   private prepare(entries: readonly Entry[], folded: Folded, at: string, waiting: Waiting[]): void {
-    const writing = (): Writing => this.writing(at)
     for (const one of beforeWriting(entries, folded, this.options))
-      waiting.push({ ...one, writing: writing(), written: () => undefined })
+      waiting.push({ ...one, writing: this.writing(at), written: () => undefined })
   }
 
   /** Now; a millisecond later where the deed before bears this very time, so that the two are told apart. */
@@ -323,18 +312,23 @@ export class JournalFile {
     }
   }
 
+  /** What is written, without what waits. */
+  private foldWritten(): Folded {
+    return foldOn(this.base.entries, this.base.folded, this.entries) ?? fold(this.entries)
+  }
+
   /** What waits, with what going over asks for now: another tab may have done that, or written more before it. */
   private stillToGoOver(batch: readonly Waiting[]): Waiting[] {
     const before: Waiting[] = []
     const own = batch.filter((w) => !w.goesOver)
     if (batch.length > own.length && isToGoOver(this.entries))
-      this.prepare(this.entries, fold(this.entries), batch[0]!.writing.at, before)
+      this.prepare(this.entries, this.foldWritten(), batch[0]!.writing.at, before)
     return [...before, ...own]
   }
 
   /** What waits without undos that would do nothing behind what is written now. */
   private effective(waiting: readonly Waiting[]): Waiting[] {
-    const deeds = new Deeds(fold(this.entries))
+    const deeds = new Deeds(this.foldWritten())
     const kept: Waiting[] = []
     for (const w of waiting) {
       const entry = this.numbered([...kept, w]).at(-1)!
@@ -351,11 +345,7 @@ export class JournalFile {
       const lost = connection.lost
       try {
         const db = await connection.get()
-        let found: { value: T } | undefined
-        await locks.request(`luvren-write/${this.reviewId}`, {}, async () => {
-          found = { value: await work(db) }
-        })
-        return found!.value
+        return await locks.request(`luvren-write/${this.reviewId}`, {}, () => work(db))
       } catch (error) {
         if (connection.lost === lost || tries >= TRIES) throw error
       }

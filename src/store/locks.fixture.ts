@@ -22,28 +22,28 @@ export function locks() {
   }
   return {
     names,
-    request: (
+    request: <T>(
       name: string,
       { mode, ifAvailable }: LockOptions,
-      work: (had: boolean) => Promise<unknown>,
-    ): Promise<unknown> => {
+      work: (had: boolean) => Promise<T>,
+    ): Promise<T> => {
       const shared = mode === 'shared'
       const own = held.get(name) ?? []
       const free = !queues.get(name)?.length && (!own.length || (shared && own.every((o) => o.shared)))
       if (ifAvailable && !free) return work(false)
-      return new Promise((done, failed) => {
+      return new Promise<T>((done, failed) => {
         const asked: Asked = {
           shared,
           begin: () => {
-            work(true)
-              .then(done, failed)
-              .finally(() => {
-                held.set(
-                  name,
-                  held.get(name)!.filter((o) => o !== asked),
-                )
-                next(name)
-              })
+            // As in a browser, the lock is free before whoever asked for it is told.
+            const free = (): void => {
+              held.set(
+                name,
+                held.get(name)!.filter((o) => o !== asked),
+              )
+              next(name)
+            }
+            work(true).finally(free).then(done, failed)
           },
         }
         queues.set(name, [...(queues.get(name) ?? []), asked])

@@ -1,4 +1,4 @@
-import type { Line, Review, Run } from '@/core/review'
+import { inRound, type Line, type Review, type Run } from '@/core/review'
 import { lineKeys, PRESENT_RULE, reachedBy } from '@/core/strategy'
 import { evidenceNow } from '@/standins'
 import type { SourceInfo } from './source-info'
@@ -10,7 +10,6 @@ export function runIdentity(
   lines: readonly Line[],
   lineId: string,
 ): Pick<Run, 'key' | 'keyRule' | 'reached' | 'evidence' | 'roundId'> {
-  const round = review.rounds.at(-1)
   return {
     key: lineKeys(lines).get(lineId)!,
     keyRule: PRESENT_RULE.version,
@@ -21,6 +20,6 @@ export function runIdentity(
       profile: info.profile,
       vocabularyFile: info.vocabulary?.file?.digest,
     }),
-    ...(round ? { roundId: round.id } : {}),
+    ...inRound(review),
   }
 }

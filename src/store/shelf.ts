@@ -1,7 +1,16 @@
 import { tell, type Told } from '@/core/figures'
-import { foldInSteps, importsToRead, nextEntry, worksOf, type Entry, type Opened } from '@/core/review'
+import { digestsOf, gather } from '@/core/records'
+import {
+  foldInSteps,
+  importsToRead,
+  nextEntry,
+  worksOf,
+  type Entry,
+  type Opened,
+  type Review,
+} from '@/core/review'
 import { inSteps } from './breathe'
-import { decoded, LEASE, recordsFrom, type Blobs } from './blobs'
+import { decoded, LEASE, type Blobs } from './blobs'
 import { addEntries, readEntries, removeReview, storeReview, sweep, type ShelfItem } from './db'
 import type { Ground } from './environment'
 import { Refusal } from './refusal'
@@ -35,13 +44,14 @@ export class Shelf {
       ),
     ]
     await addEntries(await this.options.connection.get(), id, entries)
-    await this.write(id, entries, await toldOf(entries, () => Promise.resolve(undefined)))
+    await this.write(id, entries, await toldOf(await reviewOf(entries), () => Promise.resolve(undefined)))
     return id
   }
 
   /** Puts a review that was checked whole into this browser, in one go, and gives its id. */
   async store({ entries, digests, blob }: Opened, demo = false): Promise<string> {
-    const { id } = (await inSteps(foldInSteps(entries)))!.review
+    const review = await reviewOf(entries)
+    const { id } = review
     const db = await this.options.connection.get()
     const taken = await readEntries(db, id)
     // The same journal, as far as both go: keep the longer one. Otherwise the one here is not touched.
@@ -50,7 +60,10 @@ export class Shelf {
         'A review with the same origin but another history is already on the shelf. Remove that one for good first, or keep working in it.',
       )
     const longer = entries.length > taken.length ? entries : taken
-    const told = await toldOf(longer, async (digest) => (digests.includes(digest) ? blob(digest) : undefined))
+    const present = longer === entries ? review : await reviewOf(longer)
+    const told = await toldOf(present, async (digest) =>
+      digests.includes(digest) ? blob(digest) : undefined,
+    )
     const known = await db.get('shelf', id)
     const item = shelfItem(id, longer, told, demo || (known?.demo ?? false))
     // Laid down first; the one transaction behind it makes the review exist.
@@ -98,13 +111,11 @@ export class Shelf {
    * Removes what lies beside the journals and nothing reaches: what was laid down by a tab that ended before it wrote the
    * entry, or belonged to a review that was removed. Not while anybody lays something down. Gives how many went.
    */
-  async sweep(): Promise<number> {
+  sweep(): Promise<number> {
     const { connection, locks } = this.options
-    let gone = 0
-    await locks.request(LEASE, { mode: 'exclusive', ifAvailable: true }, async (had) => {
-      if (had) gone = await sweep(await connection.get())
-    })
-    return gone
+    return locks.request(LEASE, { mode: 'exclusive', ifAvailable: true }, async (had) =>
+      had ? sweep(await connection.get()) : 0,
+    )
   }
 
   private async change(id: string, change: (item: ShelfItem) => ShelfItem): Promise<void> {
@@ -122,20 +133,21 @@ export class Shelf {
   }
 }
 
-/** What is told of a journal with these bytes beside it. */
+const reviewOf = async (entries: readonly Entry[]): Promise<Review> =>
+  (await inSteps(foldInSteps(entries)))!.review
+
+/** What is told of a review with these bytes beside it. */
 async function toldOf(
-  entries: readonly Entry[],
+  review: Review,
   bytesAt: (digest: string) => Promise<Uint8Array | undefined>,
 ): Promise<Told> {
-  const { review } = (await inSteps(foldInSteps(entries)))!
   const blocks = new Map<string, unknown>()
-  for (const { digest, abstracts, unread, fullTexts } of importsToRead(review))
-    for (const at of [digest, abstracts, unread, fullTexts]) {
-      const bytes = at === undefined ? undefined : await bytesAt(at)
-      if (at !== undefined && bytes) blocks.set(at, decoded(bytes))
-    }
+  for (const digest of importsToRead(review).flatMap(digestsOf)) {
+    const bytes = await bytesAt(digest)
+    if (bytes) blocks.set(digest, decoded(bytes))
+  }
   return tell(
     review,
-    worksOf(review, (i) => recordsFrom(i, (digest) => blocks.get(digest))),
+    worksOf(review, (i) => gather(i, (digest) => blocks.get(digest))),
   )
 }

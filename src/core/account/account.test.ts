@@ -4,7 +4,7 @@ import { recordsOf, vocabularyOf, type SourceId } from '../../standins/corpus/re
 import { buildDemo } from '../../standins/demo'
 import { LATEST, openStandin, RELEASES, STANDINS, type OpenStandin, type Release } from '../../standins'
 import { PROFILES } from '../../standins/profiles'
-import { joinRecords, type Rec } from '../records'
+import { gather } from '../records'
 import { tell } from '../figures'
 import { fold, worksOf, type Review } from '../review'
 import { lineKeys, reachedBy } from '../strategy'
@@ -34,12 +34,7 @@ const blockOf = (digest: string): unknown => JSON.parse(new TextDecoder().decode
 const toldOf = (r: Review) =>
   tell(
     r,
-    worksOf(r, ({ digest, abstracts }) =>
-      joinRecords({
-        records: blockOf(digest) as Rec[],
-        ...(abstracts ? { abstracts: blockOf(abstracts) as (string | null)[] } : {}),
-      }),
-    ),
+    worksOf(r, (i) => gather(i, blockOf)),
   )
 const { works } = toldOf(review).ruled.works
 const contextOf = (r: Review): FactContext => ({

@@ -1,25 +1,13 @@
 import { keptFor } from '../base'
 import { limitState, type Profile } from '../profile'
 import { parse, print, sameLimit, walk, withoutPlaces, type LimitKind } from '../query'
-import {
-  standingRuns,
-  type Line,
-  type PlannedLimit,
-  type Review,
-  type Run,
-  type Source,
-  type Term,
-} from '../review'
+import { type Line, type PlannedLimit, type Review, type Run, type Term } from '../review'
 import { finalLine, limitsThatCount, termExpression } from '../strategy'
 import type { FactContext } from './facts/fact'
 import { currentRuns, joiningLine } from './runs'
 import { searchedWith, type SearchedWith } from './searched-with'
 
-/** Databases of the plan in which something was run. */
-export const searchedIn = (review: Review): Source[] =>
-  review.sources.filter(
-    (s) => s.kind === 'database' && standingRuns(review.runs).some((r) => r.sourceId === s.id),
-  )
+export { searchedIn } from '../figures'
 
 /** The run that counts of a source: that of the line which says what the strategy found, as it stands. */
 export function finalRun(review: Review, sourceId: string): Run | undefined {

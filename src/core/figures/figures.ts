@@ -7,6 +7,7 @@ import {
   termsInUse,
   type Review,
   type Ruled,
+  type Source,
   type Work,
 } from '../review'
 import { passCounts, readersOf, type PassCounts } from '../selection'
@@ -59,9 +60,10 @@ const hitsOf = keptFor((review: Review): Figures['hits'] => {
   return found
 })
 
-const searchedIn = keptFor((review: Review): string[] => {
+/** Databases of the plan in which something was run. */
+export const searchedIn = keptFor((review: Review): Source[] => {
   const standing = new Set(standingRuns(review.runs).map((r) => r.sourceId))
-  return review.sources.filter((s) => s.kind === 'database' && standing.has(s.id)).map((s) => s.id)
+  return review.sources.filter((s) => s.kind === 'database' && standing.has(s.id))
 })
 
 const finderOf = keptFor((works: readonly Work[]) => recordFinder(works.map((w) => w.record)))
@@ -91,7 +93,7 @@ export function figuresOf(review: Review, ruled: Ruled): Figures {
     concepts: review.concepts.length,
     terms: termsInUse(review).length,
     hits: hitsOf(review),
-    searched: searchedIn(review),
+    searched: searchedIn(review).map((s) => s.id),
     identified,
     brought,
     superseded: review.imports.reduce((n, i) => n + (superseding.has(i.id) ? i.count : 0), 0),

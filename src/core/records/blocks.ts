@@ -1,4 +1,4 @@
-import { canonicalJson } from '../base'
+import { canonicalJson, digestOf } from '../base'
 import type { Rec } from './record'
 
 /**
@@ -50,3 +50,44 @@ export function joinRecords({ records, abstracts, fullTexts, unread }: Blocks): 
 
 /** A block as the bytes by whose digest it is named: canonical JSON, so that no writer of JSON changes the name. */
 export const blockBytes = (block: unknown): Uint8Array => new TextEncoder().encode(canonicalJson(block))
+
+/** Where the blocks of some records lie. */
+export interface BlockDigests {
+  /** Of the records themselves; of the first form, everything. */
+  digest: string
+  abstracts?: string | undefined
+  unread?: string | undefined
+  fullTexts?: string | undefined
+}
+const KINDS = ['abstracts', 'unread', 'fullTexts'] as const
+
+/** Records as blocks: the bytes of each by its digest, and which is which. */
+export function layOut(records: readonly Rec[]): { at: BlockDigests; bytes: Map<string, Uint8Array> } {
+  const parts = partRecords(records)
+  const bytes = new Map<string, Uint8Array>()
+  const lay = (block: unknown): string => {
+    const own = blockBytes(block)
+    const digest = digestOf(own)
+    bytes.set(digest, own)
+    return digest
+  }
+  const at: BlockDigests = { digest: lay(parts.records) }
+  for (const kind of KINDS) if (parts[kind]) at[kind] = lay(parts[kind])
+  return { at, bytes }
+}
+
+/** The digests of all blocks. */
+export const digestsOf = (at: BlockDigests): string[] => [
+  at.digest,
+  ...KINDS.flatMap((kind) => at[kind] ?? []),
+]
+
+/** Puts records together from their blocks; undefined where that of the records themselves is missing. */
+export function gather(at: BlockDigests, block: (digest: string) => unknown): readonly Rec[] | undefined {
+  const records = block(at.digest) as Rec[] | undefined
+  const others = KINDS.flatMap((kind) => {
+    const found = at[kind] === undefined ? undefined : block(at[kind])
+    return found ? [[kind, found] as const] : []
+  })
+  return records && joinRecords({ records, ...(Object.fromEntries(others) as Omit<Blocks, 'records'>) })
+}

@@ -1,7 +1,7 @@
 export * from './values'
 export * from './commands'
 export * from './journal'
-export { KINDS, kindNamed, NO_BLOBS, said, type Kind, type Words } from './kinds'
+export { KINDS, kindNamed, reachesBytes, said, type Kind, type Words } from './kinds'
 export * from './works'
 export { isStanding, standingImports } from './imports'
 export { currentRuns } from './current-runs'

@@ -349,6 +349,12 @@ export interface Review {
   account: { voice: Voice; edited: Record<string, PassageContent> }
 }
 
+/** The round that what is run and brought in now belongs to; nothing where none was begun. */
+export const inRound = ({ rounds }: Review): { roundId?: string } => {
+  const round = rounds.at(-1)
+  return round ? { roundId: round.id } : {}
+}
+
 /** The runs that stand: without those that a correction has taken the place of. */
 export function standingRuns(runs: readonly Run[]): Run[] {
   const corrected = new Set(runs.flatMap((r) => (r.supersedes === undefined ? [] : [r.supersedes])))

@@ -40,7 +40,7 @@ function searchedByRelease(runs: readonly Run[], words: (release: string) => str
 /** Facts of the searches, as they were run. */
 export const SEARCHES: Record<string, Reader> = {
   'databases.searched': (c) => {
-    const n = searchedIn(c.review).length
+    const n = c.figures.searched.length
     return {
       text: pluralInWords(n, 'database'),
       missing: !n,

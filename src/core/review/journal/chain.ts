@@ -1,4 +1,4 @@
-import { problem, type Problem } from '../../base'
+import { drain, problem, type Problem } from '../../base'
 import { entryDigest, FIRST_DIGEST, ofFirstForm, payloadDigestOf, readEntryShape, type Entry } from './entry'
 import { commandOf, wrong } from './read-entry'
 
@@ -7,33 +7,29 @@ import { commandOf, wrong } from './read-entry'
  * before is named; an empty list means that the journal is whole. One that begins later than entry 0 is a journal whose
  * first form was left out: then its first entry is that of going over, which says what stood before it.
  */
-export function verifyJournal(entries: readonly unknown[]): Problem[] {
-  for (const problems of verifying(entries)) if (problems.length) return problems
-  return []
-}
+export const verifyJournal = (entries: readonly unknown[]): Problem[] => drain(verifyInSteps(entries))
 
-/** The same, a few hundred entries at a time, so that a page can draw in between. */
-export function* verifying(entries: readonly unknown[], each = 200): Generator<Problem[], void> {
+/** Entries that are checked between two breaths of a check in steps. */
+const STEP = 20
+
+/** The same in steps, so that a page can draw in between. */
+export function* verifyInSteps(entries: readonly unknown[]): Generator<undefined, Problem[]> {
   let before: { seq: number; digest: string; first: boolean } | undefined
   for (const [i, raw] of entries.entries()) {
     const read = readEntryShape(raw)
     const place = (before?.seq ?? -1) + 1
-    if (!read.success) {
-      yield [
+    if (!read.success)
+      return [
         problem('entry-shape', 'error', `Entry ${place} is damaged: ${wrong(read.error)}.`, `entry ${place}`),
       ]
-      return
-    }
     const entry = read.data
     before ??= startOf(entry)
     const found = follows(entry, before)
-    if (found) {
-      yield [found]
-      return
-    }
+    if (found) return [found]
     before = { seq: entry.seq, digest: entry.digest, first: ofFirstForm(entry) }
-    if (i % each === each - 1) yield []
+    if (i % STEP === STEP - 1) yield
   }
+  return []
 }
 
 /** What stands before the first entry that is here. */

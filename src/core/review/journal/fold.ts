@@ -1,5 +1,5 @@
 import { produce } from 'immer'
-import { problem, type Problem } from '../../base'
+import { drain, problem, type Problem } from '../../base'
 import type { Command } from '../commands'
 import { kindNamed } from '../kinds'
 import type { SideTaken } from '../side-taken'
@@ -91,14 +91,6 @@ export function* foldInSteps(
   }
   const begun = first > 0 ? beginLate(entries[0]!, beside) : undefined
   return yield* foldOnto(begun ?? NOTHING, begun ? first : first - 1, entries, beside)
-}
-
-/** Runs a fold to its end. */
-function drain<T>(steps: Generator<undefined, T>): T {
-  for (;;) {
-    const step = steps.next()
-    if (step.done) return step.value
-  }
 }
 
 /** A journal whose first form was left out begins with the state that the entry of going over names. */

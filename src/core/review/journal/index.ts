@@ -12,7 +12,7 @@ export {
 } from './entry'
 export { migrate, SCHEMA_VERSION, SECOND_FORM } from './migrations'
 export { blobsOf, commandOf } from './read-entry'
-export { verifyJournal, verifying } from './chain'
+export { verifyInSteps, verifyJournal } from './chain'
 export { Deeds, undoable } from './deeds'
 export {
   fold,

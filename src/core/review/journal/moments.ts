@@ -1,4 +1,5 @@
 import { produce } from 'immer'
+import type { Command } from '../commands'
 import { kindNamed } from '../kinds'
 import { emptyReview, type Line, type Review, type Run } from '../values'
 import { Deeds } from './deeds'
@@ -29,10 +30,7 @@ export function* momentsOfRuns(
   const done = new Map<number, Entry>()
   const ofSource = (payload: unknown): boolean =>
     sourceId === undefined || (payload as { sourceId?: string }).sourceId === sourceId
-  const apply = (entry: Entry): void => {
-    const read = commandOf(entry)
-    if (!read.ok) return
-    const { kind, payload } = read.value
+  const apply = (entry: Entry, { kind, payload }: Command): void => {
     before.push({ seq: entry.seq, review })
     review = produce(review, (draft: Review) => kindNamed(kind)!.apply(draft, payload, entry))
   }
@@ -45,13 +43,15 @@ export function* momentsOfRuns(
       if (before.at(-1)?.seq === effect.undid) review = before.pop()!.review
     } else if ('redid' in effect) {
       const again = done.get(effect.redid)
-      if (again) apply(again)
+      // Read anew: what was applied once belongs to the state that it went into.
+      const once = again && commandOf(again)
+      if (once?.ok) apply(again!, once.value)
     } else if (command.kind === 'run.log') {
       if (ofSource(command.payload))
         yield { run: command.payload, lines: review.strategies[command.payload.sourceId] ?? [] }
     } else if (LINE_KINDS.has(command.kind) && ofSource(command.payload)) {
       done.set(entry.seq, entry)
-      apply(entry)
+      apply(entry, command)
     }
   }
 }

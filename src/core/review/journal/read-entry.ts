@@ -1,7 +1,7 @@
 import type { z } from 'zod'
 import { fail, issuesInWords, ok, problem, type Result } from '../../base'
 import type { Command } from '../commands'
-import { kindNamed } from '../kinds'
+import { kindNamed, reachesBytes } from '../kinds'
 import { isWithheld, ofFirstForm, type Entry } from './entry'
 import { migrate, SCHEMA_VERSION } from './migrations'
 
@@ -48,7 +48,7 @@ export function commandOf(entry: Entry): Result<Command> {
 
 /** The digests of all that an entry reaches beside the journal, at any depth; none where it is not understood. */
 export function blobsOf(entry: Entry): readonly string[] {
-  if (!kindNamed(entry.kind)) return []
+  if (!kindNamed(entry.kind) || !reachesBytes(entry.kind)) return []
   const read = commandOf(entry)
   return read.ok ? kindNamed(read.value.kind)!.blobs(read.value.payload) : []
 }

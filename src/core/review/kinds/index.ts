@@ -1,7 +1,7 @@
 import type { z } from 'zod'
 import { ACCOUNT_KINDS } from './account'
 import { JOURNAL_KINDS } from './journal'
-import type { Kind } from './kind'
+import { NO_BLOBS, type Kind } from './kind'
 import { PLAN_KINDS } from './plan'
 import { QUESTION_KINDS } from './question'
 import { RECORD_KINDS } from './records'
@@ -33,4 +33,6 @@ export const KINDS = ALL as { readonly [K in CommandKind]: Kind<z.ZodType<Payloa
 /** The kind of a command without its type, for whoever deals with any: the payload must be one of this kind. */
 export const kindNamed = (name: string): Kind<z.ZodType<unknown>> | undefined =>
   Object.hasOwn(ALL, name) ? (KINDS[name as CommandKind] as unknown as Kind<z.ZodType<unknown>>) : undefined
-export { NO_BLOBS, said, type Kind, type Undo, type Words, type Written } from './kind'
+/** May a command of this kind reach something beside the journal? Of one that is not known here nothing can be said. */
+export const reachesBytes = (name: string): boolean => kindNamed(name)?.blobs !== NO_BLOBS
+export { said, type Kind, type Undo, type Words, type Written } from './kind'

@@ -83,6 +83,22 @@ export const atStage = (stage: Place['stage'], anchor?: string): Place => ({
   ...(anchor === undefined ? {} : { anchor }),
 })
 
+/** The kind that sets one thing of a list, which is typed into: in the place of the one with its id, or at the end. */
+export const sets = <S extends z.ZodType<{ id: string }>>(
+  schema: S,
+  list: (review: Review) => z.infer<S>[],
+  place: (payload: z.infer<S>) => Place,
+  words: string,
+): Kind<S> =>
+  kind({
+    ...PLAIN,
+    schema,
+    apply: (r, p) => put(list(r), p),
+    place,
+    words: said(words),
+    held: (r, p) => one(list(r), p.id),
+  })
+
 /** The kind that takes one thing out of a list by its id; where it is not in the list, nothing happens. */
 export const removes = (list: (review: Review) => { id: string }[], place: Place, words: string) =>
   kind({

@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { Gap, Term, VocabularyFile } from '../values'
-import { atStage, kind, one, PLAIN, put, removes, said } from './kind'
+import { atStage, kind, PLAIN, put, removes, said, sets } from './kind'
 
 export const TERM_KINDS = {
   'gap.set': kind({
@@ -31,13 +31,11 @@ export const TERM_KINDS = {
     place: (p) => atStage('terms', `concept:${p.terms[0]!.conceptId}`),
     words: said('several terms set'),
   }),
-  'term.set': kind({
-    ...PLAIN,
-    schema: Term,
-    apply: (r, p) => put(r.terms, p),
-    place: (p) => atStage('terms', `concept:${p.conceptId}`),
-    words: said('term set'),
-    held: (r, p) => one(r.terms, p.id),
-  }),
+  'term.set': sets(
+    Term,
+    (r) => r.terms,
+    (p) => atStage('terms', `concept:${p.conceptId}`),
+    'term set',
+  ),
   'term.remove': removes((r) => r.terms, atStage('terms'), 'term removed'),
 }

@@ -2,6 +2,7 @@ import { z } from 'zod'
 import { canonicalJson, digestOf } from '../../base'
 import { Rec } from '../../records'
 import { readVocabulary } from '../../vocabulary'
+import { reachesBytes } from '../kinds'
 import { commandOf, fold, readSide, withoutNames, type Entry } from '../journal'
 
 const text = (bytes: Uint8Array): string => new TextDecoder('utf-8', { fatal: true }).decode(bytes)
@@ -20,6 +21,7 @@ const Unread = z.array(z.record(z.string(), z.array(z.string())).nullable())
 export function blobChecks(entries: readonly Entry[]): Map<string, BlobCheck> {
   const checks = new Map<string, BlobCheck>()
   for (const entry of entries) {
+    if (!reachesBytes(entry.kind)) continue
     const read = commandOf(entry)
     if (!read.ok) continue
     const command = read.value

@@ -1,7 +1,7 @@
 import { zipSync, type Zippable } from 'fflate'
 import { describe, expect, it } from 'vitest'
 import { digestOf } from '../../base'
-import { blockBytes, emptyRecord, partRecords } from '../../records'
+import { emptyRecord, layOut } from '../../records'
 import { firstFormJournal, goneOverFrom, journalOf } from '../journal.fixture'
 import type { Command } from '../commands'
 import { withheld } from '../journal'
@@ -22,13 +22,11 @@ const RECORDS = [
 ]
 /** A review with records in blocks of each kind, and what lies beside its journal. */
 function brought(records = RECORDS, count = records.length) {
-  const { records: own, abstracts, unread } = partRecords(records)
-  const blocks = [own, abstracts, unread].map(blockBytes)
-  const [digest, a, u] = blocks.map((b) => digestOf(b)) as [string, string, string]
+  const { at: blocks, bytes: blobs } = layOut(records)
   const at = '2026-11-16T09:00:00Z'
-  const payload = { id: 'i', sourceId: 's', digest, abstracts: a, unread: u, count, at }
+  const payload = { id: 'i', sourceId: 's', ...blocks, count, at }
   const entries = journalOf([begin, { kind: 'records.import', payload }])
-  return { entries, blobs: new Map(blocks.map((b) => [digestOf(b), b])) }
+  return { entries, blobs }
 }
 
 describe('a package', () => {

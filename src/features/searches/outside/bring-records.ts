@@ -1,7 +1,7 @@
 import type { Store } from '@/store/store'
 import { digestOf, plural, thousands } from '@/core/base'
 import { readRis, type Rec } from '@/core/records'
-import { standingImports, type Import, type Line, type Source } from '@/core/review'
+import { inRound, standingImports, type Import, type Line, type Source } from '@/core/review'
 import type { Laying } from '@/store/blobs'
 
 import { sourceInfo, type SourceInfo } from '@/store/source-info'
@@ -24,16 +24,14 @@ async function put(
   because: string,
 ): Promise<void> {
   const { newId, act, now, session } = store
-  const { rounds } = session.getState().folded.review
   const before = place === 'in place' ? partsOf(store, source.id).map((i) => i.id) : []
-  const round = rounds.at(-1)
   await act('records.import', {
     id: newId(),
     sourceId: source.id,
     ...(await keepRecords(records)),
     count: records.length,
     at: now(),
-    ...(round ? { roundId: round.id } : {}),
+    ...inRound(session.getState().folded.review),
     ...about,
     ...(before.length ? { supersedes: { ids: before, because } } : {}),
   })
