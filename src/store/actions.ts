@@ -1,4 +1,4 @@
-import { useEffect, useMemo } from 'react'
+import { useLayoutEffect, useMemo } from 'react'
 import { create } from 'zustand'
 
 /** One thing a person can do: the key, the palette and the menus only place it. */
@@ -44,9 +44,12 @@ export const readOwnKeys = (value: unknown): OwnKeys | undefined => {
   return typeof off === 'boolean' && typeof keys === 'object' ? { off, keys } : undefined
 }
 
-/** Offers these actions for as long as the component is shown. `group` names their owner. */
+/**
+ * Offers these actions for as long as the component is shown. `group` names their owner.
+ * Before the screen is painted: a key pressed on what is seen must meet the actions of what is seen.
+ */
 export function useActions(group: string, actions: readonly Action[]): void {
-  useEffect(() => {
+  useLayoutEffect(() => {
     useRegistry.setState((s) => ({ groups: new Map(s.groups).set(group, actions) }))
     return () =>
       useRegistry.setState((s) => {
