@@ -61,8 +61,15 @@ module.exports = {
     {
       name: 'workers-are-thin',
       severity: 'error',
-      from: { path: '^src/workers/' },
+      from: { path: '^src/workers/', pathNot: '^src/workers/blocks-here\\.ts$' },
       to: { path: '^src/(store|features|ui|app|cli)/' },
+    },
+    {
+      name: 'workers-read-blocks-in-one-place',
+      comment: 'Workers read records where they lie; how they lie there is known in the store alone.',
+      severity: 'error',
+      from: { path: '^src/workers/blocks-here\\.ts$' },
+      to: { path: '^src/(features|ui|app|cli)/|^src/store/(?!(?:db|compress|connection)\\.ts$)' },
     },
     {
       name: 'features-do-not-meet',
@@ -89,7 +96,7 @@ module.exports = {
       from: { path: '^src/(standins|store|workers|features|app|cli)/' },
       to: {
         path: '^src/core/[^/]+/',
-        pathNot: '^src/core/[^/]+/index\\.ts$|^src/core/account/documents/(word|worksheet-word)\\.ts$',
+        pathNot: '^src/core/[^/]+/index\\.ts$|^src/core/account/documents/(word|worksheet-word)\\.ts$|^src/core/records/style\\.ts$',
       },
     },
     {

@@ -6,12 +6,19 @@ export type Arguments = ReadonlyMap<string, readonly string[]>
 /** What an option takes: a value, several values by repetition, or nothing. */
 export type Options = Readonly<Record<string, 'value' | 'values' | 'flag'>>
 
-/** Reads `--name value`, `--name=value` and `--flag`. Throws a UsageError on anything else. */
-export function parseArguments(words: readonly string[], options: Options): Arguments {
+/**
+ * Reads `--name value`, `--name=value` and `--flag`; words without a name are files, where the command takes any, and stand
+ * under the empty name. Throws a UsageError on anything else.
+ */
+export function parseArguments(words: readonly string[], options: Options, files = false): Arguments {
   const all: Options = { json: 'flag', ...options }
   const found = new Map<string, string[]>()
   for (let i = 0; i < words.length; i++) {
     const word = words[i]!
+    if (files && !word.startsWith('--')) {
+      found.set('', [...(found.get('') ?? []), word])
+      continue
+    }
     const match = /^--([a-z-]+)(?:=(.*))?$/s.exec(word)
     const name = match?.[1]
     if (!name || !Object.hasOwn(all, name))

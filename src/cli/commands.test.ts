@@ -3,7 +3,8 @@ import { tmpdir } from 'node:os'
 import path from 'node:path'
 import { afterAll, describe, expect, it } from 'vitest'
 import { parseArguments } from './arguments'
-import { COMMANDS, type Outcome } from './commands'
+import type { Outcome } from './command'
+import { COMMANDS } from './commands'
 
 const folder = mkdtempSync(path.join(tmpdir(), 'luvren-cli-'))
 afterAll(() => rmSync(folder, { recursive: true }))

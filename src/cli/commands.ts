@@ -8,7 +8,9 @@ import { readRis, toDocument, type Rec } from '../core/records'
 import { foldLimitLines, readHistory, recogniseHistory, type DayOrder } from '../core/strategy'
 import { readSkos, readSkosJsonLd } from '../core/vocabulary'
 import { STANDINS } from '../standins'
-import { required, UsageError, type Arguments, type Options } from './arguments'
+import { required, UsageError, type Arguments } from './arguments'
+import { problemLine, type CliCommand, type Outcome } from './command'
+import { RECORD_COMMANDS } from './records'
 import { readLimit } from './limits'
 import { loadProfile, narrowerFor } from './profiles'
 import { loadStandin, searchStandin, type Found } from './standins'
@@ -19,31 +21,12 @@ const DAY_ORDERS: Readonly<Record<string, DayOrder>> = {
   'month-first': 'month first',
 }
 
-export interface Outcome {
-  exit: 0 | 1
-  output?: string
-  errors?: string[]
-}
-
-export interface CliCommand {
-  help: string
-  usage: string
-  options: Options
-  run: (args: Arguments) => Outcome | Promise<Outcome>
-}
-
 function readFile(name: string): string {
   try {
     return readFileSync(name, 'utf8')
   } catch (error) {
     throw new UsageError(`${name} could not be read: ${messageOf(error)}`)
   }
-}
-
-/** A problem as one line on standard error, with its place. */
-export function problemLine(p: Problem): string {
-  const at = Array.isArray(p.at) ? ` (characters ${p.at[0]}–${p.at[1]})` : p.at ? ` (${String(p.at)})` : ''
-  return `${p.severity}: ${p.message}${at}`
 }
 
 interface Searched {
@@ -109,6 +92,7 @@ const withLimitWords = (text: string, limits: readonly LimitValue[]): string =>
   [text, ...limits.map(limitWords)].join(' + ')
 
 export const COMMANDS: Record<string, CliCommand> = {
+  ...RECORD_COMMANDS,
   search: {
     help: 'search the records of a RIS file',
     usage: '--records FILE.ris (--query "…" | --queries FILE)',

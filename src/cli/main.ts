@@ -25,7 +25,7 @@ async function main(words: string[]): Promise<number> {
     throw new UsageError(
       `There is no command "${name}". The commands are ${Object.keys(COMMANDS).join(', ')}.`,
     )
-  const { exit, output, errors } = await command.run(parseArguments(rest, command.options))
+  const { exit, output, errors } = await command.run(parseArguments(rest, command.options, command.files))
   if (output !== undefined) process.stdout.write(output.endsWith('\n') ? output : `${output}\n`)
   for (const line of errors ?? []) console.error(line)
   return exit

@@ -1,9 +1,10 @@
-import { type Line, type Packed, worksOf, type Work } from '../core/review'
+import type { Line, Packed, Work } from '../core/review'
 import { evaluate, Scanned } from '../core/engine'
 import { parse, type Expr } from '../core/query'
-import { layOut, toDocument, type Rec } from '../core/records'
+import { toDocument } from '../core/records'
 import { draftStrategy, lineKeys, PRESENT_RULE, reachedBy, runStrategy, type Plan } from '../core/strategy'
 import { Random } from './corpus/random'
+import { DemoRecords } from './demo-records'
 import { Diary, READER, READER_NAME } from './diary'
 import { draftSource, evidenceNow, RELEASES, type OpenStandin } from '.'
 
@@ -117,8 +118,7 @@ export function buildDemo(earlier: readonly OpenStandin[], standins: readonly Op
   diary.nextMorning()
   terms(diary, standins)
   knownItems(diary, standins)
-  const blobs = new Map<string, Uint8Array>()
-  const records = new Map<string, Rec[]>()
+  const records = new DemoRecords(diary)
   for (const standin of earlier) {
     diary.nextMorning()
     draft(diary, standin)
@@ -129,13 +129,14 @@ export function buildDemo(earlier: readonly OpenStandin[], standins: readonly Op
     diary.nextMorning()
     const again = diary.review().sources.find((s) => s.profileId === standin.info.id)!
     diary.do('source.set', { ...again, release: standin.release })
-    const brought = bring(diary, standin, searches(diary, standin))
-    for (const [digest, bytes] of brought.bytes) blobs.set(digest, bytes)
-    records.set(brought.digest, brought.records)
+    const { docs, runId } = searches(diary, standin)
+    records.bring(standin, docs, runId)
   }
   diary.nextMorning()
-  broadPass(diary, worksOf(diary.review(), (i) => records.get(i.digest)).works)
-  return { entries: diary.entries, blobs }
+  records.work()
+  diary.nextMorning()
+  broadPass(diary, records.works().works)
+  return { entries: diary.entries, blobs: records.blobs }
 }
 
 function plan(diary: Diary, standins: readonly OpenStandin[]): void {
@@ -346,27 +347,6 @@ function searches(diary: Diary, standin: OpenStandin): { docs: ArrayLike<number>
     )
   }
   return { docs, runId: lastRun }
-}
-
-/** Brings the records of the last line in. */
-function bring(
-  diary: Diary,
-  standin: OpenStandin,
-  { docs, runId }: { docs: ArrayLike<number>; runId: string },
-): { digest: string; bytes: Map<string, Uint8Array>; records: Rec[] } {
-  const records = Array.from(docs, (d) => standin.records[d]!).sort(
-    (a, b) => (b.year ?? 0) - (a.year ?? 0) || (a.id < b.id ? -1 : 1),
-  )
-  const { at, bytes } = layOut(records)
-  diary.do('records.import', {
-    id: diary.id('import'),
-    sourceId: `demo-${standin.info.id}`,
-    runId,
-    ...at,
-    count: records.length,
-    at: diary.now(),
-  })
-  return { digest: at.digest, bytes, records }
 }
 
 /** How far the reader has come, and how she decides: by the questions of the plan, as far as a record answers them. */

@@ -22,6 +22,7 @@ export const decoded = (bytes: Uint8Array): unknown => JSON.parse(new TextDecode
 /** What lies beside the journals, by the digest of its bytes. Records that were read once stay at hand. */
 export class Blobs {
   private readonly records = new Map<string, readonly Rec[]>()
+  private readonly numbers = new Map<string, readonly number[]>()
 
   constructor(
     private readonly connection: Connection,
@@ -82,6 +83,18 @@ export class Blobs {
       if (digestOf(whole) === digest) return whole
     }
     return undefined
+  }
+
+  /** The numbers of a stored partition that were read. */
+  numbersAt(digest: string): readonly number[] | undefined {
+    return this.numbers.get(digest)
+  }
+
+  /** Reads the numbers of a stored partition; none where this browser does not have them or they are damaged. */
+  async readNumbers(digest: string): Promise<void> {
+    if (this.numbers.has(digest)) return
+    const bytes = await this.bytes(digest)
+    if (bytes && digestOf(bytes) === digest) this.numbers.set(digest, decoded(bytes) as number[])
   }
 
   /** The records of an import that are in memory. */

@@ -227,10 +227,17 @@ export class OpenReview {
     const mine = ++this.loading
     const { blobs } = this.options
     this.loadedFor = worksMadeFrom(this.file.view().folded.review)
-    for (const i of importsToRead(this.file.view().folded.review)) await blobs.recordsOf(i)
+    const { review } = this.file.view().folded
+    for (const i of importsToRead(review)) await blobs.recordsOf(i)
+    for (const digest of [review.partition?.digest, review.partition?.toSettle])
+      if (digest !== undefined) await blobs.readNumbers(digest)
     // What was asked for last counts, whichever is read first.
     if (mine !== this.loading) return
-    this.works = worksOf(this.file.view().folded.review, (i) => blobs.at(i))
+    this.works = worksOf(
+      this.file.view().folded.review,
+      (i) => blobs.at(i),
+      (digest) => blobs.numbersAt(digest),
+    )
     this.tell({ told: this.tellNow(), lost: this.lost() })
   }
 

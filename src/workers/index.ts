@@ -9,6 +9,7 @@ import type { WordDesk } from './word-desk'
 export { fetchBytes } from './fetch-bytes'
 export type { Advised, CountedStep, Offered } from '@/core/strategy'
 export type { BoardRow, Judged, JudgedPlan, Judgement, KeyedRemark } from './judge-desk'
+export type { PairView, RecordOf, WorkRow, WorksAnswer, WorkView } from './records-desk'
 export type { Again, LimitCosts, LineAnswer, Peek, PeekOrder, Said } from './search-desk'
 export type {
   Counted,
@@ -51,7 +52,7 @@ export const longDesk = (): Remote<LongDesk> =>
 
 let records: Remote<RecordsDesk> | undefined
 
-/** The worker that will own the records of the open review; started when it is first asked. */
+/** The worker that owns the records of the open review; started when it is first asked. */
 export const recordsDesk = (): Remote<RecordsDesk> =>
   (records ??= wrap<RecordsDesk>(
     new Worker(new URL('./records.worker.ts', import.meta.url), { type: 'module' }),

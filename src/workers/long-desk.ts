@@ -1,13 +1,29 @@
-import { ofFile, openPackage, type Opened } from '@/core/review'
+import {
+  ofFile,
+  openPackage,
+  partitionOf,
+  type Import,
+  type Kept,
+  type Opened,
+  type StoredPartition,
+} from '@/core/review'
 import type { Result } from '@/core/base'
+import { referenceList, type Rec, type Reference, type StyleEngine, type StyleId } from '@/core/records'
+
+import { BlocksHere } from './blocks-here'
+import { Pace, type GoOn } from './pace'
 
 /** A package that was opened here, without the way to what lies beside its journal: that is asked for by number. */
 export interface OpenedHere extends Omit<Opened, 'blob'> {
   number: number
 }
 
-/** Work that takes long and must not keep searching or drawing waiting: so far, reading packages. */
+/** Work that takes long and must not keep searching or drawing waiting: reading packages, telling records apart. */
 export class LongDesk {
+  private readonly blocks = new BlocksHere()
+  private readonly engines = new Map<StyleId, StyleEngine>()
+  /** What was matched last, to go on with. */
+  private kept: Kept | undefined
   private readonly opened = new Map<number, Opened>()
   private count = 0
 
@@ -26,6 +42,41 @@ export class LongDesk {
     const opened = this.opened.get(number)
     if (!opened) throw new Error('This package is no longer open.')
     return opened.blob(digest)
+  }
+
+  /**
+   * What the rules make of the records of these imports, read where they lie; undefined where it was stopped. `goOn` is
+   * told how many records of how many are done.
+   */
+  async match(imports: readonly Import[], goOn?: GoOn): Promise<StoredPartition | undefined> {
+    const records = new Map<string, readonly Rec[]>()
+    for (const i of imports) {
+      const own = await this.blocks.records(i)
+      if (own) records.set(i.id, own)
+    }
+    const pace = new Pace(goOn)
+    const kept = this.kept
+    // What is half matched cannot be gone on with.
+    this.kept = undefined
+    const steps = partitionOf([...imports], (i) => records.get(i.id), kept)
+    for (;;) {
+      const step = steps.next()
+      if (step.done) {
+        this.kept = step.value.kept
+        return step.value.stored
+      }
+      if (!(await pace.at(Math.round(step.value.done), step.value.of))) return undefined
+    }
+  }
+
+  /** References to records in a style. The processor of styles is fetched when it is first asked for. */
+  async references(records: readonly Rec[], style: StyleId): Promise<Reference[]> {
+    let engine = this.engines.get(style)
+    if (!engine) {
+      const { styleEngine } = await import('@/core/records/style')
+      this.engines.set(style, (engine = styleEngine(style)))
+    }
+    return referenceList(records, engine)
   }
 
   close(number: number): void {

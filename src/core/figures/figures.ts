@@ -42,6 +42,10 @@ export interface Figures {
   close: PassCounts
   /** Who has ruled, by id. */
   readers: Readonly<Record<'broad' | 'close', readonly string[]>>
+  /** Pairs of works of which nobody has said yet whether they are one. */
+  pairsToSettle: number
+  /** Pairs of which people said that they are one work, or two. */
+  settledByHand: number
   /** Works of which one reader said different things under different records. */
   toSettle: number
   /** Names under which something was ruled that mean no record which stands. */
@@ -103,6 +107,8 @@ export function figuresOf(review: Review, ruled: Ruled): Figures {
     broad: passCounts(ids, ruled.byWork, 'broad'),
     close: passCounts(ids, ruled.byWork, 'close'),
     readers: { broad: readersOf(ruled.byWork, 'broad'), close: readersOf(ruled.byWork, 'close') },
+    pairsToSettle: ruled.works.toSettle.length,
+    settledByHand: review.decisions.length,
     toSettle: Object.values(ruled.byWork).filter((own) => Object.values(own).some((r) => r.toSettle)).length,
     lostRulings: ruled.lost.length,
   }

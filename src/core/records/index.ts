@@ -3,6 +3,28 @@ export { blockBytes, digestsOf, gather, layOut, type BlockDigests } from './bloc
 export { Rec, emptyRecord, toDocument, whereFrom, whoAndWhen } from './record'
 export { readRis, type RisRead } from './formats/ris'
 export { writeRis } from './formats/ris-write'
+export { writeTable } from './formats/table'
+export { toCsl, type CslItem } from './formats/csl'
+export type { Item, Reader, ReadsTo } from './formats/item'
+export type { TagForm, TagShape } from './formats/tagged'
+export type { TableShape } from './formats/table'
+export { nameParts, plainName, type NameParts } from './formats/names'
+export {
+  FORMATS,
+  FORMAT_ENDINGS,
+  FORMAT_WORDS,
+  readAll,
+  readerFor,
+  recognise,
+  WRITERS,
+  type FormatId,
+  type Remembered,
+  type Shape,
+  type WholeRead,
+  type Writable,
+} from './formats/format'
+export { FIELDS, fieldOf, putText, textOf, type Field } from './fields'
+export { ENCODINGS, ENCODING_WORDS, EncodingGuess, textFromBytes, type Encoding, type Guess } from './decode'
 export { doiIn, doisIn, orcidCheck, readOrcid } from './identifiers'
 export { readReference, type ReferenceParts } from './reference'
 export { readPasted, type Pasted, type PastedForm } from './paste'
@@ -20,3 +42,27 @@ export {
   type FacetTable,
   type RecordFacet,
 } from './facets'
+export {
+  WORK_FACETS,
+  WORK_ORDERS,
+  WorkList,
+  type AnsweredWorks,
+  type AskedWorks,
+  type Changing,
+  type ChosenWorks,
+  type ListedWork,
+  type WorkFacet,
+  type WorkOrder,
+} from './work-list'
+export { overlapOf, type Overlap, type OverlapSet, type SourceShare } from './overlap'
+export { drawOverlap, overlapTable, type DrawingInk } from './overlap-drawing'
+export { hintsFor, holdsSession } from './references/hints'
+export {
+  referenceList,
+  STYLES,
+  unescaped,
+  type Reference,
+  type StyleEngine,
+  type StyleId,
+} from './references/list'
+export { bestRecord, bestValues, type BestValue, type ValueFrom } from './best-values'

@@ -1,6 +1,6 @@
 import { problem, type Problem } from '../base'
 import { readRis } from './formats/ris'
-import { readBibtex } from './formats/bibtex'
+import { readBibtex } from './formats/bibtex-paste'
 import { doisIn } from './identifiers'
 import { readReference, type ReferenceParts } from './reference'
 

@@ -4,8 +4,9 @@ import type { Document } from '../engine'
 const Texts = z.array(z.string())
 
 /**
- * One bibliographic description as a source gave it. `extra` keeps what was read but not understood, by its tag, so
- * that it can be written back.
+ * One bibliographic description as a source gave it; `formats/csl.ts` says what each part is called in CSL-JSON. A name
+ * with a comma inside that is not a person's stands in braces: "{Ministry of Schools, Sports}". `extra` keeps what was
+ * read but not understood, by its tag, so that it can be written back.
  */
 export const Rec = z.object({
   /** The record's number in its source. */
@@ -20,7 +21,33 @@ export const Rec = z.object({
   pages: z.string().optional(),
   doi: z.string().optional(),
   issn: z.string().optional(),
+  isbn: Texts.optional(),
   url: z.string().optional(),
+  /** Further addresses. */
+  urls: Texts.optional(),
+  /** The day or month of publication where more than the year is known, as in ISO 8601: "2019-05", "2019-05-12". */
+  issued: z.string().optional(),
+  /** When the address was visited, in the same form. */
+  accessed: z.string().optional(),
+  editors: Texts.optional(),
+  translators: Texts.optional(),
+  shortTitle: z.string().optional(),
+  originalTitle: z.string().optional(),
+  shortJournal: z.string().optional(),
+  /** The series that a book stands in. */
+  series: z.string().optional(),
+  seriesNumber: z.string().optional(),
+  publisher: z.string().optional(),
+  publisherPlace: z.string().optional(),
+  event: z.string().optional(),
+  eventPlace: z.string().optional(),
+  eventDate: z.string().optional(),
+  edition: z.string().optional(),
+  /** Of a report, an article, a thesis. */
+  number: z.string().optional(),
+  /** The kind in the publisher's own words: "Doctoral thesis". */
+  genre: z.string().optional(),
+  notes: Texts.optional(),
   /** ISO 639-1. */
   language: z.string().optional(),
   type: z.string().optional(),

@@ -74,14 +74,15 @@ er  -
       year: 2019,
       doi: '10.5555/a',
       issn: '0378-5955',
+      issued: '2019-03-01',
       url: 'https://example.org/1',
+      urls: ['https://example.org/2'],
       volume: '7',
       type: 'journal article',
       extra: {
-        PY: ['2019/03/01', '2020'],
+        PY: ['2020'],
         DO: ['10.5555/b'],
         SN: ['1234-5678'],
-        UR: ['https://example.org/2'],
         VL: ['8'],
         M3: ['doi:10.5555/c'],
         TI: ['Another title'],
@@ -126,11 +127,14 @@ er  -
           const all = JSON.stringify(records).toLowerCase()
           for (const [, v] of rows)
             for (const word of v.split(/[;\s]+/))
-              // A language is kept by its code.
+              // A language is kept by its code, a day with dashes.
               expect(
-                (word === 'German' ? ['"de"', 'german'] : [word.toLowerCase().replace(/^doi:/, '')]).some(
-                  (w) => all.includes(w),
-                ),
+                (word === 'German'
+                  ? ['"de"', 'german']
+                  : word === '2019/03/01'
+                    ? ['2019-03-01', word]
+                    : [word.toLowerCase().replace(/^doi:/, '')]
+                ).some((w) => all.includes(w)),
               ).toBe(true)
           expect(readRis(writeRis(records)).records).toEqual(records)
         },
@@ -169,7 +173,7 @@ er  -
       ['ris-stray', 'line 1'],
       ['ris-unended', 'line 5'],
       ['ris-year', 'line 4'],
-      ['ris-unended', 'line 7'],
+      ['ris-unended', 'line 6'],
     ])
     expect(records[0]!.extra).toEqual({ PY: ['soon'] })
   })

@@ -90,6 +90,8 @@ const BEGUN: Command[] = [
   { kind: 'attachment.add', payload: attachment },
   { kind: 'ruling.set', payload: { recordId: 'i/1', pass: 'broad', reader: 'p-1', verdict: 'in' } },
   { kind: 'account.edit', payload: { passage: 'records', content: [{ type: 'paragraph' }] } },
+  { kind: 'group.set', payload: { id: 'g1', name: 'For the introduction' } },
+  { kind: 'filter.set', payload: { id: 'f1', name: 'Late', chosen: { year: ['2026'] } } },
 ]
 
 /** One of each kind that can be undone, each of which changes the review above. */
@@ -97,7 +99,14 @@ const EXAMPLES: {
   [
     K in Exclude<
       CommandKind,
-      'review.create' | 'run.log' | 'person.named' | 'journal.goOver' | 'side.take' | 'undo' | 'redo'
+      | 'review.create'
+      | 'run.log'
+      | 'person.named'
+      | 'journal.goOver'
+      | 'side.take'
+      | 'records.export'
+      | 'undo'
+      | 'redo'
     >
   ]: CommandOf<K>['payload']
 } = {
@@ -168,6 +177,12 @@ const EXAMPLES: {
   'account.voice': { voice: 'passive' },
   'account.edit': { passage: 'terms', content: [{ type: 'paragraph' }] },
   'account.redraft': { passage: 'records' },
+  'value.choose': { recordId: 'i/1', field: 'title' },
+  'group.set': { id: 'g2', name: 'Another' },
+  'group.put': { id: 'g1', records: ['i/1'], in: true },
+  'group.remove': { id: 'g1' },
+  'filter.set': { id: 'f2', name: 'Loud', words: 'noise' },
+  'filter.remove': { id: 'f1' },
 }
 const examples = Object.entries(EXAMPLES).map(([kind, payload]) => ({ kind, payload }) as Command)
 const reviewOf = (commands: readonly Command[]) => {

@@ -294,6 +294,33 @@ export const Attachment = z.object({
 })
 export type Attachment = z.infer<typeof Attachment>
 
+/** Records that a person put together under a name; of a work it is enough that one of its records is in it. */
+export const Group = z.object({ id: Id, name: Text.min(1), records: z.array(RecordId) })
+export type Group = z.infer<typeof Group>
+
+/** A question to the list of works that is kept by a name and stays current. */
+export const SavedFilter = z.object({
+  id: Id,
+  name: Text.min(1),
+  words: Text.optional(),
+  chosen: z.record(z.string().max(40), z.array(z.string().max(2000)).max(500)).optional(),
+  leftOut: z.record(z.string().max(40), z.array(z.string().max(2000)).max(500)).optional(),
+})
+export type SavedFilter = z.infer<typeof SavedFilter>
+
+/** Records that were handed out of the review: when, in what form, how many works, with which fields. */
+export const Export = z.object({
+  id: Id,
+  at: z.iso.datetime({ offset: true }),
+  format: z.string().min(1).max(40),
+  works: z.int().min(0),
+  /** In their order; absent: all. */
+  fields: z.array(z.string().max(40)).max(100).optional(),
+  /** Which works they were, in words: "all", the name of a filter or a group. */
+  which: Text,
+})
+export type Export = z.infer<typeof Export>
+
 /** What a reader said of a work in a pass, under the record that was shown. */
 export const Ruling = z.object({
   recordId: RecordId,
@@ -340,7 +367,12 @@ export interface Review {
   imports: Import[]
   decisions: Decision[]
   /** The partition in force; absent: that of version 0, which is found anew. */
-  partition?: { rules: number; imports: string[]; digest: string }
+  partition?: { rules: number; imports: string[]; digest: string; toSettle?: string | undefined }
+  /** Of a work with one of these records, the value of the field is that of this record; the last word counts. */
+  choices?: { recordId: string; field: string }[]
+  groups?: Group[]
+  filters?: SavedFilter[]
+  exports?: Export[]
   attachments: Attachment[]
   /** Side journals that were taken in, by person and head. */
   sides: SideTaken[]

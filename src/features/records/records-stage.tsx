@@ -1,130 +1,84 @@
 'use client'
-import { useVirtualizer } from '@tanstack/react-virtual'
-import { Input } from 'antd'
-import { useMemo, useRef, useState } from 'react'
-import { plural } from '@/core/base'
-import { whoAndWhen } from '@/core/records'
+import { useMemo, useState } from 'react'
+import { plural, thousands } from '@/core/base'
 import { useActions, type Action } from '@/store/actions'
 import { useSession } from '@/store/provider'
-import { useMarker } from '../shared/use-marks'
-import { recordProps } from '../shared/record-props'
-import { RecordView } from '@/ui/record-view'
+import { Tabs } from '../shared/tabs'
+import { WorksPane } from './list/works-pane'
+import { ReferencesPane } from './references/references-pane'
+import { OverlapPane } from './overlap/overlap-pane'
+import { SettlePane } from './settle/settle-pane'
+import { useAskedWorks } from './list/use-asked-works'
+import { useDesk } from './use-desk'
 
-/** The works behind the records, with matched words marked. */
+const PANES = [
+  { id: 'list', label: 'List', key: 'L' },
+  { id: 'settle', label: 'To settle', key: 'T' },
+  { id: 'overlap', label: 'What each source gave', key: 'O' },
+  { id: 'references', label: 'References and files', key: 'F' },
+] as const
+type PaneId = (typeof PANES)[number]['id']
+
+/** The records of all sources as one list of works: looked through, settled, counted by source, and handed out. */
 export function RecordsStage() {
-  const works = useSession((s) => s.told.ruled.works.works)
   const review = useSession((s) => s.folded.review)
-  const marker = useMarker(review)
-  const [asked, setAsked] = useState('')
-  const [at, setAt] = useState(0)
-  const scroll = useRef<HTMLDivElement>(null)
-  const shown = useMemo(() => {
-    const words = asked.toLowerCase().split(/\s+/).filter(Boolean)
-    return words.length
-      ? works.filter((w) =>
-          words.every((x) =>
-            `${w.record.title} ${w.record.authors.join(' ')} ${w.record.year ?? ''}`
-              .toLowerCase()
-              .includes(x),
-          ),
-        )
-      : works
-  }, [works, asked])
-  // eslint-disable-next-line react-hooks/incompatible-library -- the list is not memoized further down
-  const rows = useVirtualizer({
-    count: shown.length,
-    getScrollElement: () => scroll.current,
-    estimateSize: () => 66,
-    overscan: 8,
-  })
-  const chosen = shown[Math.min(at, shown.length - 1)]
-
-  const actions = useMemo<Action[]>(() => {
-    const go = (step: number) => (): void => {
-      const next = Math.max(0, Math.min(shown.length - 1, at + step))
-      setAt(next)
-      rows.scrollToIndex(next)
-    }
-    return [
-      { id: 'work-next', label: 'Next work', key: 'ArrowDown', strip: true, run: go(1) },
-      { id: 'work-before', label: 'Work before', key: 'ArrowUp', strip: true, run: go(-1) },
-      {
-        id: 'work-find',
-        label: 'Narrow the list',
-        key: '/',
-        strip: true,
-        run: () => document.getElementById('works-find')?.focus(),
-      },
-    ]
-  }, [at, rows, shown.length])
+  const figures = useSession((s) => s.told.figures)
+  const [pane, setPane] = useState<PaneId>('list')
+  const desk = useDesk()
+  const list = useAskedWorks(desk)
+  const actions = useMemo<Action[]>(
+    () => PANES.map(({ id, label, key }) => ({ id: `records-${id}`, label, key, run: () => setPane(id) })),
+    [],
+  )
   useActions('records', actions)
 
-  if (!works.length)
+  if (!review.imports.length)
     return (
       <>
         <h1>Records</h1>
         <p className="empty">
-          The works that your searches find will stand here, with the words that matched marked in the colour
-          of their concept. Run a strategy under Searches (<kbd>⇧3</kbd>) and bring the records of its last
-          line in.
+          The works that your searches find will stand here, each once, with the words that matched marked in
+          the colour of their concept. Run a strategy under Searches (<kbd>⇧3</kbd>) and bring the records of
+          its last line in; of a database outside, log the run there and bring its export file.
         </p>
       </>
     )
   return (
-    <>
-      <div style={{ display: 'flex', alignItems: 'center', gap: 16 }}>
+    <div className="records">
+      <div className="records-head">
         <h1>Records</h1>
         <span className="sub">
-          {plural(works.length, 'work')}
-          {shown.length < works.length && `, ${plural(shown.length, 'shown', 'shown')}`}
+          {plural(figures.works, 'work')} from {plural(figures.identified, 'record')}
+          {figures.pairsToSettle > 0 && ` · ${plural(figures.pairsToSettle, 'pair')} to settle`}
         </span>
-        <Input
-          id="works-find"
-          size="small"
-          allowClear
-          style={{ width: 240, marginLeft: 'auto' }}
-          placeholder="words of title, author, year"
-          aria-label="Narrow the list"
-          value={asked}
-          onChange={(e) => {
-            setAsked(e.target.value)
-            setAt(0)
+      </div>
+      <Tabs
+        label="What is to be seen of the records"
+        tabs={PANES}
+        chosen={pane}
+        choose={setPane}
+        actions="records"
+        waits={(id) =>
+          id === 'list' ? (
+            <i>{thousands(figures.works)}</i>
+          ) : id === 'settle' && figures.pairsToSettle > 0 ? (
+            <i>{thousands(figures.pairsToSettle)}</i>
+          ) : null
+        }
+      />
+      {desk.failed !== undefined && <p className="note">The records could not be read: {desk.failed}</p>}
+      {pane === 'list' && <WorksPane desk={desk} list={list} />}
+      {pane === 'settle' && <SettlePane desk={desk} />}
+      {pane === 'overlap' && (
+        <OverlapPane
+          desk={desk}
+          show={(sources) => {
+            list.set({ chosen: {}, leftOut: {}, words: '', only: sources })
+            setPane('list')
           }}
         />
-      </div>
-      <div className="works">
-        <div className="works-list" ref={scroll} tabIndex={0} role="group" aria-label="Works">
-          <div style={{ height: rows.getTotalSize(), position: 'relative' }}>
-            {rows.getVirtualItems().map((row) => {
-              const work = shown[row.index]!
-              return (
-                <button
-                  key={work.id}
-                  ref={rows.measureElement}
-                  data-index={row.index}
-                  className={`plain works-row${work === chosen ? ' on' : ''}`}
-                  style={{ position: 'absolute', top: 0, transform: `translateY(${row.start}px)` }}
-                  aria-current={work === chosen}
-                  onClick={() => setAt(row.index)}
-                >
-                  <span className="title">{work.record.title}</span>
-                  <span className="sub">
-                    {whoAndWhen(work.record)} · {work.record.journal}
-                    {work.from.length > 1 && ` · ${work.from.length} records`}
-                  </span>
-                </button>
-              )
-            })}
-          </div>
-        </div>
-        <div className="work" tabIndex={0} role="group" aria-label="The chosen work">
-          {chosen ? (
-            <RecordView {...recordProps(chosen.record, marker(chosen.record))} />
-          ) : (
-            <p className="empty">No work has these words. Clear the box to see all.</p>
-          )}
-        </div>
-      </div>
-    </>
+      )}
+      {pane === 'references' && <ReferencesPane desk={desk} list={list} />}
+    </div>
   )
 }

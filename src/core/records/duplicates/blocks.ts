@@ -1,7 +1,7 @@
 import type { Print } from './print'
 
 /** A key that so many records share says nothing: pairs behind it are found by others, or not at all. */
-const MOST = 120
+export const MOST = 120
 
 /** The keys under which a record is compared with others; two that are one work share at least one, nearly always. */
 export function blockKeys(p: Print): string[] {
@@ -22,28 +22,4 @@ export function blockKeys(p: Print): string[] {
   }
   if (p.volume && p.page && p.year !== undefined) keys.push(`j ${p.volume} ${p.page} ${p.year}`)
   return keys
-}
-
-/** All pairs of places that share a key, each once. */
-export function* candidatePairs(prints: readonly Print[]): Generator<readonly [number, number], void> {
-  const blocks = new Map<string, number[]>()
-  prints.forEach((p, n) => {
-    for (const key of blockKeys(p)) {
-      const known = blocks.get(key)
-      if (known) {
-        if (known.at(-1) !== n) known.push(n)
-      } else blocks.set(key, [n])
-    }
-  })
-  const seen = new Set<number>()
-  for (const [key, members] of blocks) {
-    if (members.length < 2 || (members.length > MOST && !key.startsWith('d '))) continue
-    for (let i = 0; i < members.length; i++)
-      for (let j = i + 1; j < members.length; j++) {
-        const pair = members[i]! * prints.length + members[j]!
-        if (seen.has(pair)) continue
-        seen.add(pair)
-        yield [members[i]!, members[j]!]
-      }
-  }
 }

@@ -1,5 +1,6 @@
 export { decideByHand, type Decided, type Decision, type ToSettle } from './by-hand'
-export { findPartition, type PartitionFound } from './partition'
+export { findPartition, Matcher, type Matched, type PartitionFound } from './matcher'
 export { judge, RULES_VERSION, type Class, type Judgement } from './judge'
 export { printOf, type Print } from './print'
 export type { Signal } from './signals'
+export { measurePairs, wilson, type Measured, type Share } from './measure'

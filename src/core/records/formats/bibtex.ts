@@ -1,86 +1,191 @@
-import { problem, type Problem } from '../../base'
+import { languageCode } from '../../query'
+import { readDate } from '../dates'
+import { FIELDS, putText, splitList } from '../fields'
 import { doiIn } from '../identifiers'
-import type { ReferenceParts } from '../reference'
-
-interface CslItem {
-  title?: string
-  author?: { family?: string; given?: string; literal?: string; 'non-dropping-particle'?: string }[]
-  issued?: { 'date-parts'?: (number | string)[][] }
-  'container-title'?: string
-  DOI?: string
-}
-
-const plain = (text: string | undefined): string =>
-  (text ?? '')
-    .replace(/<[^>]+>/g, '')
-    .replace(/\s+/g, ' ')
-    .trim()
+import { emptyRecord, type Rec } from '../record'
+import { ENTRY_NAMES, ENTRY_TYPES, TEXT_KEYS, VERBATIM } from './bibtex-fields'
+import { splitBibtex, type Entry } from './bibtex-split'
+import { atLine, type Reader, type ReadsTo } from './item'
+import { fromLatex, tooDeep } from './latex'
+import { nameOf, turnName } from './names'
 
 /**
- * Reads BibTeX entries for what they say of a work. An entry that the reader of BibTeX refuses is read by its fields as
- * they stand, with a warning; nothing is dropped. Entries that describe no work (strings, comments) give nothing.
+ * Reads BibTeX and biblatex in pieces, every field of every entry: what has no place in a record is kept by its name. An
+ * entry that is broken is told with its line and its text; the others are read.
  */
-export async function readBibtex(raw: string): Promise<(ReferenceParts & { problems: Problem[] })[]> {
-  if (/^\s*@\s*(?:string|comment|preamble)\b/i.test(raw)) return []
-  try {
-    const [{ plugins }] = await Promise.all([
-      import('@citation-js/core'),
-      import('@citation-js/plugin-bibtex'),
-    ])
-    const items = plugins.input.chain(raw, { generateGraph: false }) as CslItem[]
-    if (items.length) return items.map(partsOf)
-  } catch {
-    // Refused: the fields are read as they stand, below.
-  }
-  const field = (name: string): string =>
-    plain(
-      new RegExp(`\\b${name}\\s*=\\s*(?:\\{((?:[^{}]|\\{[^{}]*\\})*)\\}|"([^"]*)"|(\\d+))`, 'i')
-        .exec(raw)
-        ?.slice(1)
-        .find((v) => v !== undefined)
-        ?.replace(/[{}]/g, ''),
-    )
-  const year = Number(/\d{4}/.exec(field('year') || field('date'))?.[0])
-  const doi = doiIn(field('doi'))
-  const journal = field('journal') || field('journaltitle') || field('booktitle')
-  return [
-    {
-      title: field('title'),
-      authors: field('author')
-        .split(/\s+and\s+/)
-        .filter(Boolean),
-      ...(year ? { year } : {}),
-      ...(journal ? { journal } : {}),
-      ...(doi ? { doi } : {}),
-      problems: [
-        problem(
-          'bibtex-damaged',
-          'warning',
-          'This entry is not whole BibTeX (a bracket or comma is missing, perhaps); its fields were read as they stand.',
-        ),
-      ],
-    },
-  ]
+export function bibtexReader(to: ReadsTo): Reader {
+  let position = 0
+  return splitBibtex({
+    entry: (entry) => to.item({ position: ++position, line: entry.line, ...recordOf(entry, position) }),
+    broken: (text, line, what) => to.item({ position: ++position, line, text, problems: [what] }),
+  })
 }
 
-function partsOf(item: CslItem): ReferenceParts & { problems: Problem[] } {
-  const year = Number(item.issued?.['date-parts']?.[0]?.[0])
-  const title = plain(item.title)
-  const doi = doiIn(item.DOI ?? '')
-  const journal = plain(item['container-title'])
-  return {
-    title,
-    authors: (item.author ?? []).map((a) =>
-      plain(
-        a.literal ??
-          [[a['non-dropping-particle'], a.family].filter(Boolean).join(' '), a.given]
-            .filter(Boolean)
-            .join(', '),
-      ),
-    ),
-    ...(year ? { year } : {}),
-    ...(journal ? { journal } : {}),
-    ...(doi ? { doi } : {}),
-    problems: title ? [] : [problem('no-title', 'warning', 'This entry has no title: add one below.')],
+const tidy = (text: string): string => text.replace(/[ \t\r\n]+/g, ' ').trim()
+const LONG_FIELDS = new Map(FIELDS.map((f) => [f.key.toLowerCase(), f]))
+
+function recordOf({ type, key, fields, line, damage }: Entry, position: number) {
+  const record = emptyRecord(key || String(position))
+  const keep = (name: string, value: string): void => void (record.extra[name] ??= []).push(value)
+  const kind = ENTRY_TYPES[type]
+  if (kind) record.type = kind
+  // Of what no type is known of, nothing is said by the entry's.
+  if (type !== 'misc' && (!kind || ENTRY_NAMES[kind] !== type)) keep('entry type', type)
+  let month = ''
+  for (const [name, raw] of fields) {
+    const value = VERBATIM.has(name) ? verbatim(raw) : tooDeep(raw) ? raw : tidy(fromLatex(raw))
+    if (!value) continue
+    if (name === 'month') month = value
+    else if (!put(record, type, name, raw, value)) keep(name, value)
   }
+  const dated = month ? readDate(`${record.year ?? ''} ${month}`) : undefined
+  const numbered = /^\d{1,2}$/.test(month) ? readDate(`${record.year ?? ''}-${month}`) : dated
+  if (numbered?.issued && record.issued === undefined) record.issued = numbered.issued
+  else if (month) keep('month', month)
+  const problems = [
+    ...(damage.length
+      ? [
+          atLine(
+            line,
+            'bibtex-damaged',
+            'warning',
+            `${damage.join('; ')}; the fields were read as they stand.`,
+          ),
+        ]
+      : []),
+    ...(record.title ? [] : [atLine(line, 'no-title', 'warning', 'this entry has no title.')]),
+  ]
+  return { record, problems }
+}
+
+const verbatim = (raw: string): string =>
+  tidy((inBraces(raw) ? raw.slice(1, -1) : raw).replace(/\\([_%&#$~{}])/g, '$1'))
+
+/** Puts a field where it belongs; false where it has to be kept by its name. */
+function put(record: Rec, type: string, name: string, raw: string, value: string): boolean {
+  const once = (key: 'issue' | 'number' | 'pages' | 'url' | 'doi', text: string): boolean => {
+    if (record[key] !== undefined) return record[key] === text
+    record[key] = text
+    return true
+  }
+  switch (name) {
+    case 'author':
+    case 'editor':
+    case 'translator': {
+      const { names, others } = namesOf(raw)
+      const key = ({ author: 'authors', editor: 'editors', translator: 'translators' } as const)[name]
+      record[key] = [...(record[key] ?? []), ...names]
+      if (others) (record.extra['and others'] ??= []).push(name)
+      return true
+    }
+    case 'subtitle':
+      record.title = record.title ? `${record.title}: ${value}` : value
+      return true
+    case 'year':
+    case 'date': {
+      const { year, issued, whole } = readDate(value)
+      if (year === undefined || (record.year !== undefined && record.year !== year)) return false
+      record.year = year
+      if (issued !== undefined) record.issued = issued
+      return whole
+    }
+    case 'number':
+      return once(ENTRY_TYPES[type] === 'journal article' ? 'issue' : 'number', value)
+    case 'issue':
+      return once('issue', value)
+    case 'eid':
+      return once('number', value)
+    case 'pages':
+      return once('pages', value.replace(/^(\d+) ?- ?(\d+)$/, '$1–$2'))
+    case 'doi':
+      return once('doi', doiIn(value) === undefined ? value : value.replace(/^.*?(?=10\.)/, ''))
+    case 'url':
+      if (once('url', value)) return true
+      ;(record.urls ??= []).push(value)
+      return true
+    case 'isbn':
+      ;(record.isbn ??= []).push(value)
+      return true
+    case 'keywords':
+      record.keywords.push(...(/[;]/.test(value) ? splitList(value) : value.split(/\s*,\s*/).filter(Boolean)))
+      return true
+    case 'note':
+    case 'annote':
+    case 'annotation':
+      ;(record.notes ??= []).push(value)
+      return true
+    case 'recordid':
+      record.id = value
+      return true
+    case 'recordtype':
+      record.type = value
+      return true
+    case 'other': {
+      const [, key, text] = /^([^=]+?) = ([^]*)$/.exec(value) ?? []
+      if (key === undefined) return false
+      ;(record.extra[key] ??= []).push(text!)
+      return true
+    }
+    default: {
+      const key = TEXT_KEYS.get(name)
+      if (key) {
+        const text = key === 'language' ? languageCode(value) : value
+        if (record[key] !== undefined && record[key] !== '') return record[key] === text
+        record[key] = text
+        return true
+      }
+      const field = LONG_FIELDS.get(name)
+      return field !== undefined && putText(record, field, value)
+    }
+  }
+}
+
+/** The names of a list, parted by "and" outside braces; "and others" is told apart. */
+function namesOf(raw: string): { names: string[]; others: boolean } {
+  const parts = splitOutside(raw, /\s+and\s+/iy)
+  const others = parts.length > 1 && parts[parts.length - 1]!.trim().toLowerCase() === 'others'
+  const names = (others ? parts.slice(0, -1) : parts).map((p) => p.trim()).filter(Boolean)
+  return { names: names.map(readName), others }
+}
+
+function readName(raw: string): string {
+  if (inBraces(raw)) return nameOf({ literal: tidy(fromLatex(raw)) })
+  const parts = splitOutside(raw, /\s*,\s*/y).map((p) => tidy(fromLatex(p)))
+  if (parts.length > 2)
+    return nameOf({ family: parts[0]!, suffix: parts[1]!, given: parts.slice(2).join(', ') })
+  if (parts.length === 2) return nameOf({ family: parts[0]!, given: parts[1]! })
+  return turnName(splitOutside(raw.trim(), /\s+/y).map((w) => tidy(fromLatex(w))))
+}
+
+/** Is the text one group in braces? */
+function inBraces(raw: string): boolean {
+  if (raw[0] !== '{') return false
+  let depth = 0
+  for (let i = 0; i < raw.length; i++) {
+    if (raw[i] === '\\') i++
+    else if (raw[i] === '{') depth++
+    else if (raw[i] === '}' && !--depth) return i === raw.length - 1
+  }
+  return false
+}
+
+/** Splits a text where a sticky pattern matches outside braces. */
+function splitOutside(text: string, at: RegExp): string[] {
+  const parts: string[] = []
+  let [depth, from] = [0, 0]
+  for (let i = 0; i < text.length; i++) {
+    const sign = text[i]
+    if (sign === '\\') i++
+    else if (sign === '{') depth++
+    else if (sign === '}') depth = Math.max(0, depth - 1)
+    else if (!depth) {
+      at.lastIndex = i
+      const found = at.exec(text)
+      if (!found?.[0]) continue
+      parts.push(text.slice(from, i))
+      from = i + found[0].length
+      i = from - 1
+    }
+  }
+  return [...parts, text.slice(from)]
 }

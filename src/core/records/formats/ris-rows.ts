@@ -1,16 +1,29 @@
 import { languageCode } from '../../query'
+import { readDate } from '../dates'
+import { fieldOf, putText, splitList } from '../fields'
 import { doiIn } from '../identifiers'
 import type { Rec } from '../record'
 
 /** What the RIS types are called here; a type that is not in the list is kept as its code. */
 export const TYPES: Record<string, string> = {
   JOUR: 'journal article',
+  EJOUR: 'journal article',
   CPAPER: 'conference paper',
   CONF: 'conference paper',
   THES: 'thesis',
   RPRT: 'report',
   CHAP: 'chapter',
+  ECHAP: 'chapter',
   BOOK: 'book',
+  EBOOK: 'book',
+  EDBOOK: 'edited book',
+  MGZN: 'magazine article',
+  NEWS: 'newspaper article',
+  DATA: 'dataset',
+  ELEC: 'web page',
+  UNPB: 'manuscript',
+  STAND: 'standard',
+  PAT: 'patent',
 }
 /** The code that a type is written with; of two codes for one type, the first. */
 export const CODES: Record<string, string> = Object.fromEntries(
@@ -33,7 +46,9 @@ export interface Pages {
 export type Taken = 'all' | 'part' | 'none'
 type Policy = (record: Rec, value: string, pages: Pages) => Taken
 
-type TextField = 'title' | 'abstract' | 'journal' | 'volume' | 'issue' | 'issn' | 'url' | 'doi' | 'language'
+type Keys<T> = { [K in keyof Rec]-?: Rec[K] extends T | undefined ? K : never }[keyof Rec]
+type TextField = Exclude<Keys<string>, 'id'>
+type ListField = Keys<string[]>
 
 /** The first value is the field's; another that says something else is kept by its tag. */
 const first =
@@ -46,22 +61,60 @@ const first =
   }
 
 /** Every value is one more of a list. */
-const each: Policy = (record, value) => {
-  record.authors.push(value)
-  return 'all'
-}
+const each =
+  (field: ListField): Policy =>
+  (record, value) => {
+    ;(record[field] ??= []).push(value)
+    return 'all'
+  }
 
 const keywords: Policy = (record, value) => {
-  record.keywords.push(...value.split(/\s*;\s*/).filter(Boolean))
+  record.keywords.push(...splitList(value))
   return 'all'
 }
 
-/** The year of a date; month and day, and a second year, are kept by the tag. */
-const year: Policy = (record, value) => {
-  const found = Number(/(?<!\d)[12]\d{3}(?!\d)/.exec(value)?.[0])
-  if (!found || (record.year !== undefined && record.year !== found)) return 'none'
-  record.year = found
-  return /^\d{4}$/.test(value.trim()) ? 'all' : 'part'
+/** A year, or a date of the same year; what else it says, and another year, are kept by the tag. */
+const date: Policy = (record, value) => {
+  const { year, issued, whole } = readDate(value)
+  if (year === undefined || (record.year !== undefined && record.year !== year)) return 'none'
+  if (issued !== undefined && record.issued !== undefined && record.issued !== issued) return 'none'
+  record.year = year
+  if (issued !== undefined) record.issued = issued
+  return whole ? 'all' : 'part'
+}
+
+const accessed: Policy = (record, value) => {
+  const { issued, whole } = readDate(value)
+  if (issued === undefined || !whole || record.accessed !== undefined) return 'none'
+  record.accessed = issued
+  return 'all'
+}
+
+/** A number of a book, or of a journal: told apart by how many digits it has. */
+const standardNumber: Policy = (record, value) => {
+  const digits = value.replace(/[^\dXx]/g, '').length
+  if (digits === 10 || digits === 13) return each('isbn')(record, value, {})
+  return first('issn')(record, value, {})
+}
+
+const address: Policy = (record, value) => {
+  if (record.url === undefined) record.url = value
+  else if (record.url !== value) (record.urls ??= []).push(value)
+  return 'all'
+}
+
+/** Notes; one that a program put here for a field without a tag begins with the name of the field in braces. */
+const note: Policy = (record, value) => {
+  const own = /^\{([^{}]+)\} ([^]*)$/.exec(value)
+  if (!own) return each('notes')(record, value, {})
+  const [, key, text] = own
+  if (key!.startsWith('other: ')) {
+    ;(record.extra[key!.slice('other: '.length)] ??= []).push(text!)
+    return 'all'
+  }
+  const field = fieldOf(key!)
+  if (field && putText(record, field, text!)) return 'all'
+  return each('notes')(record, value, {})
 }
 
 const page =
@@ -82,7 +135,9 @@ const kind: Policy = (record, value, pages) => {
   return record.type === value ? 'all' : 'part'
 }
 
+/** "GEN" says of a record that nothing is known of its type. */
 const code: Policy = (record, value) => {
+  if (value === 'GEN') return 'all'
   record.type = TYPES[value] ?? value
   // Of two codes for one type only one is written: the other is kept.
   return TYPES[value] === undefined || CODES[record.type] === value ? 'all' : 'part'
@@ -101,18 +156,31 @@ const ROWS: readonly (readonly [tags: string, policy: Policy])[] = [
   ['ID', number],
   ['TI T1', first('title')],
   ['AB N2', first('abstract')],
-  ['AU A1', each],
+  ['AU A1', each('authors')],
   ['KW', keywords],
   ['T2 JO JF', first('journal')],
-  ['PY Y1', year],
+  ['PY Y1 DA', date],
   ['VL', first('volume')],
   ['IS', first('issue')],
   ['SP', page('from')],
   ['EP', page('to')],
   ['LA', first('language', languageCode)],
   ['DO', first('doi', bareDoi)],
-  ['SN', first('issn')],
-  ['UR', first('url')],
+  ['SN', standardNumber],
+  ['UR', address],
+  ['A2 ED', each('editors')],
+  ['A4', each('translators')],
+  ['T3', first('series')],
+  ['BT', first('journal')],
+  ['JA J1 J2', first('shortJournal')],
+  ['ST', first('shortTitle')],
+  ['OP', first('originalTitle')],
+  ['PB', first('publisher')],
+  ['CY', first('publisherPlace')],
+  ['ET', first('edition')],
+  ['M1', first('number')],
+  ['Y2', accessed],
+  ['N1', note],
   ['M3', kind],
 ]
 

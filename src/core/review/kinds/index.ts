@@ -2,6 +2,7 @@ import type { z } from 'zod'
 import { ACCOUNT_KINDS } from './account'
 import { JOURNAL_KINDS } from './journal'
 import { NO_BLOBS, type Kind } from './kind'
+import { LIST_KINDS } from './lists'
 import { PLAN_KINDS } from './plan'
 import { QUESTION_KINDS } from './question'
 import { RECORD_KINDS } from './records'
@@ -18,6 +19,7 @@ const ALL = {
   ...STRATEGY_KINDS,
   ...SEARCH_KINDS,
   ...RECORD_KINDS,
+  ...LIST_KINDS,
   ...SELECTION_KINDS,
   ...ACCOUNT_KINDS,
   ...JOURNAL_KINDS,

@@ -53,11 +53,13 @@ export const RECORD_KINDS = {
       /** Of the imports with these ids, in this order. */
       imports: z.array(ImportId),
       digest: Digest,
+      /** Pairs to settle, as the places of their records one after the other. */
+      toSettle: Digest.optional(),
     }),
     apply: (r, p) => {
       r.partition = p
     },
-    blobs: (p) => [p.digest],
+    blobs: (p) => [p.digest, ...(p.toSettle === undefined ? [] : [p.toSettle])],
     place: () => atStage('records'),
     words: said('records told apart by rules'),
   }),

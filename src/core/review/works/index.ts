@@ -1,4 +1,4 @@
-export { worksOf, type ClassesAt, type Work, type Works } from './works'
+export { chosenFor, worksOf, type ClassesAt, type Work, type Works } from './works'
 export {
   rulingsByWork,
   ruledBefore,
@@ -8,3 +8,4 @@ export {
   type WorkRuling,
 } from './rulings'
 export { importsToRead, worksMadeFrom, type RecordsOf } from './records-of'
+export { partitionOf, type Kept, type StoredPartition } from './stored-partition'

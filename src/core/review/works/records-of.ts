@@ -62,11 +62,12 @@ export const oldNamesIn = keptFor((rulings: Review['rulings']): string[] =>
  * count under which they stand.
  */
 export const worksMadeFrom = (
-  review: Pick<Review, 'imports' | 'decisions' | 'rulings' | 'partition'>,
+  review: Pick<Review, 'imports' | 'decisions' | 'rulings' | 'partition' | 'choices'>,
 ): readonly unknown[] => [
   review.imports,
   review.decisions,
   review.partition,
+  review.choices,
   spokenOf(review)
     .map((i) => i.id)
     .join(' '),

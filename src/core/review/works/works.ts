@@ -1,4 +1,4 @@
-import { decideByHand, type Rec, type ToSettle } from '../../records'
+import { bestRecord, decideByHand, type Rec, type ToSettle } from '../../records'
 import type { Review } from '../values'
 import { partition0 } from './partition-0'
 import { namedRecords, oldNamesIn, type Named, type RecordsOf } from './records-of'
@@ -7,7 +7,7 @@ import { namedRecords, oldNamesIn, type Named, type RecordsOf } from './records-
 export interface Work {
   /** That of its first record. */
   id: string
-  /** The record that is shown. */
+  /** What is shown of it: the best value of every field, or under the first form's rules its first record. */
   record: Rec
   /** All its records, in their order. */
   records: string[]
@@ -25,7 +25,10 @@ export interface Works {
   oldNames: ReadonlyMap<string, string>
 }
 
-/** The classes that a stored partition gave, as a number for each record of its imports in their order. */
+/**
+ * What lies under the digests of a stored partition: its classes, a number for each record of its imports in their order,
+ * and its pairs to settle, the places of their records one after the other.
+ */
 export type ClassesAt = (digest: string) => readonly number[] | undefined
 
 /**
@@ -33,7 +36,7 @@ export type ClassesAt = (digest: string) => readonly number[] | undefined
  * in force, with what people decided over it.
  */
 export function worksOf(
-  review: Pick<Review, 'imports' | 'decisions' | 'rulings' | 'partition'>,
+  review: Pick<Review, 'imports' | 'decisions' | 'rulings' | 'partition' | 'choices'>,
   recordsOf: RecordsOf,
   classesAt: ClassesAt = () => undefined,
 ): Works {
@@ -41,42 +44,95 @@ export function worksOf(
   const records = [...standing, ...others]
   const byId = new Map(standing.map((r) => [r.id, r]))
   const stored = review.partition && classesAt(review.partition.digest)
-  const classes = stored ? classesFrom(stored, review, records) : partition0(standing, others)
+  const places = stored && placesOf(review)
+  const classes = places ? classesFrom(stored, places, records) : partition0(standing, others)
   const { classes: decided, toSettle } = decideByHand(
     classes,
     review.decisions,
     records.map((r) => r.id),
   )
+  const open = review.partition?.toSettle === undefined ? undefined : classesAt(review.partition.toSettle)
+  const pairs = places && open ? pairsFrom(open, places) : []
   return {
     works: decided.flatMap((ids) => {
       const own = ids.flatMap((id) => byId.get(id) ?? [])
-      return own.length ? [workOf(own, others.length ? ids.filter((id) => !byId.has(id)) : [])] : []
+      if (!own.length) return []
+      const former = others.length ? ids.filter((id) => !byId.has(id)) : []
+      return [workOf(own, former, stored ? (review.choices ?? []) : undefined)]
     }),
-    toSettle: toSettle.filter(({ a, b }) => byId.has(a) && byId.has(b)),
+    toSettle: leftToSettle(
+      [...toSettle, ...pairs].filter(({ a, b }) => byId.has(a) && byId.has(b)),
+      decided,
+      review.decisions,
+    ),
     oldNames: oldNamesOf(review.rulings, standing),
   }
 }
 
-function workOf(of: readonly Named[], former: string[]): Work {
+/** Of pairs, those between two works of which nobody has said yet whether they are one: the first for each two works. */
+function leftToSettle(
+  pairs: readonly ToSettle[],
+  classes: readonly (readonly string[])[],
+  decisions: Review['decisions'],
+): ToSettle[] {
+  if (!pairs.length) return []
+  const classOf = new Map(classes.flatMap((ids, n) => ids.map((id) => [id, n] as const)))
+  const key = ({ a, b }: ToSettle): string =>
+    [classOf.get(a) ?? -1, classOf.get(b) ?? -1].sort((x, y) => x - y).join(' ')
+  const seen = new Set(decisions.filter((d) => !d.same).map(key))
+  const left: ToSettle[] = []
+  for (const pair of pairs) {
+    const own = key(pair)
+    if (classOf.get(pair.a) === classOf.get(pair.b) || seen.has(own)) continue
+    seen.add(own)
+    left.push(pair)
+  }
+  return left
+}
+
+function workOf(of: readonly Named[], former: string[], choices: Review['choices']): Work {
   const from: Work['from'] = []
   for (const { sourceId, record } of of)
     if (!from.some((f) => f.sourceId === sourceId && f.recordId === record.id))
       from.push({ sourceId, recordId: record.id })
-  return { id: of[0]!.id, record: of[0]!.record, records: of.map((r) => r.id), former, from }
+  const ids = of.map((r) => r.id)
+  return {
+    id: ids[0]!,
+    record: choices && of.length > 1 ? bestRecord(of, chosenFor(ids, choices)) : of[0]!.record,
+    records: ids,
+    former,
+    from,
+  }
+}
+
+/** By field, the record of these whose value a person chose last. */
+export const chosenFor = (ids: readonly string[], choices: Review['choices'] = []): Record<string, string> =>
+  Object.fromEntries(choices.filter((c) => ids.includes(c.recordId)).map((c) => [c.field, c.recordId]))
+
+/** The names of all records of a partition's imports, in their order. */
+function placesOf({ imports, partition }: Pick<Review, 'imports' | 'partition'>): string[] {
+  return partition!.imports.flatMap((importId) => {
+    const count = imports.find((i) => i.id === importId)?.count ?? 0
+    return Array.from({ length: count }, (_, n) => `${importId}/${n + 1}`)
+  })
+}
+
+function pairsFrom(places: readonly number[], names: readonly string[]): ToSettle[] {
+  const pairs: ToSettle[] = []
+  for (let n = 0; n + 1 < places.length; n += 2) {
+    const [a, b] = [names[places[n]!], names[places[n + 1]!]]
+    if (a !== undefined && b !== undefined) pairs.push(a < b ? { a, b } : { a: b, b: a })
+  }
+  return pairs
 }
 
 /** A stored partition, over the records that still stand; one that it does not know stands alone. */
 function classesFrom(
   stored: readonly number[],
-  { imports, partition }: Pick<Review, 'imports' | 'partition'>,
+  places: readonly string[],
   records: readonly Named[],
 ): string[][] {
-  const classOf = new Map<string, number>()
-  let at = 0
-  for (const importId of partition!.imports) {
-    const count = imports.find((i) => i.id === importId)?.count ?? 0
-    for (let n = 1; n <= count; n++) classOf.set(`${importId}/${n}`, stored[at++] ?? -1 - at)
-  }
+  const classOf = new Map(places.map((id, n) => [id, stored[n] ?? -1 - n] as const))
   const classes = new Map<number | string, string[]>()
   for (const { id } of records) {
     const of = classOf.get(id) ?? id

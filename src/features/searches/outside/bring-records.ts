@@ -6,6 +6,7 @@ import type { Laying } from '@/store/blobs'
 
 import { sourceInfo, type SourceInfo } from '@/store/source-info'
 import { searchDesk } from '@/workers'
+import { bringIn } from '../../shared/tell-apart'
 
 /** What records are brought to: in place of what the source brought before, or beside it, as another part. */
 export type Place = 'in place' | 'beside'
@@ -16,19 +17,19 @@ export const partsOf = (store: Store, sourceId: string): Import[] =>
 
 async function put(
   store: Store,
-  { keepRecords }: Laying,
+  laying: Laying,
   source: Source,
   records: readonly Rec[],
   place: Place,
   about: Pick<Import, 'runId' | 'file'>,
   because: string,
 ): Promise<void> {
-  const { newId, act, now, session } = store
+  const { newId, now, session } = store
   const before = place === 'in place' ? partsOf(store, source.id).map((i) => i.id) : []
-  await act('records.import', {
+  await bringIn(store, laying, {
     id: newId(),
     sourceId: source.id,
-    ...(await keepRecords(records)),
+    ...(await laying.keepRecords(records)),
     count: records.length,
     at: now(),
     ...inRound(session.getState().folded.review),

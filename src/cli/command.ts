@@ -1,0 +1,24 @@
+import type { Problem } from '../core/base'
+import type { Arguments, Options } from './arguments'
+
+/** What a command came to: exit code, what it prints, and what goes to standard error. */
+export interface Outcome {
+  exit: 0 | 1
+  output?: string
+  errors?: string[]
+}
+
+export interface CliCommand {
+  help: string
+  usage: string
+  options: Options
+  /** It takes files by their names alone. */
+  files?: boolean
+  run: (args: Arguments) => Outcome | Promise<Outcome>
+}
+
+/** A problem as one line on standard error, with its place. */
+export function problemLine(p: Problem): string {
+  const at = Array.isArray(p.at) ? ` (characters ${p.at[0]}–${p.at[1]})` : p.at ? ` (${String(p.at)})` : ''
+  return `${p.severity}: ${p.message}${at}`
+}

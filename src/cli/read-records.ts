@@ -1,0 +1,105 @@
+import { closeSync, openSync, readSync } from 'node:fs'
+import path from 'node:path'
+import { messageOf, type Problem } from '../core/base'
+import {
+  EncodingGuess,
+  ENCODINGS,
+  FORMATS,
+  readerFor,
+  recognise,
+  textFromBytes,
+  type Encoding,
+  type FormatId,
+  type Item,
+  type Shape,
+} from '../core/records'
+import { UsageError } from './arguments'
+
+const PIECE = 1 << 20
+/** What a format is recognised by. */
+const BEGINNING = 200_000
+
+/** The bytes of a file in pieces. */
+function* piecesOf(file: string): Generator<Uint8Array> {
+  let handle: number
+  try {
+    handle = openSync(file, 'r')
+  } catch (error) {
+    throw new UsageError(`${file} could not be read: ${messageOf(error)}`)
+  }
+  try {
+    for (;;) {
+      const piece = new Uint8Array(PIECE)
+      const length = readSync(handle, piece)
+      if (!length) return
+      yield piece.subarray(0, length)
+    }
+  } finally {
+    closeSync(handle)
+  }
+}
+
+export interface FileRead {
+  items: Item[]
+  shape: Shape
+  encoding: Encoding
+  problems: Problem[]
+}
+
+/** Reads a file of records in whatever format and encoding it is, or in those that are said. */
+export function readRecordsFile(
+  file: string,
+  said: { format?: string | undefined; encoding?: string | undefined } = {},
+): FileRead {
+  const format = oneOf(FORMATS, said.format, '--from')
+  const guess = new EncodingGuess()
+  for (const piece of piecesOf(file)) guess.push(piece)
+  const encoding = oneOf(ENCODINGS, said.encoding, '--encoding') ?? guess.end().encoding
+  const shape = recognise(beginningOf(file, encoding), {}, format)
+  if (!shape)
+    throw new UsageError(
+      `${file}: this is in none of the formats that are read here (${FORMATS.join(', ')})${format ? `, nor ${format}` : ''}.`,
+    )
+  const items: Item[] = []
+  const problems: Problem[] = []
+  const reader = readerFor(shape, { item: (i) => items.push(i), stray: (p) => problems.push(p) })
+  const text = textFromBytes(encoding)
+  for (const piece of piecesOf(file)) reader.push(text.push(piece))
+  reader.push(text.end())
+  reader.end()
+  return { items, shape, encoding, problems: [...problems, ...items.flatMap((i) => i.problems)] }
+}
+
+function beginningOf(file: string, encoding: Encoding): string {
+  const text = textFromBytes(encoding)
+  let beginning = ''
+  for (const piece of piecesOf(file)) {
+    beginning += text.push(piece)
+    if (beginning.length >= BEGINNING) break
+  }
+  return beginning.slice(0, BEGINNING)
+}
+
+/** One of the names that an option may have. */
+export function oneOf<T extends string>(
+  names: readonly T[],
+  given: string | undefined,
+  option: string,
+): T | undefined {
+  if (given === undefined) return undefined
+  const found = names.find((n) => n === given.toLowerCase())
+  if (!found) throw new UsageError(`${option} is ${names.join(', ')}, not "${given}".`)
+  return found
+}
+
+/** The format that a file's ending stands for; what is written has no beginning to be recognised by. */
+export function formatOfEnding(file: string): FormatId | undefined {
+  const endings: Readonly<Record<string, FormatId>> = {
+    '.ris': 'ris',
+    '.bib': 'bibtex',
+    '.json': 'csl-json',
+    '.csv': 'csv',
+    '.tsv': 'csv',
+  }
+  return endings[path.extname(file).toLowerCase()]
+}

@@ -1,0 +1,121 @@
+import { readFileSync, writeFileSync } from 'node:fs'
+import path from 'node:path'
+import { messageOf, plural } from '../core/base'
+import { findPartition, FORMAT_WORDS, measurePairs, WRITERS, type Rec, type Writable } from '../core/records'
+import { UsageError, type Arguments } from './arguments'
+import { problemLine, type CliCommand, type Outcome } from './command'
+import { formatOfEnding, oneOf, readRecordsFile } from './read-records'
+
+const WRITABLE = Object.keys(WRITERS) as Writable[]
+
+/** So many files, by their names behind the options. */
+function files(args: Arguments, least: number, most: number, what: string): string[] {
+  const given = [...(args.get('') ?? [])]
+  if (given.length < least || given.length > most) throw new UsageError(`Give ${what}.`)
+  return given
+}
+
+function convert(args: Arguments): Outcome {
+  const [from, to] = files(args, 2, 2, 'two files: the one to read and the one to write') as [string, string]
+  const format = oneOf(WRITABLE, args.get('to')?.[0] ?? formatOfEnding(to), '--to')
+  if (!format)
+    throw new UsageError(`What ${to} is to be written in is not clear: give --to ${WRITABLE.join(', ')}.`)
+  const read = readRecordsFile(from, { format: args.get('from')?.[0], encoding: args.get('encoding')?.[0] })
+  const records = read.items.flatMap((i) => i.record ?? [])
+  const broken = read.items.length - records.length
+  const errors = read.problems.map((p) => `${from}: ${problemLine(p)}`)
+  if (!records.length)
+    return { exit: 1, errors: [...errors, `${from}: no record was found; nothing was written.`] }
+  try {
+    writeFileSync(to, WRITERS[format](records))
+  } catch (error) {
+    throw new UsageError(`${to} could not be written: ${messageOf(error)}`)
+  }
+  const said = {
+    read: read.items.length,
+    broken,
+    written: records.length,
+    from: read.shape.format,
+    encoding: read.encoding,
+    to: format,
+  }
+  return {
+    exit: broken ? 1 : 0,
+    output: args.has('json')
+      ? JSON.stringify(said)
+      : `${plural(records.length, 'record')} read as ${FORMAT_WORDS[read.shape.format]} (${read.encoding}), written as ${FORMAT_WORDS[format]}${broken ? `; ${plural(broken, 'record is', 'records are')} broken and not in it` : ''}.`,
+    errors,
+  }
+}
+
+function dedupe(args: Arguments): Outcome {
+  const names: string[] = []
+  const records: Rec[] = []
+  const errors: string[] = []
+  for (const file of files(args, 1, Infinity, 'at least one file')) {
+    const base = path.basename(file)
+    const read = readRecordsFile(file, { format: args.get('from')?.[0], encoding: args.get('encoding')?.[0] })
+    errors.push(...read.problems.map((p) => `${file}: ${problemLine(p)}`))
+    for (const { position, record } of read.items) {
+      if (!record) continue
+      names.push(`${base}#${position}`)
+      records.push(record)
+    }
+  }
+  const twice = names.find((n, i) => names.indexOf(n) !== i && names.length < 50_000)
+  if (twice) throw new UsageError(`Two files have the same name: ${twice} would mean two records.`)
+  const { classes, toSettle } = findPartition(names, records)
+  const pairs = toSettle.map(({ a, b }) => [a, b])
+  const truth = args.get('truth')?.[0]
+  const measured = truth === undefined ? undefined : measurePairs(readTruth(truth), classes, toSettle)
+  const several = classes.filter((c) => c.length > 1).length
+  return {
+    exit: 0,
+    output: args.has('json')
+      ? JSON.stringify({ groups: classes, toSettle: pairs, ...(measured ? { measured } : {}) })
+      : [
+          `${plural(records.length, 'record')}, ${plural(classes.length, 'work')}: ${several} with more than one record, ${plural(toSettle.length, 'pair')} to settle`,
+          ...(measured
+            ? [
+                `${plural(measured.truePairs, 'true pair')}, ${measured.joinedPairs} joined, ${measured.wrong} of them wrongly`,
+                `precision of what is joined ${measured.precision.value.toFixed(5)} (95 % from ${measured.precision.from.toFixed(5)})`,
+                `recall of what is joined ${measured.certainRecall.value.toFixed(4)}, with what is to settle ${measured.recall.value.toFixed(4)} (95 % from ${measured.recall.from.toFixed(4)})`,
+              ]
+            : []),
+        ].join('\n'),
+    errors,
+  }
+}
+
+/** The groups of a truth file: a list of lists of ids, or an object with them under "groups". */
+function readTruth(file: string): string[][] {
+  try {
+    const value = JSON.parse(readFileSync(file, 'utf8')) as unknown
+    const groups = Array.isArray(value) ? value : (value as { groups?: unknown }).groups
+    if (
+      Array.isArray(groups) &&
+      groups.every((g) => Array.isArray(g) && g.every((id) => typeof id === 'string'))
+    )
+      return groups as string[][]
+  } catch (error) {
+    throw new UsageError(`${file} could not be read: ${messageOf(error)}`)
+  }
+  throw new UsageError(`${file} holds no groups: a list of lists of ids, such as [["a.ris#1","b.ris#4"]].`)
+}
+
+export const RECORD_COMMANDS: Record<string, CliCommand> = {
+  convert: {
+    help: 'write the records of a file in another format',
+    usage: `IN OUT [--from ris|bibtex|csl-json|csv|tagged] [--to ${WRITABLE.join('|')}] [--encoding utf-8|utf-16le|utf-16be|windows-1252]`,
+    options: { from: 'value', to: 'value', encoding: 'value' },
+    files: true,
+    run: convert,
+  },
+  dedupe: {
+    help: 'tell the works behind the records of files: certain groups, and pairs to be settled',
+    usage: 'FILE… [--truth FILE] [--from FORMAT] [--encoding ENCODING]   (an id is "name#position")',
+    options: { truth: 'value', from: 'value', encoding: 'value' },
+    files: true,
+    run: dedupe,
+  },
+}

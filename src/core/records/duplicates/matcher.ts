@@ -1,0 +1,211 @@
+import type { Rec } from '../record'
+import { decideByHand, type Decision, type ToSettle } from './by-hand'
+import { blockKeys, MOST } from './blocks'
+import { judge, plainlyDifferent } from './judge'
+import { printOf, type Print } from './print'
+
+export interface PartitionFound {
+  /** The classes of certain joins, in the order of their first records; single ones included. */
+  classes: string[][]
+  /** Pairs of records of two classes that a person has to look at, each pair of classes once. */
+  toSettle: ToSettle[]
+}
+
+/** How far matching is: so many records of so many. */
+export interface Matched {
+  done: number
+  of: number
+}
+
+const EVERY = 250
+
+/**
+ * Tells apart records under names: joins what is certain, and gives what is to be settled. Records may be added in several
+ * goes, each of which compares only what is new; what comes out is the same as if all had been added at once, in any order.
+ */
+export class Matcher {
+  private readonly names: string[] = []
+  private readonly prints: Print[] = []
+  /** By record, the numbers of its keys; by key, its records and whether a DOI is one. */
+  private readonly keys: number[][] = []
+  private readonly numbers = new Map<string, number>()
+  private readonly blocks: number[][] = []
+  private readonly identifiers: boolean[] = []
+  private certain: (readonly [number, number])[] = []
+  private open: (readonly [number, number])[] = []
+  /** Of pairs that closure brought together, whether something forbids it. */
+  private readonly forbidden = new Map<number, boolean>()
+
+  private put(name: string, print: Print): void {
+    const at = this.names.length
+    this.names.push(name)
+    this.prints.push(print)
+    const own: number[] = []
+    for (const key of blockKeys(print)) {
+      let number = this.numbers.get(key)
+      if (number === undefined) {
+        number = this.blocks.length
+        this.numbers.set(key, number)
+        this.blocks.push([])
+        this.identifiers.push(key.startsWith('d '))
+      }
+      if (own.includes(number)) continue
+      own.push(number)
+      this.blocks[number]!.push(at)
+    }
+    this.keys.push(own)
+  }
+
+  /** Adds records; goes on while it is asked for more, and gives now and then how far it is. */
+  *add(names: readonly string[], records: readonly Rec[]): Generator<Matched, void> {
+    const first = this.names.length
+    const of = records.length
+    for (let n = 0; n < of; n++) {
+      this.put(names[n]!, printOf(records[n]!))
+      if (n % EVERY === EVERY - 1) yield { done: n / 4, of }
+    }
+    // A key that has become too common says nothing any more: what only it brought together is let go.
+    this.certain = this.certain.filter(([i, j]) => this.shared(i, j) !== undefined)
+    this.open = this.open.filter(([i, j]) => this.shared(i, j) !== undefined)
+    for (let j = first; j < this.names.length; j++) {
+      this.compare(j)
+      if ((j - first) % EVERY === EVERY - 1) yield { done: of / 4 + ((j - first) * 3) / 4, of }
+    }
+  }
+
+  private says(key: number): boolean {
+    return this.identifiers[key]! || this.blocks[key]!.length <= MOST
+  }
+
+  /** The first key that says something and that both have. */
+  private shared(i: number, j: number): number | undefined {
+    const other = this.keys[j]!
+    for (const key of this.keys[i]!) if (other.includes(key) && this.says(key)) return key
+    return undefined
+  }
+
+  /** Compares a record with all before it that share a key. */
+  private compare(j: number): void {
+    const print = this.prints[j]!
+    for (const key of this.keys[j]!) {
+      if (!this.says(key)) continue
+      for (const i of this.blocks[key]!) {
+        if (i >= j) break
+        const other = this.prints[i]!
+        // Most are told apart by this; whether another key brought them together too is asked of the rest alone.
+        if (plainlyDifferent(other, print) || this.shared(i, j) !== key) continue
+        const { class: found } = judge(other, print)
+        if (found === 'certain') this.certain.push([i, j])
+        else if (found === 'to settle') this.open.push([i, j])
+      }
+    }
+  }
+
+  /** The names of all records that certainly are of one work with this one, by the pair alone. */
+  joinedWith(name: string): string[] {
+    const at = this.names.indexOf(name)
+    return this.certain.flatMap(([i, j]) => (i === at ? [this.names[j]!] : j === at ? [this.names[i]!] : []))
+  }
+
+  /** What has been found of all records so far. */
+  found(): PartitionFound {
+    const root = this.groups()
+    const members = new Map<number, number[]>()
+    for (let n = 0; n < root.length; n++) {
+      const group = members.get(root[n]!)
+      if (group) group.push(n)
+      else members.set(root[n]!, [n])
+    }
+    const classes: number[][] = []
+    const torn: ToSettle[] = []
+    const place = new Map<string, number>()
+    for (const group of members.values()) {
+      const vetoes = group.length > 2 ? this.vetoesIn(group) : []
+      if (!vetoes.length) {
+        classes.push(group)
+        continue
+      }
+      // No class holds a pair that the rules forbid: what closure forced together is taken apart, or goes to settle.
+      const names = group.map((n) => this.names[n]!).sort()
+      for (const n of group) place.set(this.names[n]!, n)
+      const parted = decideByHand([names], vetoes, names)
+      for (const c of parted.classes) classes.push(c.map((name) => place.get(name)!).sort((a, b) => a - b))
+      torn.push(...parted.toSettle)
+    }
+    classes.sort((a, b) => a[0]! - b[0]!)
+    const classOf = new Int32Array(root.length)
+    classes.forEach((group, n) => {
+      for (const m of group) classOf[m] = n
+    })
+    const pairs = [
+      ...torn.map(({ a, b }) => [place.get(a)!, place.get(b)!] as const),
+      ...this.open.map(([i, j]) => [i, j] as const),
+    ]
+    return {
+      classes: classes.map((group) => group.map((n) => this.names[n]!)),
+      toSettle: this.between(classOf, pairs),
+    }
+  }
+
+  /** By record, the least of those that certain joins connect it with. */
+  private groups(): Int32Array {
+    const parent = Int32Array.from(this.names, (_, n) => n)
+    const rootOf = (n: number): number => {
+      while (parent[n] !== n) n = parent[n] = parent[parent[n]!]!
+      return n
+    }
+    for (const [i, j] of this.certain) {
+      const [a, b] = [rootOf(i), rootOf(j)]
+      if (a !== b) parent[Math.max(a, b)] = Math.min(a, b)
+    }
+    return parent.map((_, n) => rootOf(n))
+  }
+
+  /** Within a group every pair is looked at, also those that no key brought together. */
+  private vetoesIn(group: readonly number[]): Decision[] {
+    const vetoes: Decision[] = []
+    for (let i = 0; i < group.length; i++)
+      for (let j = i + 1; j < group.length; j++) {
+        const [a, b] = [group[i]!, group[j]!]
+        const pair = a * 2 ** 26 + b
+        let no = this.forbidden.get(pair)
+        if (no === undefined) {
+          no = judge(this.prints[a]!, this.prints[b]!).veto !== undefined
+          this.forbidden.set(pair, no)
+        }
+        if (no) vetoes.push({ ...this.pairOf(a, b), same: false })
+      }
+    return vetoes
+  }
+
+  private pairOf(i: number, j: number): ToSettle {
+    const [a, b] = [this.names[i]!, this.names[j]!]
+    return a < b ? { a, b } : { a: b, b: a }
+  }
+
+  /** Pairs of records of different classes, one for each two classes: the first by name. */
+  private between(classOf: Int32Array, pairs: readonly (readonly [number, number])[]): ToSettle[] {
+    const found = new Map<number, ToSettle>()
+    const sorted = pairs
+      .filter(([i, j]) => classOf[i] !== classOf[j])
+      .map(([i, j]) => ({ i, j, pair: this.pairOf(i, j) }))
+      .sort((p, q) => (p.pair.a === q.pair.a ? (p.pair.b < q.pair.b ? -1 : 1) : p.pair.a < q.pair.a ? -1 : 1))
+    for (const { i, j, pair } of sorted) {
+      const [a, b] = [classOf[i]!, classOf[j]!].sort((x, y) => x - y) as [number, number]
+      const key = a * 2 ** 26 + b
+      if (!found.has(key)) found.set(key, pair)
+    }
+    return [...found.values()]
+  }
+}
+
+/** Tells apart all of these records at once. `told` is called now and then with how far it is. */
+export function findPartition(
+  names: readonly string[],
+  records: readonly Rec[],
+  told: (matched: Matched) => void = () => undefined,
+): PartitionFound {
+  const matcher = new Matcher()
+  for (const matched of matcher.add(names, records)) told(matched)
+  return matcher.found()
+}

@@ -1,0 +1,125 @@
+import { problem, type Problem } from '../../base'
+import type { Rec } from '../record'
+import { bibtexReader } from './bibtex'
+import { writeBibtex } from './bibtex-write'
+import { cslJsonReader, writeCslJson } from './csl-json'
+import type { Item, Reader, ReadsTo } from './item'
+import { risReader } from './ris'
+import { writeRis } from './ris-write'
+import { proposeColumns, rowsOf, separatorOf, tableReader, writeTable, type TableShape } from './table'
+import { taggedReader, tagFormOf, type TagShape } from './tagged'
+import { proposeTags } from './tagged-shape'
+
+export const FORMATS = ['ris', 'bibtex', 'csl-json', 'csv', 'tagged'] as const
+export type FormatId = (typeof FORMATS)[number]
+
+export const FORMAT_WORDS: Readonly<Record<FormatId, string>> = {
+  ris: 'RIS',
+  bibtex: 'BibTeX',
+  'csl-json': 'CSL-JSON',
+  csv: 'CSV',
+  tagged: 'tagged text',
+}
+export const FORMAT_ENDINGS: Readonly<Record<FormatId, string>> = {
+  ris: 'ris',
+  bibtex: 'bib',
+  'csl-json': 'json',
+  csv: 'csv',
+  tagged: 'txt',
+}
+
+/** How a file is to be read: its format and, where that leaves it open, what columns or tags mean. */
+export interface Shape {
+  format: FormatId
+  table?: TableShape
+  tags?: TagShape
+}
+
+/** What a person said before of headings and tags, by heading in small letters and by tag. */
+export interface Remembered {
+  headings?: ReadonlyMap<string, string>
+  tags?: Readonly<Record<string, string>>
+}
+
+/**
+ * Says by its beginning what format a text is in, never by its name; undefined where it is none of those read here. The
+ * beginning may end anywhere. `as` says what a person takes it for: then only what that leaves open is found.
+ */
+export function recognise(beginning: string, remembered: Remembered = {}, as?: FormatId): Shape | undefined {
+  const text = beginning.replace(/^\uFEFF/, '')
+  const format = as ?? formatOf(text)
+  if (format === 'csv') {
+    const separator = separatorOf(text)
+    const headings = (rowsOf(text, separator, 1)[0] ?? []).map((h) => h.trim())
+    return { format, table: { separator, headings, columns: proposeColumns(headings, remembered.headings) } }
+  }
+  if (format === 'tagged') {
+    const tags = proposeTags(text, remembered.tags)
+    return tags && { format, tags }
+  }
+  return format && { format }
+}
+
+function formatOf(text: string): FormatId | undefined {
+  if (/^\s*[[{]/.test(text) && /"[^"\n]*"\s*:/.test(text)) return 'csl-json'
+  if (/^[ \t]*TY {0,2}-(?: |$)/im.test(text) && /^[ \t]*(?:[A-Z][A-Z0-9]) {0,2}-(?: |$)/m.test(text))
+    return 'ris'
+  if (/^\s*@\s*[A-Za-z]+\s*[{(]\s*[^\s,{}]*\s*[,}=\n]/m.test(text)) return 'bibtex'
+  if (tagFormOf(text) && proposeTags(text)?.fields) return 'tagged'
+  const separator = separatorOf(text)
+  const [headings, ...rows] = rowsOf(text, separator, 12)
+  if (!headings || headings.length < 2) return undefined
+  const known = proposeColumns(headings).filter((c) => c !== undefined).length
+  return known >= 2 || (known === 1 && rows.length > 0) ? 'csv' : undefined
+}
+
+/** A reader for a shape. `name` tells the records of one file from those of another where they have no numbers. */
+export function readerFor(shape: Shape, to: ReadsTo, name?: string): Reader {
+  switch (shape.format) {
+    case 'ris':
+      return risReader(to, name)
+    case 'bibtex':
+      return bibtexReader(to)
+    case 'csl-json':
+      return cslJsonReader(to)
+    case 'csv':
+      return tableReader(to, shape.table ?? { separator: ',', columns: [] })
+    case 'tagged':
+      return taggedReader(to, shape.tags ?? { form: 'dash', fields: {} })
+  }
+}
+
+/** The formats that records are written in. */
+export const WRITERS = {
+  ris: writeRis,
+  bibtex: writeBibtex,
+  'csl-json': writeCslJson,
+  csv: (records: readonly Rec[]) => writeTable(records),
+} satisfies Partial<Record<FormatId, (records: readonly Rec[]) => string>>
+export type Writable = keyof typeof WRITERS
+
+export interface WholeRead {
+  items: Item[]
+  strays: Problem[]
+}
+
+/** Reads a whole text in a shape. */
+export function readAll(text: string, shape: Shape, name?: string): WholeRead {
+  const read: WholeRead = { items: [], strays: [] }
+  const reader = readerFor(
+    shape,
+    { item: (i) => void read.items.push(i), stray: (p) => void read.strays.push(p) },
+    name,
+  )
+  reader.push(text)
+  reader.end()
+  if (!read.items.length)
+    read.strays.push(
+      problem(
+        'no-record',
+        'error',
+        `No record was found in this file, read as ${FORMAT_WORDS[shape.format]}.`,
+      ),
+    )
+  return read
+}

@@ -1,0 +1,310 @@
+import { FIELDS, fieldOf, putText, textOf, type Field } from '../fields'
+import { languageCode } from '../../query'
+import { readDate } from '../dates'
+import { emptyRecord, type Rec } from '../record'
+import { atLine, type Item, type Reader, type ReadsTo } from './item'
+import { turnName } from './names'
+
+/** Which field each column goes into, by place; `id` for the record's number; undefined: kept under its heading. */
+export type Columns = readonly (string | undefined)[]
+
+export interface TableShape {
+  separator: ',' | ';' | '\t' | '|'
+  headings: string[]
+  columns: Columns
+}
+
+const SEPARATORS = ['\t', ',', ';', '|'] as const
+
+/** The cells of rows, quotation marks doubled inside (RFC 4180). A cell that does not end is told by its line. */
+export class Rows {
+  private kept = ''
+  private line = 1
+
+  constructor(
+    private readonly separator: string,
+    private readonly row: (cells: string[], line: number, text: string) => void,
+    private readonly broken: (text: string, line: number) => void,
+  ) {}
+
+  push(text: string): void {
+    this.kept = this.read(this.kept + text, false)
+  }
+
+  end(): void {
+    let rest = this.kept
+    while (rest) {
+      rest = this.read(rest, true)
+      if (!rest) break
+      // The quotation mark of a cell in this line is never closed: the line is broken, the next are read.
+      const stop = /\r\n?|\n/.exec(rest)
+      const first = stop ? rest.slice(0, stop.index) : rest
+      this.broken(first, this.line++)
+      rest = stop ? rest.slice(stop.index + stop[0].length) : ''
+    }
+    this.kept = ''
+  }
+
+  /** Reads whole rows; gives what is left. */
+  private read(text: string, last: boolean): string {
+    let from = 0
+    for (;;) {
+      const end = this.endOfRow(text, from, last)
+      if (end === undefined) return text.slice(from)
+      const [stop, next, lines, cells] = end
+      if (stop > from) this.row(cells, this.line, text.slice(from, stop))
+      this.line += lines
+      from = next
+      if (from >= text.length) return ''
+    }
+  }
+
+  private endOfRow(
+    text: string,
+    from: number,
+    last: boolean,
+  ): [number, number, number, string[]] | undefined {
+    const cells: string[] = []
+    let i = from
+    let lines = 0
+    for (;;) {
+      let cell = ''
+      if (text[i] === '"') {
+        for (i++; ;) {
+          const quote = text.indexOf('"', i)
+          if (quote < 0) return undefined
+          // A quotation mark at the very end may be half of a doubled one.
+          if (quote === text.length - 1 && !last) return undefined
+          cell += text.slice(i, quote)
+          i = quote + 1
+          if (text[i] !== '"') break
+          cell += '"'
+          i++
+        }
+        lines += cell.match(/\r\n?|\n/g)?.length ?? 0
+      }
+      const start = i
+      while (i < text.length && text[i] !== this.separator && text[i] !== '\n' && text[i] !== '\r') i++
+      if (i >= text.length && !last) return undefined
+      cells.push(cell + text.slice(start, i))
+      if (text[i] === this.separator) i++
+      else {
+        if (text[i] === '\r' && i === text.length - 1 && !last) return undefined
+        const next = text[i] === '\r' && text[i + 1] === '\n' ? i + 2 : Math.min(i + 1, text.length)
+        return [i, next, lines + 1, cells]
+      }
+    }
+  }
+}
+
+/** The rows of a text, at most so many. */
+export function rowsOf(text: string, separator: string, most = Infinity): string[][] {
+  const rows: string[][] = []
+  const reader = new Rows(
+    separator,
+    (cells) => void (rows.length < most && rows.push(cells)),
+    () => undefined,
+  )
+  reader.push(text)
+  reader.end()
+  return rows
+}
+
+/** The separator that cuts the first rows of a text into the most, and equally many, cells. */
+export function separatorOf(text: string): TableShape['separator'] {
+  let best: { separator: TableShape['separator']; score: number } = { separator: ',', score: 0 }
+  for (const separator of SEPARATORS) {
+    const rows = rowsOf(text, separator, 12)
+    const width = rows[0]?.length ?? 0
+    const alike = rows.filter((r) => r.length === width).length / Math.max(1, rows.length)
+    if (width > 1 && width * alike > best.score) best = { separator, score: width * alike }
+  }
+  return best.separator
+}
+
+/** What the headings of a table say where each column goes; a heading remembered from before goes first. */
+export function proposeColumns(
+  headings: readonly string[],
+  remembered: ReadonlyMap<string, string> = new Map(),
+): (string | undefined)[] {
+  const taken = new Set<string>()
+  return headings.map((heading) => {
+    const name = heading
+      .trim()
+      .toLowerCase()
+      .replace(/[_\s]+/g, ' ')
+    const key =
+      remembered.get(name) ??
+      (['id', 'number', 'accession number', 'record number', 'record id'].includes(name) && !taken.has('id')
+        ? 'id'
+        : FIELDS.find(
+            (f) => f.label.toLowerCase() === name || f.key.toLowerCase() === name || f.also?.includes(name),
+          )?.key)
+    if (key === undefined || key === '' || taken.has(key)) return undefined
+    taken.add(key)
+    return key
+  })
+}
+
+/** The heading under which the record's own number stands in tables written here. */
+const NUMBER = 'Number in its source'
+const OTHER = 'Other'
+/** Were these headings written here? Then a mark that made a cell harmless is taken off again. */
+const ours = (headings: readonly string[]): boolean => headings[0] === NUMBER
+
+/** Reads a table in pieces, the first row being its headings. */
+export function tableReader(
+  to: ReadsTo,
+  { separator, columns }: Pick<TableShape, 'separator' | 'columns'>,
+): Reader {
+  let headings: string[] | undefined
+  let position = 0
+  const rows = new Rows(
+    separator,
+    (cells, line, text) => {
+      if (!headings) {
+        headings = cells.map((c) => c.trim())
+        return
+      }
+      if (cells.every((c) => !c.trim())) return
+      to.item(itemOf(cells, line, text, ++position, headings, columns))
+    },
+    (text, line) =>
+      to.item({
+        position: ++position,
+        line,
+        text,
+        problems: [atLine(line, 'table-quote', 'error', 'a quotation mark is opened and never closed.')],
+      }),
+  )
+  return rows
+}
+
+function itemOf(
+  cells: readonly string[],
+  line: number,
+  text: string,
+  position: number,
+  headings: readonly string[],
+  columns: Columns,
+): Item {
+  if (cells.length > headings.length && cells.slice(headings.length).some((c) => c.trim()))
+    return {
+      position,
+      line,
+      text,
+      problems: [
+        atLine(
+          line,
+          'table-cells',
+          'error',
+          `this row has ${cells.length} cells, the table ${headings.length} columns: is a separator inside a cell without quotation marks?`,
+        ),
+      ],
+    }
+  const record = emptyRecord(String(position))
+  const own = ours(headings)
+  const problems = cells.flatMap((raw, i) => {
+    const cell = own ? raw.replace(/^'(?='*[=+\-@\t\r])/, '') : raw.trim()
+    if (!cell) return []
+    const key = own && headings[i] === NUMBER ? 'id' : own ? keyOfLabel(headings[i]!) : columns[i]
+    if (own && headings[i] === OTHER && putOther(record, cell)) return []
+    if (putCell(record, key, cell, own)) return []
+    ;(record.extra[headings[i] || `column ${i + 1}`] ??= []).push(cell)
+    return key === 'year'
+      ? [atLine(line, 'table-year', 'warning', `"${cell}" holds no year of four digits.`)]
+      : []
+  })
+  return { position, line, record, problems }
+}
+
+const LABELS = new Map(FIELDS.map((f) => [f.label, f.key]))
+const keyOfLabel = (label: string): string | undefined => LABELS.get(label)
+
+function putOther(record: Rec, cell: string): boolean {
+  try {
+    record.extra = { ...record.extra, ...(JSON.parse(cell) as Rec['extra']) }
+    return true
+  } catch {
+    return false
+  }
+}
+
+/** Puts a cell into a field; of a foreign table, by what people write there. */
+function putCell(record: Rec, key: string | undefined, cell: string, own: boolean): boolean {
+  if (key === 'id') {
+    record.id = cell
+    return true
+  }
+  const field = key === undefined ? undefined : fieldOf(key)
+  if (!field) return false
+  if (own) return putText(record, field, cell)
+  switch (field.key) {
+    case 'year':
+    case 'issued': {
+      const { year, issued, whole } = readDate(cell)
+      if (year === undefined || (record.year !== undefined && record.year !== year)) return false
+      record.year = year
+      if (issued !== undefined) record.issued = issued
+      return whole
+    }
+    case 'authors':
+    case 'editors':
+    case 'translators':
+      record[field.key] = namesIn(cell)
+      return true
+    case 'doi':
+      record.doi = cell.replace(/^(?:https?:\/\/(?:dx\.)?doi\.org\/|doi:\s*)/i, '')
+      return true
+    case 'pages':
+      record.pages = cell.replace(/^(\d+) ?- ?(\d+)$/, '$1–$2')
+      return true
+    case 'keywords':
+      record.keywords = cell.includes(';')
+        ? cell.split(/\s*;\s*/).filter(Boolean)
+        : cell.split(/\s*,\s*/).filter(Boolean)
+      return true
+    case 'language':
+      record.language = languageCode(cell)
+      return true
+    default:
+      return putText(record, field, cell)
+  }
+}
+
+/** Names in one cell: parted by semicolons, by "and", or, where no name has a comma, by commas. */
+export function namesIn(cell: string): string[] {
+  const parts = cell.includes(';')
+    ? cell.split(';')
+    : /\s(?:and|&)\s/.test(cell)
+      ? cell.split(/,?\s+(?:and|&)\s+/)
+      : /^[^,]+(?:\s[^,]+),\s[^,]+\s[^,]+/.test(cell)
+        ? cell.split(',')
+        : [cell]
+  return parts
+    .map((p) => p.trim())
+    .filter(Boolean)
+    .map((p) => (p.includes(',') ? p : turnName(p.split(/\s+/))))
+}
+
+/** A cell that no table program takes for a formula: an apostrophe stands before it. */
+const harmless = (text: string): string => (/^'*[=+\-@\t\r]/.test(text) ? `'${text}` : text)
+const quoted = (text: string): string =>
+  /[",\r\n]|^\s|\s$/.test(text) ? `"${text.replaceAll('"', '""')}"` : text
+
+/**
+ * Writes records as CSV (RFC 4180), with the fields chosen in their order; without a choice, every field that one of them
+ * has, so that the reader gives the same records back.
+ */
+export function writeTable(records: readonly Rec[], fields?: readonly string[]): string {
+  const chosen: Field[] = (fields ?? FIELDS.map((f) => f.key)).flatMap((k) => fieldOf(k) ?? [])
+  const used = fields ? chosen : chosen.filter((f) => records.some((r) => textOf(r, f) !== undefined))
+  const other = !fields && records.some((r) => Object.keys(r.extra).length)
+  const heading = [...(fields ? [] : [NUMBER]), ...used.map((f) => f.label), ...(other ? [OTHER] : [])]
+  const rows = records.map((r) => [
+    ...(fields ? [] : [r.id]),
+    ...used.map((f) => textOf(r, f) ?? ''),
+    ...(other ? [Object.keys(r.extra).length ? JSON.stringify(r.extra) : ''] : []),
+  ])
+  return [heading, ...rows].map((row) => row.map((c) => quoted(harmless(c))).join(',') + '\r\n').join('')
+}

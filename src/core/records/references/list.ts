@@ -1,0 +1,89 @@
+import { foldLabel } from '../../base'
+import { toCsl, type CslItem } from '../formats/csl'
+import { holdsSession, hintsFor, type Hint } from './hints'
+import type { Rec } from '../record'
+
+/** The styles that references can be set in, by the name of each in the CSL repository. */
+export const STYLES = { apa: 'APA, 7th edition', vancouver: 'Vancouver', harvard1: 'Harvard' } as const
+export type StyleId = keyof typeof STYLES
+
+/** What makes references out of items: a style processor that was given a style and its language. */
+export interface StyleEngine {
+  /** The HTML of each item's entry by id, in the order of the style, and whether it hangs. */
+  bibliography: (items: readonly CslItem[]) => { entries: { id: string; html: string }[]; hanging: boolean }
+}
+
+export interface Reference {
+  /** The place of its record in what was given. */
+  at: number
+  /** As the style has it; only `<i>`, `<b>`, `<sup>`, `<sub>`, `<span>` and `<a>` stand in it. */
+  html: string
+  text: string
+  hints: Hint[]
+}
+
+const ENTITIES: Readonly<Record<string, string>> = {
+  amp: '&',
+  lt: '<',
+  gt: '>',
+  quot: '"',
+  nbsp: '\u00a0',
+  '#38': '&',
+  '#60': '<',
+  '#62': '>',
+}
+
+/** A text of HTML with its entities as signs. */
+export const unescaped = (html: string): string =>
+  html.replace(/&(#?\w+);/g, (whole, name: string) => ENTITIES[name] ?? whole)
+
+/** A reference without its tags. */
+export const plainReference = (html: string): string =>
+  unescaped(html.replace(/<[^>]+>/g, ''))
+    .replace(/\s+/g, ' ')
+    .trim()
+
+/**
+ * Only the tags for italics, bold, raised and lowered stay, without attributes. Those that a style puts around its parts go;
+ * every other sign that could begin or end a tag is text.
+ */
+export const safeHtml = (html: string): string =>
+  html
+    .replace(/<\/?(?:i|b|sup|sub)>|<\/?(?:div|span|a)\b[^<>]*>|[<>]/gi, (found) =>
+      found === '<'
+        ? '&lt;'
+        : found === '>'
+          ? '&gt;'
+          : /^<\/?(?:div|span|a)\b/i.test(found)
+            ? ''
+            : found.toLowerCase(),
+    )
+    .trim()
+
+/** References to records, sorted as the style has it, each with what wants a human eye. */
+export function referenceList(records: readonly Rec[], engine: StyleEngine): Reference[] {
+  const items = records.map((r, i) => forReferences(r, String(i)))
+  return engine.bibliography(items).entries.map(({ id, html }) => {
+    const safe = safeHtml(html)
+    return { at: Number(id), html: safe, text: plainReference(safe), hints: hintsFor(records[Number(id)]!) }
+  })
+}
+
+/** An item under a number of its own, without what is not the work's: an address with a session, the program's fields. */
+function forReferences(r: Rec, id: string): CslItem {
+  const { custom: _custom, abstract: _abstract, note: _note, keyword: _keyword, ...item } = toCsl(r)
+  if (typeof item.URL === 'string' && (holdsSession(item.URL) || !/^https?:\/\//i.test(item.URL)))
+    delete item.URL
+  // A title that comes with its mark at the end gets no second one from the style.
+  if (typeof item.title === 'string') item.title = escapedTags(item.title.trim().replace(/(?<!\.\.)\.$/, ''))
+  return { ...item, id } as CslItem
+}
+
+/** Only the tags that CSL knows are tags; others are text. */
+const escapedTags = (text: string): string => text.replace(/<(?!\/?(?:i|b|sup|sub)>)/g, '&lt;')
+
+/** The order of a list without a style: by author, year and title, folded. */
+export const byAuthor = (a: Rec, b: Rec): number => {
+  const key = (r: Rec): string => `${foldLabel(r.authors[0] ?? '')} ${r.year ?? ''} ${foldLabel(r.title)}`
+  return key(a) < key(b) ? -1 : 1
+}

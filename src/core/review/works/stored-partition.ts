@@ -1,0 +1,73 @@
+import { Matcher, type Matched, type Rec } from '../../records'
+import { isStanding } from '../imports'
+import { recordId, type Import, type Review } from '../values'
+
+/** A partition as it lies beside the journal: see `ClassesAt`. */
+export interface StoredPartition {
+  /** The imports it is of, in the order of its records. */
+  imports: string[]
+  classes: number[]
+  toSettle: number[]
+}
+
+/** A matcher and the imports whose records it has, for going on with it when another import comes. */
+export interface Kept {
+  imports: readonly string[]
+  matcher: Matcher
+}
+
+/**
+ * What the rules in force make of the records of these imports; gives now and then how far it is. Records of imports that
+ * no longer stand join the work that certainly has them, and never change what the others are. With what was kept from the
+ * last time, only records that came since are compared. Throws where records are not here.
+ */
+export function* partitionOf(
+  imports: Review['imports'],
+  recordsOf: (of: Import) => readonly Rec[] | undefined,
+  kept?: Kept,
+): Generator<Matched, { stored: StoredPartition; kept: Kept }> {
+  const standing = imports.filter((i) => isStanding({ imports }, i))
+  const former = imports.filter((i) => !standing.includes(i))
+  const goesOn = kept !== undefined && !former.length && kept.imports.every((id, n) => standing[n]?.id === id)
+  const matcher = goesOn ? kept.matcher : new Matcher()
+  const recordsIn = (i: Import): readonly Rec[] => {
+    const records = recordsOf(i)
+    if (!records) throw new Error(`The records of the import ${i.id} are not in this browser.`)
+    return records
+  }
+  const namesOf = (i: Import): string[] => Array.from({ length: i.count }, (_, n) => recordId(i.id, n + 1))
+  for (const i of standing.slice(goesOn ? kept.imports.length : 0))
+    yield* matcher.add(namesOf(i), recordsIn(i))
+  const { classes, toSettle } = matcher.found()
+  const classOf = new Map<string, number>()
+  classes.forEach((names, n) => {
+    for (const name of names) classOf.set(name, n)
+  })
+  if (former.length) {
+    const others = new Matcher()
+    for (const i of standing) yield* others.add(namesOf(i), recordsIn(i))
+    let next = classes.length
+    for (const i of former) {
+      const names = namesOf(i)
+      yield* others.add(names, recordsIn(i))
+      for (const name of names) {
+        const joined = others
+          .joinedWith(name)
+          .filter((n) => classOf.has(n) && !former.some((f) => n.startsWith(`${f.id}/`)))
+          .sort()[0]
+        classOf.set(name, joined === undefined ? next++ : classOf.get(joined)!)
+      }
+    }
+  }
+  const all = [...standing, ...former]
+  const names = all.flatMap(namesOf)
+  const place = new Map(names.map((name, n) => [name, n]))
+  return {
+    stored: {
+      imports: all.map((i) => i.id),
+      classes: names.map((name) => classOf.get(name)!),
+      toSettle: toSettle.flatMap(({ a, b }) => [place.get(a)!, place.get(b)!]),
+    },
+    kept: { imports: standing.map((i) => i.id), matcher },
+  }
+}

@@ -1,0 +1,167 @@
+'use client'
+import { App, Input } from 'antd'
+import { thousands } from '@/core/base'
+import type { WorkFacet } from '@/core/records'
+import { useSession, useStore } from '@/store/provider'
+import { languageName } from '@/core/query'
+import type { AskedWorksState } from './use-asked-works'
+
+const NAMES: Readonly<Record<WorkFacet, string>> = {
+  'found in': 'Found in',
+  source: 'Source',
+  ruled: 'Broad pass',
+  group: 'Group',
+  new: 'New',
+  year: 'Year',
+  type: 'Type',
+  journal: 'Journal',
+  language: 'Language',
+  heading: 'Headings',
+  keyword: 'Keywords',
+  author: 'Authors',
+  'full text': 'Full text',
+}
+
+/** What the list can be narrowed by, with what each value would leave; kept filters stand above. */
+export function FacetsColumn({
+  list,
+  nameOf,
+}: {
+  list: AskedWorksState
+  nameOf: (sourceId: string) => string
+}) {
+  const { asked, answer, toggle, clear, narrowed } = list
+  const groups = useSession((s) => s.folded.review.groups)
+  if (!answer) return <div className="works-facets" />
+  const label = (facet: WorkFacet, value: string): string =>
+    facet === 'source'
+      ? nameOf(value)
+      : facet === 'group'
+        ? (groups?.find((g) => g.id === value)?.name ?? value)
+        : facet === 'language'
+          ? languageName(value)
+          : value
+  return (
+    <div className="works-facets" tabIndex={0} role="group" aria-label="Narrow the list">
+      <KeptFilters list={list} />
+      {narrowed && (
+        <button className="link" onClick={clear}>
+          Show all works
+        </button>
+      )}
+      {(Object.keys(NAMES) as WorkFacet[]).map((facet) => {
+        const { values } = answer.facets[facet]
+        const chosen = asked.chosen[facet] ?? []
+        const left = asked.leftOut[facet] ?? []
+        // What is left out stays in sight, so that it can be taken in again.
+        const gone = left.filter((v) => !values.some((x) => x.value === v))
+        if (
+          values.length + gone.length < (chosen.length + left.length ? 1 : 2) &&
+          facet !== 'group' &&
+          facet !== 'new'
+        )
+          return null
+        if (!values.length && !gone.length) return null
+        return (
+          <section key={facet}>
+            <h3>{NAMES[facet]}</h3>
+            {[...values, ...gone.map((value) => ({ value, count: 0 }))].map(({ value, count }) => (
+              <div
+                key={value}
+                className="works-facet"
+                data-state={chosen.includes(value) ? 'in' : left.includes(value) ? 'out' : undefined}
+              >
+                <button
+                  className="plain"
+                  aria-pressed={chosen.includes(value)}
+                  onClick={() => toggle(facet, value)}
+                >
+                  {label(facet, value)}
+                </button>
+                <button
+                  className="plain leave"
+                  aria-pressed={left.includes(value)}
+                  aria-label={`Leave out ${label(facet, value)}`}
+                  title="leave out"
+                  onClick={() => toggle(facet, value, true)}
+                >
+                  less
+                </button>
+                <span>{left.includes(value) ? '–' : thousands(count)}</span>
+              </div>
+            ))}
+          </section>
+        )
+      })}
+    </div>
+  )
+}
+
+/** Filters by their names; the view as it is can be kept as one more. */
+function KeptFilters({ list }: { list: AskedWorksState }) {
+  const { act, deed, newId } = useStore()
+  const { modal } = App.useApp()
+  const filters = useSession((s) => s.folded.review.filters) ?? []
+  const { asked, set, narrowed } = list
+  const keep = (): void => {
+    let name = ''
+    modal.confirm({
+      title: 'Keep this view as a filter',
+      icon: null,
+      content: (
+        <>
+          <p className="sub">It stays current: works that come later and fit are in it too.</p>
+          <Input
+            autoFocus
+            placeholder="its name"
+            aria-label="Name of the filter"
+            onChange={(e) => {
+              name = e.target.value
+            }}
+          />
+        </>
+      ),
+      okText: 'Keep',
+      onOk: () => {
+        if (!name.trim()) return Promise.reject(new Error('A filter needs a name.'))
+        return act('filter.set', {
+          id: newId(),
+          name: name.trim(),
+          ...(asked.words.trim() ? { words: asked.words.trim() } : {}),
+          chosen: asked.chosen as Record<string, string[]>,
+          leftOut: asked.leftOut as Record<string, string[]>,
+        })
+      },
+    })
+  }
+  if (!filters.length && !narrowed) return null
+  return (
+    <section>
+      <h3>Kept filters</h3>
+      {filters.map((f) => (
+        <div key={f.id} className="works-facet">
+          <button
+            className="plain"
+            onClick={() =>
+              set({ words: f.words ?? '', chosen: f.chosen ?? {}, leftOut: f.leftOut ?? {}, only: undefined })
+            }
+          >
+            {f.name}
+          </button>
+          <button
+            className="plain leave"
+            aria-label={`Take the filter ${f.name} away`}
+            onClick={() => deed(act('filter.remove', { id: f.id }))}
+          >
+            away
+          </button>
+        </div>
+      ))}
+      {narrowed && asked.only === undefined && (
+        <button className="link" onClick={keep}>
+          Keep this view as a filter
+        </button>
+      )}
+    </section>
+  )
+}

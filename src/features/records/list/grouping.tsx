@@ -1,0 +1,69 @@
+'use client'
+import { Button, Input, Modal } from 'antd'
+import { useState, type ReactNode } from 'react'
+import { useSession, useStore } from '@/store/provider'
+import type { WorkView } from '@/workers'
+
+/** Putting a work into groups: a dialog with those there are, by letter, and a line for a new one. */
+export function useGrouping(work: WorkView | undefined): { open: () => void; dialog: ReactNode } {
+  const { act, actAll, deed, newId } = useStore()
+  const groups = useSession((s) => s.folded.review.groups) ?? []
+  const [shown, setShown] = useState(false)
+  const [name, setName] = useState('')
+  const put = (id: string, isIn: boolean): void => {
+    if (!work) return
+    // Of a work all records are meant, so that none of them keeps it in a group it was taken out of.
+    const records = isIn ? [work.id] : work.records.map((r) => r.id)
+    deed(act('group.put', { id, records, in: isIn }))
+  }
+  const create = (): void => {
+    if (!work || !name.trim()) return
+    const id = newId()
+    deed(
+      actAll([
+        { kind: 'group.set', payload: { id, name: name.trim() } },
+        { kind: 'group.put', payload: { id, records: [work.id], in: true } },
+      ]),
+    )
+    setName('')
+    setShown(false)
+  }
+  return {
+    open: () => setShown(true),
+    dialog: (
+      <Modal
+        open={shown}
+        title="Groups of this work"
+        footer={null}
+        width={420}
+        onCancel={() => setShown(false)}
+        destroyOnHidden
+      >
+        {groups.map((g) => {
+          const isIn = work?.groups.includes(g.id) ?? false
+          return (
+            <p key={g.id} className="group-line">
+              <Button
+                size="small"
+                type={isIn ? 'primary' : 'default'}
+                aria-pressed={isIn}
+                onClick={() => put(g.id, !isIn)}
+              >
+                {g.name}
+              </Button>{' '}
+              <span className="sub">{g.records.length} in it</span>
+            </p>
+          )
+        })}
+        <Input
+          autoFocus
+          placeholder="a new group, and Enter"
+          aria-label="Name of a new group"
+          value={name}
+          onChange={(e) => setName(e.target.value)}
+          onPressEnter={create}
+        />
+      </Modal>
+    ),
+  }
+}

@@ -1,0 +1,102 @@
+'use client'
+import { useState } from 'react'
+import { holdsSession, type BestValue } from '@/core/records'
+import { plural } from '@/core/base'
+import { useSession, useStore } from '@/store/provider'
+import { RecordView } from '@/ui/record-view'
+import type { WorkView } from '@/workers'
+import { recordProps } from '../../shared/record-props'
+import { useMarker } from '../../shared/use-marks'
+
+const HIDDEN = new Set(['references', 'notice', 'fulltext'])
+
+/** A work: what it says, its lasting address, its records, and which value comes from which. */
+export function WorkPane({ work, nameOf }: { work: WorkView; nameOf: (sourceId: string) => string }) {
+  const review = useSession((s) => s.folded.review)
+  const marker = useMarker(review)
+  const groups = (review.groups ?? []).filter((g) => work.groups.includes(g.id))
+  const { doi, url } = work.record
+  const link = doi ? `https://doi.org/${doi}` : url
+  return (
+    <>
+      <RecordView {...recordProps(work.record, marker(work.record))} />
+      {link !== undefined && (
+        <p className="sub work-link">
+          {doi ? 'DOI ' : 'Address '}
+          {/^https?:\/\//i.test(link) ? (
+            <a href={link} target="_blank" rel="noreferrer">
+              {doi ?? url}
+            </a>
+          ) : (
+            link
+          )}
+          {!doi && holdsSession(link) && (
+            <b> · holds a session: it will not work for others, and is kept out of exports</b>
+          )}
+        </p>
+      )}
+      {groups.length > 0 && <p className="sub">In {groups.map((g) => `“${g.name}”`).join(', ')}</p>}
+      <WhereFrom work={work} nameOf={nameOf} />
+    </>
+  )
+}
+
+/** The records of a work, and of every field the value that is shown with those that are not. */
+function WhereFrom({ work, nameOf }: { work: WorkView; nameOf: (sourceId: string) => string }) {
+  const [open, setOpen] = useState(false)
+  const { act, deed } = useStore()
+  const partition = useSession((s) => s.folded.review.partition)
+  const sourceOf = (recordId: string): string =>
+    nameOf(work.records.find((r) => r.id === recordId)?.sourceId ?? '')
+  const different = work.values.filter((v) => v.others.length > 0 && !HIDDEN.has(v.field.key))
+  const choose = (value: BestValue, recordId: string): void =>
+    deed(act('value.choose', { recordId, field: value.field.key }))
+  return (
+    <section className="work-from">
+      <h3>{plural(work.records.length, 'record')}</h3>
+      <ul>
+        {work.records.map((r) => (
+          <li key={r.id}>
+            {nameOf(r.sourceId)} <span className="sub">{r.record.id}</span>
+          </li>
+        ))}
+      </ul>
+      {different.length > 0 && (
+        <button className="link" aria-expanded={open} onClick={() => setOpen(!open)}>
+          {open
+            ? 'Hide what differs'
+            : `${plural(different.length, 'field')} differ${different.length === 1 ? 's' : ''} between them`}
+        </button>
+      )}
+      {open && (
+        <table className="work-values">
+          <tbody>
+            {different.map((value) => (
+              <tr key={value.field.key}>
+                <th scope="row">{value.field.label}</th>
+                <td>
+                  <p className="shown">
+                    {short(value.best.text)}{' '}
+                    <span className="sub">{value.best.from.map(sourceOf).join(', ')}</span>
+                  </p>
+                  {value.others.map((o) => (
+                    <p key={o.text}>
+                      {short(o.text)} <span className="sub">{o.from.map(sourceOf).join(', ')}</span>{' '}
+                      {partition && (
+                        <button className="link" onClick={() => choose(value, o.from[0]!)}>
+                          show this
+                        </button>
+                      )}
+                    </p>
+                  ))}
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      )}
+    </section>
+  )
+}
+
+const short = (text: string): string => (text.length > 160 ? `${text.slice(0, 157).trimEnd()} …` : text)

@@ -1,0 +1,112 @@
+'use client'
+import { useVirtualizer } from '@tanstack/react-virtual'
+import { useCallback, useEffect, useRef, useState } from 'react'
+import { useStore } from '@/store/provider'
+import { recordsDesk, type WorkRow, type WorksAnswer } from '@/workers'
+
+const PART = 200
+
+/** The works of an answer by their place, fetched in parts as they are looked at; undefined until they are here. */
+export function useWindow(answer: WorksAnswer | undefined): (at: number) => WorkRow | undefined {
+  const { refuse } = useStore()
+  const [got, setGot] = useState<{ number: number; rows: ReadonlyMap<number, WorkRow> }>({
+    number: 0,
+    rows: new Map(),
+  })
+  const asked = useRef({ number: 0, parts: new Set<number>() })
+  const number = answer?.number ?? 0
+  const fetch = useCallback(
+    (part: number): void => {
+      if (asked.current.number !== number) asked.current = { number, parts: new Set() }
+      if (!number || asked.current.parts.has(part)) return
+      asked.current.parts.add(part)
+      recordsDesk()
+        .windowOf(number, part * PART, (part + 1) * PART)
+        .then((rows) => {
+          if (!rows.length) return
+          setGot((before) => {
+            const own = new Map(before.number === number ? before.rows : [])
+            rows.forEach((row, i) => own.set(part * PART + i, row))
+            return { number, rows: own }
+          })
+        }, refuse)
+    },
+    [number, refuse],
+  )
+  useEffect(() => fetch(0), [fetch])
+  return useCallback(
+    (at: number): WorkRow | undefined => {
+      // What was shown stays until the first part of the new answer is here.
+      const row = got.rows.get(at)
+      if (got.number === number && !row) queueMicrotask(() => fetch(Math.floor(at / PART)))
+      return row
+    },
+    [got, number, fetch],
+  )
+}
+
+/** The works as rows, only those in sight drawn. */
+export function WorksList({
+  count,
+  rows,
+  at,
+  choose,
+  sources,
+  nameOf,
+}: {
+  count: number
+  rows: (at: number) => WorkRow | undefined
+  at: number
+  choose: (at: number) => void
+  sources: readonly string[]
+  nameOf: (sourceId: string) => string
+}) {
+  const scroll = useRef<HTMLDivElement>(null)
+  // eslint-disable-next-line react-hooks/incompatible-library -- the list is not memoized further down
+  const shown = useVirtualizer({
+    count,
+    getScrollElement: () => scroll.current,
+    estimateSize: () => 68,
+    overscan: 10,
+  })
+  useEffect(() => {
+    if (count) shown.scrollToIndex(at)
+  }, [at, count, shown])
+  return (
+    <div className="works-list" ref={scroll} tabIndex={0} role="group" aria-label="Works">
+      <div style={{ height: shown.getTotalSize(), position: 'relative' }}>
+        {shown.getVirtualItems().map(({ index, start }) => {
+          const row = rows(index)
+          return (
+            <button
+              key={index}
+              ref={shown.measureElement}
+              data-index={index}
+              className={`plain works-row${index === at ? ' on' : ''}`}
+              style={{ position: 'absolute', top: 0, transform: `translateY(${start}px)` }}
+              aria-current={index === at}
+              onClick={() => choose(index)}
+            >
+              <span className="title">{row?.title ?? ' '}</span>
+              <span className="sub">
+                {row && [row.who, row.journal].filter(Boolean).join(' · ')}
+                {row?.isNew && <b className="works-new"> · new with the last import</b>}
+              </span>
+              {row && (
+                <span className="works-signs">
+                  <span title={row.sources.map(nameOf).join(', ')} className="works-dots">
+                    {sources.map((id) => (
+                      <i key={id} className={row.sources.includes(id) ? 'on' : undefined} />
+                    ))}
+                    <span className="unseen">found in {row.sources.map(nameOf).join(', ')}</span>
+                  </span>
+                  <span>{row.ruled === 'not yet' ? '' : row.ruled}</span>
+                </span>
+              )}
+            </button>
+          )
+        })}
+      </div>
+    </div>
+  )
+}

@@ -1,0 +1,125 @@
+'use client'
+import { Input, Select } from 'antd'
+import { useMemo, useState } from 'react'
+import { thousands } from '@/core/base'
+import { WORK_ORDERS, type WorkOrder } from '@/core/records'
+import { useActions, type Action } from '@/store/actions'
+import { useSession } from '@/store/provider'
+import { useAsked } from '@/store/use-asked'
+import { recordsDesk } from '@/workers'
+import { useSourceNames, type Desk } from '../use-desk'
+import { FacetsColumn } from './facets-column'
+import { useGrouping } from './grouping'
+import type { AskedWorksState } from './use-asked-works'
+import { WorkPane } from './work-pane'
+import { WorksList, useWindow } from './works-list'
+
+const ORDER_WORDS: Readonly<Record<WorkOrder, string>> = {
+  added: 'as they came',
+  year: 'newest first',
+  author: 'by author',
+  title: 'by title',
+  source: 'by source',
+  'times cited': 'most cited first',
+  relevance: 'most to the point first',
+}
+
+/** The list of works: narrowed, sorted, looked through, with the chosen one beside it. */
+export function WorksPane({ desk, list }: { desk: Desk; list: AskedWorksState }) {
+  const review = useSession((s) => s.folded.review)
+  const { nameOf, order } = useSourceNames(review)
+  const { asked, answer, set } = list
+  const [at, setAt] = useState(0)
+  const count = answer?.count ?? 0
+  const place = Math.max(0, Math.min(at, count - 1))
+  const rows = useWindow(answer)
+  const chosen = rows(place)
+  const { value: work } = useAsked(
+    () => (chosen && desk.version ? recordsDesk().work(chosen.id) : undefined),
+    [chosen?.id, desk.version],
+    { keep: true },
+  )
+  const grouping = useGrouping(work)
+  const actions = useMemo<Action[]>(
+    () => [
+      {
+        id: 'work-next',
+        label: 'Next work',
+        key: 'ArrowDown',
+        strip: true,
+        run: () => setAt(Math.min(count - 1, place + 1)),
+      },
+      {
+        id: 'work-before',
+        label: 'Work before',
+        key: 'ArrowUp',
+        strip: true,
+        run: () => setAt(Math.max(0, place - 1)),
+      },
+      {
+        id: 'work-find',
+        label: 'Look for words in the list',
+        key: '/',
+        strip: true,
+        run: () => document.getElementById('works-find')?.focus(),
+      },
+      {
+        id: 'work-group',
+        label: 'Put this work into a group, or take it out',
+        key: 'G',
+        strip: true,
+        when: () => work !== undefined,
+        run: grouping.open,
+      },
+    ],
+    [count, place, work, grouping.open],
+  )
+  useActions('works', actions)
+  return (
+    <div className="works">
+      <FacetsColumn list={list} nameOf={nameOf} />
+      <div className="works-middle">
+        <div className="works-asked">
+          <Input
+            id="works-find"
+            size="small"
+            allowClear
+            placeholder="words, or title: noise NOT aircraft"
+            aria-label="Words of the works"
+            {...(answer?.trouble === undefined ? {} : { status: 'error' as const })}
+            value={asked.words}
+            onChange={(e) => {
+              set({ words: e.target.value })
+              setAt(0)
+            }}
+          />
+          <Select
+            size="small"
+            variant="borderless"
+            aria-label="Order of the list"
+            value={asked.order}
+            options={WORK_ORDERS.map((value) => ({ value, label: ORDER_WORDS[value] }))}
+            onChange={(value: WorkOrder) => set({ order: value })}
+            popupMatchSelectWidth={false}
+          />
+        </div>
+        {answer?.trouble !== undefined && <p className="note">{answer.trouble}</p>}
+        {list.narrowed && (
+          <p className="sub works-shown">
+            {thousands(count)} of {thousands(desk.works)}
+            {asked.only !== undefined && `, found in ${asked.only.map(nameOf).join(' and ')} alone`}
+          </p>
+        )}
+        <WorksList count={count} rows={rows} at={place} choose={setAt} sources={order} nameOf={nameOf} />
+      </div>
+      <div className="work" tabIndex={0} role="group" aria-label="The chosen work">
+        {work && chosen ? (
+          <WorkPane work={work} nameOf={nameOf} />
+        ) : count ? null : (
+          <p className="empty">No work has all of this. Show all works, or take something back.</p>
+        )}
+      </div>
+      {grouping.dialog}
+    </div>
+  )
+}

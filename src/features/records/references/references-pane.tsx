@@ -1,0 +1,187 @@
+'use client'
+import { App, Button, Select } from 'antd'
+import { useState } from 'react'
+import { plural, thousands } from '@/core/base'
+import {
+  FIELDS,
+  FORMAT_ENDINGS,
+  FORMAT_WORDS,
+  STYLES,
+  WRITERS,
+  type Reference,
+  type StyleId,
+  type Writable,
+} from '@/core/records'
+import { useSession, useStore } from '@/store/provider'
+import { useAsked } from '@/store/use-asked'
+import { fileName, saveFile } from '@/ui/save-file'
+import { longDesk, recordsDesk } from '@/workers'
+import type { AskedWorksState } from '../list/use-asked-works'
+import type { Desk } from '../use-desk'
+import { referencesHtml, referencesText, referencesWord } from './documents'
+
+const STYLE_OPTIONS = Object.entries(STYLES).map(([value, label]) => ({ value: value as StyleId, label }))
+const TYPES: Readonly<Record<Writable, string>> = {
+  ris: 'application/x-research-info-systems',
+  bibtex: 'application/x-bibtex',
+  'csl-json': 'application/vnd.citationstyles.csl+json',
+  csv: 'text/csv',
+}
+const USUAL = ['authors', 'year', 'title', 'journal', 'volume', 'issue', 'pages', 'doi', 'abstract']
+/** More references than this are not made on a screen at once: the style takes its time for each. */
+const MOST = 2000
+
+/** The works of the list as a reference list in a style, and as files. */
+export function ReferencesPane({ desk, list }: { desk: Desk; list: AskedWorksState }) {
+  const review = useSession((s) => s.folded.review)
+  const store = useStore()
+  const { act, deed, newId, now } = store
+  const { message } = App.useApp()
+  const [style, setStyle] = useState<StyleId>('apa')
+  const [fields, setFields] = useState<string[]>(USUAL)
+  const { answer, narrowed, asked } = list
+  const number = answer?.number
+  const count = answer?.count ?? 0
+  const { value: references, waiting } = useAsked(
+    async () => {
+      if (number === undefined || count > MOST) return undefined
+      return longDesk().references(await recordsDesk().lastRecords(number), style)
+    },
+    [number, style, count],
+    { keep: true },
+  )
+  const which = narrowed ? wordsOf(asked.words, Object.values(asked.chosen).flat().length) : 'all'
+  const log = (format: string, works: number, own?: string[]): void =>
+    deed(
+      act('records.export', {
+        id: newId(),
+        at: now(),
+        format,
+        works,
+        which,
+        ...(own ? { fields: own } : {}),
+      }),
+    )
+  const file = async (format: Writable): Promise<void> => {
+    if (number === undefined) return
+    const own = format === 'csv' ? fields : undefined
+    const { text, works } = await recordsDesk().write(number, format, own)
+    saveFile(fileName(review.title, FORMAT_ENDINGS[format]), text, TYPES[format])
+    log(format, works, own)
+    message.success(`${plural(works, 'work')} written as ${FORMAT_WORDS[format]}.`)
+  }
+  const document = async (kind: 'html' | 'word' | 'text'): Promise<void> => {
+    if (!references) return
+    const name = `${review.title} references`
+    if (kind === 'html')
+      saveFile(fileName(name, 'html'), referencesHtml(references, review.title), 'text/html')
+    if (kind === 'text') saveFile(fileName(name, 'txt'), referencesText(references), 'text/plain')
+    if (kind === 'word')
+      saveFile(
+        fileName(name, 'docx'),
+        (await referencesWord(references)) as BlobPart,
+        'application/vnd.openxmlformats-officedocument.wordprocessingml.document',
+      )
+    log(`reference list, ${STYLES[style]}, ${kind}`, references.length)
+  }
+  if (!desk.version || !answer) return <p className="empty">Reading the records …</p>
+  const hinted = references?.filter((r) => r.hints.length).length ?? 0
+  return (
+    <div className="references">
+      <section className="references-list">
+        <p className="references-head">
+          <Select
+            size="small"
+            aria-label="Style of the references"
+            value={style}
+            options={STYLE_OPTIONS}
+            onChange={setStyle}
+          />
+          <Button size="small" disabled={!references} onClick={() => deed(document('word'))}>
+            Word
+          </Button>
+          <Button size="small" disabled={!references} onClick={() => deed(document('html'))}>
+            HTML
+          </Button>
+          <Button size="small" disabled={!references} onClick={() => deed(document('text'))}>
+            Plain text
+          </Button>
+          <span className="sub">
+            {narrowed ? `the ${thousands(count)} works of the list as it is narrowed` : 'all works'}
+            {hinted > 0 && ` · ${thousands(hinted)} want a look`}
+          </span>
+        </p>
+        {count > MOST ? (
+          <p className="empty">
+            These are {thousands(count)} works. Narrow the list to {thousands(MOST)} or fewer for references;
+            files can be written of all.
+          </p>
+        ) : !references ? (
+          <p className="empty">{waiting ? 'Setting the references …' : 'There are none.'}</p>
+        ) : (
+          <ol className="reference-entries">
+            {references.map((r) => (
+              <Entry key={r.at} reference={r} />
+            ))}
+          </ol>
+        )}
+      </section>
+      <section className="references-files">
+        <h3>Write a file</h3>
+        <p>
+          {(Object.keys(WRITERS) as Writable[]).map((format) => (
+            <Button key={format} size="small" onClick={() => deed(file(format))}>
+              {FORMAT_WORDS[format]}
+            </Button>
+          ))}
+        </p>
+        <p className="sub">Fields of the CSV, in their order:</p>
+        <Select
+          mode="multiple"
+          size="small"
+          style={{ width: '100%' }}
+          aria-label="Fields of the CSV"
+          value={fields}
+          options={FIELDS.map((f) => ({ value: f.key, label: f.label }))}
+          onChange={setFields}
+        />
+        <Handed />
+      </section>
+    </div>
+  )
+}
+
+/** A reference with its hints. What stands in it was made safe: letters, and tags for italics and the like alone. */
+function Entry({ reference: { html, hints } }: { reference: Reference }) {
+  return (
+    <li>
+      <span dangerouslySetInnerHTML={{ __html: html }} />
+      {hints.length > 0 && <span className="reference-hints">{hints.join(' · ')}</span>}
+    </li>
+  )
+}
+
+/** What was handed out, the last first. */
+function Handed() {
+  const exports = useSession((s) => s.folded.review.exports) ?? []
+  if (!exports.length) return null
+  return (
+    <>
+      <h3>Handed out so far</h3>
+      {[...exports]
+        .reverse()
+        .slice(0, 8)
+        .map((e) => (
+          <p key={e.id} className="sub">
+            {e.at.slice(0, 10)} · {plural(e.works, 'work')} ({e.which}) ·{' '}
+            {Object.hasOwn(FORMAT_WORDS, e.format) ? FORMAT_WORDS[e.format as Writable] : e.format}
+          </p>
+        ))}
+    </>
+  )
+}
+
+const wordsOf = (words: string, chosen: number): string =>
+  [words.trim() && `with ${words.trim()}`, chosen > 0 && `narrowed by ${plural(chosen, 'value')}`]
+    .filter(Boolean)
+    .join(', ') || 'narrowed'

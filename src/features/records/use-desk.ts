@@ -1,0 +1,44 @@
+import { useMemo } from 'react'
+import type { Review } from '@/core/review'
+import { useSession } from '@/store/provider'
+import { useAsked } from '@/store/use-asked'
+import { sourceInfo } from '@/store/source-info'
+import { recordsDesk } from '@/workers'
+
+export interface Desk {
+  /** Changes with everything that the desk answers from; undefined until it has the review. */
+  version: object | undefined
+  works: number
+  toSettle: number
+  failed: string | undefined
+}
+
+/** The desk that owns the records, with the open review laid before it as it is now. */
+export function useDesk(): Desk {
+  const review = useSession((s) => s.folded.review)
+  const { id, imports, decisions, rulings, partition, choices, groups } = review
+  const { value, failed } = useAsked(
+    () =>
+      recordsDesk().open({
+        id,
+        imports,
+        decisions,
+        rulings,
+        ...(partition ? { partition } : {}),
+        ...(choices ? { choices } : {}),
+        ...(groups ? { groups } : {}),
+      }),
+    [id, imports, decisions, rulings, partition, choices, groups],
+    { keep: true },
+  )
+  return { version: value, works: value?.works ?? 0, toSettle: value?.toSettle ?? 0, failed }
+}
+
+/** What sources are called in lists, in the order in which records came from them. */
+export function useSourceNames(review: Review): { order: string[]; nameOf: (id: string) => string } {
+  return useMemo(() => {
+    const names = new Map(review.sources.map((s) => [s.id, sourceInfo(review, s).short]))
+    const order = [...new Set(review.imports.map((i) => i.sourceId))]
+    return { order, nameOf: (id) => names.get(id) ?? id }
+  }, [review])
+}

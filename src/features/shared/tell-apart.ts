@@ -1,0 +1,54 @@
+import { blockBytes, RULES_VERSION } from '@/core/records'
+import { KINDS, type Command, type Import, type Review } from '@/core/review'
+import type { Laying } from '@/store/blobs'
+import type { Store } from '@/store/store'
+import { callback, longDesk } from '@/workers'
+
+/** Told how many records of how many are compared; stops by answering no. */
+export type Told = (done: number, of: number) => boolean
+
+/** The command that puts what the rules make of these imports into force; undefined where it was stopped. */
+export async function partitionCommand(
+  { keepBytes }: Laying,
+  imports: readonly Import[],
+  told: Told = () => true,
+): Promise<Command | undefined> {
+  const found = await longDesk().match([...imports], callback(told))
+  if (!found) return undefined
+  return {
+    kind: 'partition.set',
+    payload: {
+      rules: RULES_VERSION,
+      imports: found.imports,
+      digest: await keepBytes(blockBytes(found.classes)),
+      toSettle: await keepBytes(blockBytes(found.toSettle)),
+    },
+  }
+}
+
+/** Is a review told apart by stored rules, or, having no records yet, about to be? */
+export const hasRules = ({ partition, imports }: Pick<Review, 'partition' | 'imports'>): boolean =>
+  partition !== undefined || imports.length === 0
+
+/** The imports as they will stand when one more is brought in. */
+function importsWith(review: Review, brought: Import): Import[] {
+  const after = { ...review, imports: [...review.imports] }
+  KINDS['records.import'].apply(after, brought, { seq: 0, at: brought.at, by: '' })
+  return after.imports
+}
+
+/**
+ * Brings records in, as one deed with what the rules make of all records then. Where a review still stands under the first
+ * form's rules, newer ones are offered elsewhere and change nothing here. Nothing is in where it was stopped: gives false.
+ */
+export async function bringIn(store: Store, laying: Laying, brought: Import, told?: Told): Promise<boolean> {
+  const { review } = store.session.getState().folded
+  const commands: Command[] = [{ kind: 'records.import', payload: brought }]
+  if (hasRules(review)) {
+    const partition = await partitionCommand(laying, importsWith(review, brought), told)
+    if (!partition) return false
+    commands.push(partition)
+  }
+  await store.actAll(commands)
+  return true
+}

@@ -1,0 +1,86 @@
+import { drain, digestOf } from '../core/base'
+import { blockBytes, layOut, RULES_VERSION, toDocument, type Rec } from '../core/records'
+import { partitionOf, worksOf, type Import, type Kept, type Works } from '../core/review'
+import { Scanned } from '../core/engine'
+import { parse } from '../core/query'
+import type { OpenStandin } from '.'
+import type { Diary } from './diary'
+
+/** The records of the demo as they are brought in and told apart, and everything that lies beside its journal for it. */
+export class DemoRecords {
+  readonly blobs = new Map<string, Uint8Array>()
+  private readonly records = new Map<string, readonly Rec[]>()
+  private readonly numbers = new Map<string, readonly number[]>()
+  private kept: Kept | undefined
+
+  constructor(private readonly diary: Diary) {}
+
+  /** Brings the records of a stand-in in, newest first, and what the rules make of all records then. */
+  bring(standin: OpenStandin, docs: ArrayLike<number>, runId: string): void {
+    const { diary } = this
+    const records = Array.from(docs, (d) => standin.records[d]!).sort(
+      (a, b) => (b.year ?? 0) - (a.year ?? 0) || (a.id < b.id ? -1 : 1),
+    )
+    const { at, bytes } = layOut(records)
+    for (const [digest, own] of bytes) this.blobs.set(digest, own)
+    this.records.set(at.digest, records)
+    diary.do('records.import', {
+      id: diary.id('import'),
+      sourceId: `demo-${standin.info.id}`,
+      runId,
+      ...at,
+      count: records.length,
+      at: diary.now(),
+    })
+    const { imports } = diary.review()
+    const { stored, kept } = drain(partitionOf(imports, (i) => this.recordsOf(i), this.kept))
+    this.kept = kept
+    diary.do('partition.set', {
+      rules: RULES_VERSION,
+      imports: stored.imports,
+      digest: this.keep(stored.classes),
+      toSettle: this.keep(stored.toSettle),
+    })
+  }
+
+  /** The works as they stand now. */
+  works(): Works {
+    return worksOf(
+      this.diary.review(),
+      (i) => this.recordsOf(i),
+      (digest) => this.numbers.get(digest),
+    )
+  }
+
+  /** Settles some pairs and leaves the others; puts works into a group, and keeps two filters. */
+  work(): void {
+    const { diary } = this
+    const { toSettle } = this.works()
+    toSettle.slice(0, Math.ceil(toSettle.length / 2)).forEach(({ a, b }, n) => {
+      diary.do(n % 3 === 2 ? 'pair.part' : 'pair.join', { a, b }, 30 + n)
+    })
+    const { works } = this.works()
+    diary.do('group.set', { id: 'demo-group-1', name: 'For the introduction' })
+    const rooms = parse('title: (acoustic* OR reverberat*)').tree!
+    const some = works.filter((w) => new Scanned(toDocument(w.record)).matches(rooms)).slice(0, 7)
+    diary.do('group.put', { id: 'demo-group-1', records: some.map((w) => w.id), in: true })
+    diary.do('filter.set', {
+      id: 'demo-filter-1',
+      name: 'Found once, since 2022',
+      chosen: { 'found in': ['one source'], year: ['2022', '2023', '2024', '2025', '2026'] },
+    })
+    diary.do('filter.set', { id: 'demo-filter-2', name: 'Noise in titles', words: 'title: noise' })
+  }
+
+  private recordsOf(i: Import): readonly Rec[] | undefined {
+    return this.records.get(i.digest)
+  }
+
+  private keep(numbers: readonly number[]): string {
+    const bytes = blockBytes(numbers)
+    const digest = digestOf(bytes)
+    this.blobs.set(digest, bytes)
+    this.numbers.set(digest, numbers)
+    return digest
+  }
+}

@@ -1,0 +1,29 @@
+import { digestOf } from '@/core/base'
+import { digestsOf, gather, type BlockDigests, type Rec } from '@/core/records'
+import { unstored } from '@/store/compress'
+import { Connection } from '@/store/connection'
+import { openDatabase } from '@/store/db'
+
+/**
+ * Records as a worker reads them, from the database of this browser by the digests of their blocks. A connection that a
+ * newer version or a deletion needs closed is let go, and opened again when it is next asked for.
+ */
+export class BlocksHere {
+  private readonly connection = new Connection(openDatabase, () => undefined)
+
+  /** What lies under a digest, if it is whole; undefined where it is not here or damaged. */
+  async value(digest: string): Promise<unknown> {
+    const found = await (await this.connection.get()).get('blobs', digest)
+    const bytes = found && (await unstored(found))
+    return bytes && digestOf(bytes) === digest
+      ? (JSON.parse(new TextDecoder().decode(bytes)) as unknown)
+      : undefined
+  }
+
+  /** The records behind these digests, put together; undefined where their block is not here. */
+  async records(of: BlockDigests): Promise<readonly Rec[] | undefined> {
+    const blocks = new Map<string, unknown>()
+    for (const digest of digestsOf(of)) blocks.set(digest, await this.value(digest))
+    return gather(of, (digest) => blocks.get(digest))
+  }
+}
