@@ -1,7 +1,24 @@
 import { readFileSync, writeFileSync } from 'node:fs'
 import path from 'node:path'
 import { messageOf, plural } from '../core/base'
-import { findPartition, FORMAT_WORDS, measurePairs, WRITERS, type Rec, type Writable } from '../core/records'
+import {
+  digestsOf,
+  drawOverlap,
+  findPartition,
+  FORMAT_WORDS,
+  gather,
+  measurePairs,
+  overlapOf,
+  overlapTable,
+  referenceList,
+  STYLES,
+  WRITERS,
+  type Rec,
+  type StyleId,
+  type Writable,
+} from '../core/records'
+import { styleEngine } from '../core/records/style'
+import { fold, importsToRead, inMemory, openPackage, worksOf, type Opened } from '../core/review'
 import { UsageError, type Arguments } from './arguments'
 import { problemLine, type CliCommand, type Outcome } from './command'
 import { formatOfEnding, oneOf, readRecordsFile } from './read-records'
@@ -103,6 +120,72 @@ function readTruth(file: string): string[][] {
   throw new UsageError(`${file} holds no groups: a list of lists of ids, such as [["a.ris#1","b.ris#4"]].`)
 }
 
+async function references(args: Arguments): Promise<Outcome> {
+  const [file] = files(args, 1, 1, 'one file') as [string]
+  const style = oneOf(Object.keys(STYLES) as StyleId[], args.get('style')?.[0] ?? 'apa', '--style')!
+  const read = readRecordsFile(file, { format: args.get('from')?.[0], encoding: args.get('encoding')?.[0] })
+  const records = read.items.flatMap((i) => i.record ?? [])
+  const errors = read.problems.map((p) => `${file}: ${problemLine(p)}`)
+  if (!records.length) return { exit: 1, errors: [...errors, `${file}: no record was found.`] }
+  const list = referenceList(records, styleEngine(style))
+  return {
+    exit: 0,
+    output: args.has('json')
+      ? JSON.stringify(list.map(({ at, text, html, hints }) => ({ id: records[at]!.id, text, html, hints })))
+      : list.map((r) => `${r.text}${r.hints.length ? `\n    (${r.hints.join('; ')})` : ''}`).join('\n\n'),
+    errors,
+  }
+}
+
+async function overlap(args: Arguments): Promise<Outcome> {
+  const [file] = files(args, 1, 1, 'one package') as [string]
+  let bytes: Uint8Array
+  try {
+    bytes = new Uint8Array(readFileSync(file))
+  } catch (error) {
+    throw new UsageError(`${file} could not be read: ${messageOf(error)}`)
+  }
+  const opened = await openPackage(inMemory(bytes))
+  if (!opened.ok) return { exit: 1, errors: opened.problems.map(problemLine) }
+  const { review } = fold(opened.value.entries)
+  const beside = new Map<string, unknown>()
+  for (const i of importsToRead(review))
+    for (const digest of [...digestsOf(i)]) beside.set(digest, await json(opened.value, digest))
+  for (const digest of [review.partition?.digest, review.partition?.toSettle])
+    if (digest !== undefined) beside.set(digest, await json(opened.value, digest))
+  const { works } = worksOf(
+    review,
+    (i) => gather(i, (digest) => beside.get(digest)),
+    (digest) => beside.get(digest) as number[] | undefined,
+  )
+  const names = new Map(review.sources.map((s) => [s.id, s.name]))
+  const nameOf = (id: string): string => names.get(id) ?? id
+  const found = overlapOf(
+    works.map((w) => ({ sources: w.from.map((f) => f.sourceId) })),
+    [...new Set(review.imports.map((i) => i.sourceId))],
+  )
+  const svg = args.get('svg')?.[0]
+  if (svg !== undefined) writeFileSync(svg, drawOverlap(found, nameOf))
+  return {
+    exit: 0,
+    output: args.has('json')
+      ? JSON.stringify({
+          ...found,
+          sources: found.sources.map((s) => ({ ...s, name: nameOf(s.id) })),
+          sets: found.sets.map((s) => ({ ...s, names: s.sources.map(nameOf) })),
+        })
+      : overlapTable(found, nameOf)
+          .map((row) => row.join('\t'))
+          .join('\n'),
+  }
+}
+
+/** What lies under a digest; undefined where the package was handed on without it. */
+const json = async ({ digests, blob }: Opened, digest: string): Promise<unknown> =>
+  new Set(digests).has(digest)
+    ? (JSON.parse(new TextDecoder().decode(await blob(digest))) as unknown)
+    : undefined
+
 export const RECORD_COMMANDS: Record<string, CliCommand> = {
   convert: {
     help: 'write the records of a file in another format',
@@ -117,5 +200,19 @@ export const RECORD_COMMANDS: Record<string, CliCommand> = {
     options: { truth: 'value', from: 'value', encoding: 'value' },
     files: true,
     run: dedupe,
+  },
+  references: {
+    help: 'set the records of a file as a reference list, with hints where a human eye is wanted',
+    usage: `FILE [--style ${Object.keys(STYLES).join('|')}] [--from FORMAT] [--encoding ENCODING]`,
+    options: { style: 'value', from: 'value', encoding: 'value' },
+    files: true,
+    run: references,
+  },
+  overlap: {
+    help: 'count what the sources of a review have in common',
+    usage: 'PACKAGE [--svg FILE]',
+    options: { svg: 'value' },
+    files: true,
+    run: overlap,
   },
 }

@@ -1,5 +1,5 @@
 import { drain, digestOf } from '../core/base'
-import { blockBytes, layOut, RULES_VERSION, toDocument, type Rec } from '../core/records'
+import { blockBytes, emptyRecord, layOut, RULES_VERSION, toDocument, type Rec } from '../core/records'
 import { partitionOf, worksOf, type Import, type Kept, type Works } from '../core/review'
 import { Scanned } from '../core/engine'
 import { parse } from '../core/query'
@@ -17,17 +17,21 @@ export class DemoRecords {
 
   /** Brings the records of a stand-in in, newest first, and what the rules make of all records then. */
   bring(standin: OpenStandin, docs: ArrayLike<number>, runId: string): void {
-    const { diary } = this
     const records = Array.from(docs, (d) => standin.records[d]!).sort(
       (a, b) => (b.year ?? 0) - (a.year ?? 0) || (a.id < b.id ? -1 : 1),
     )
+    this.bringRecords(`demo-${standin.info.id}`, records, runId)
+  }
+
+  private bringRecords(sourceId: string, records: readonly Rec[], runId?: string): void {
+    const { diary } = this
     const { at, bytes } = layOut(records)
     for (const [digest, own] of bytes) this.blobs.set(digest, own)
     this.records.set(at.digest, records)
     diary.do('records.import', {
       id: diary.id('import'),
-      sourceId: `demo-${standin.info.id}`,
-      runId,
+      sourceId,
+      ...(runId === undefined ? {} : { runId }),
       ...at,
       count: records.length,
       at: diary.now(),
@@ -41,6 +45,40 @@ export class DemoRecords {
       digest: this.keep(stored.classes),
       toSettle: this.keep(stored.toSettle),
     })
+  }
+
+  /** Brings in what the reader had collected before: a few works that are there already, as she had noted them, and others. */
+  bringOwn(sourceId: string): void {
+    const { works } = this.works()
+    const known = works
+      .filter((w) => w.record.title.includes(':') && w.record.authors.length > 1)
+      .slice(20, 32)
+    const noted = known.map(({ record }, n): Rec => {
+      const bare: Rec = { ...emptyRecord(`note-${n + 1}`, record.title), authors: [...record.authors] }
+      if (n % 3 === 0)
+        return { ...bare, ...yearOf(record.year), ...journalOf(record.journal), ...doiOf(record.doi) }
+      // Noted from memory: the title up to its colon, a year that is one off, no place.
+      return {
+        ...bare,
+        title: record.title.slice(0, record.title.indexOf(':')),
+        authors: record.authors.slice(0, 2),
+        ...yearOf(record.year === undefined ? undefined : record.year - (n % 2)),
+      }
+    })
+    const others = [
+      ['Teachers’ voices and the far corner: Notes from an inspection', 'Quill, Anna', 2018],
+      ['What carpets do to a reading lesson', 'Marqvik, Selma', 2020],
+      ['Rain on a school roof: Spectra and complaints', 'Torvanen, Ove', 2021],
+    ] as const
+    this.bringRecords(sourceId, [
+      ...noted,
+      ...others.map(([title, author, year], n): Rec => ({
+        ...emptyRecord(`note-${noted.length + n + 1}`, title),
+        authors: [author],
+        year,
+        type: 'report',
+      })),
+    ])
   }
 
   /** The works as they stand now. */
@@ -84,3 +122,7 @@ export class DemoRecords {
     return digest
   }
 }
+
+const yearOf = (year: number | undefined) => (year === undefined ? {} : { year })
+const journalOf = (journal: string | undefined) => (journal === undefined ? {} : { journal })
+const doiOf = (doi: string | undefined) => (doi === undefined ? {} : { doi })

@@ -133,6 +133,7 @@ export function buildDemo(earlier: readonly OpenStandin[], standins: readonly Op
     records.bring(standin, docs, runId)
   }
   diary.nextMorning()
+  records.bringOwn(diary.review().sources.find((s) => s.kind === 'own collection')!.id)
   records.work()
   diary.nextMorning()
   broadPass(diary, records.works().works)
@@ -205,6 +206,11 @@ const OTHERS = [
     kind: 'people',
     name: 'two acousticians who advise schools',
     why: 'they know of measurements that are in no journal',
+  },
+  {
+    kind: 'own collection',
+    name: 'our own collection',
+    why: 'the question grew out of it',
   },
 ] as const
 

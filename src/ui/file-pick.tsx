@@ -1,5 +1,5 @@
 'use client'
-import { useRef, type ReactNode } from 'react'
+import { useCallback, useRef, type ReactNode } from 'react'
 
 /** Choosing a file: `input` is to be placed somewhere, unseen; `open` asks for a file. Files can be chosen again and again. */
 export function useFilePick(
@@ -8,8 +8,9 @@ export function useFilePick(
   take: (file: File) => void,
 ): { input: ReactNode; open: () => void } {
   const input = useRef<HTMLInputElement>(null)
+  const open = useCallback(() => input.current?.click(), [])
   return {
-    open: () => input.current?.click(),
+    open,
     input: (
       <input
         ref={input}

@@ -1,6 +1,6 @@
 import { digestOf } from '@/core/base'
 import { digestsOf, gather, type BlockDigests, type Rec } from '@/core/records'
-import { unstored } from '@/store/compress'
+import { stored, unstored } from '@/store/compress'
 import { Connection } from '@/store/connection'
 import { openDatabase } from '@/store/db'
 
@@ -18,6 +18,12 @@ export class BlocksHere {
     return bytes && digestOf(bytes) === digest
       ? (JSON.parse(new TextDecoder().decode(bytes)) as unknown)
       : undefined
+  }
+
+  /** Lays bytes down; the caller holds the lease until the entry that names them is written. */
+  async keep(digest: string, bytes: Uint8Array): Promise<void> {
+    const as = await stored(bytes)
+    await (await this.connection.get()).put('blobs', { digest, ...as })
   }
 
   /** The records behind these digests, put together; undefined where their block is not here. */

@@ -11,6 +11,14 @@ import type { Result } from '@/core/base'
 import { referenceList, type Rec, type Reference, type StyleEngine, type StyleId } from '@/core/records'
 
 import { BlocksHere } from './blocks-here'
+import {
+  examineFile,
+  readFileInto,
+  type FileExamined,
+  type FileHow,
+  type FileSaid,
+  type FileTaken,
+} from './read-file'
 import { Pace, type GoOn } from './pace'
 
 /** A package that was opened here, without the way to what lies beside its journal: that is asked for by number. */
@@ -67,6 +75,19 @@ export class LongDesk {
       }
       if (!(await pace.at(Math.round(step.value.done), step.value.of))) return undefined
     }
+  }
+
+  /** Looks at a file: how it is encoded, what it is, and what its first records say. */
+  examine(file: Blob, said: FileSaid = {}): Promise<FileExamined> {
+    return examineFile(file, said)
+  }
+
+  /**
+   * Reads a file whole and lays its records and the file itself down, where the caller holds the lease. Undefined where it
+   * was stopped: then nothing names what was laid down, and it is swept. `goOn` is told bytes of bytes.
+   */
+  readFile(file: Blob, how: FileHow, goOn?: GoOn): Promise<FileTaken | undefined> {
+    return readFileInto(this.blocks, file, how, goOn)
   }
 
   /** References to records in a style. The processor of styles is fetched when it is first asked for. */

@@ -21,6 +21,7 @@ import {
 import {
   chosenFor,
   importsToRead,
+  recordPlace,
   rulingsByWork,
   worksOf,
   type Import,
@@ -232,10 +233,9 @@ export class RecordsDesk {
   }
 
   private recordOf(id: string): RecordOf {
-    const at = id.lastIndexOf('/')
-    const importId = id.slice(0, at)
+    const importId = id.slice(0, id.lastIndexOf('/'))
     const of = this.review!.imports.find((i: Import) => i.id === importId)!
-    return { id, sourceId: of.sourceId, record: this.records.get(importId)![Number(id.slice(at + 1)) - 1]! }
+    return { id, sourceId: of.sourceId, record: this.records.get(importId)![recordPlace(of, id)]! }
   }
 
   private ruledOf(work: Work): string {

@@ -51,43 +51,85 @@ export function joinRecords({ records, abstracts, fullTexts, unread }: Blocks): 
 /** A block as the bytes by whose digest it is named: canonical JSON, so that no writer of JSON changes the name. */
 export const blockBytes = (block: unknown): Uint8Array => new TextEncoder().encode(canonicalJson(block))
 
-/** Where the blocks of some records lie. */
-export interface BlockDigests {
+/** So many records lie in one block. */
+export const IN_A_BLOCK = 2000
+
+/** Where the blocks of some records lie, as many as are in one block. */
+export interface BlockPart {
   /** Of the records themselves; of the first form, everything. */
   digest: string
   abstracts?: string | undefined
   unread?: string | undefined
   fullTexts?: string | undefined
 }
+/** Where the blocks of all records lie: the first part, and the others, each with how many records are in it. */
+export interface BlockDigests extends BlockPart {
+  rest?: (BlockPart & { count: number })[] | undefined
+}
 const KINDS = ['abstracts', 'unread', 'fullTexts'] as const
 
-/** Records as blocks: the bytes of each by its digest, and which is which. */
-export function layOut(records: readonly Rec[]): { at: BlockDigests; bytes: Map<string, Uint8Array> } {
+/** Some records as blocks of one part: what lies where, each block told as it is made. */
+function layPart(records: readonly Rec[], keep: (digest: string, bytes: Uint8Array) => void): BlockPart {
   const parts = partRecords(records)
-  const bytes = new Map<string, Uint8Array>()
   const lay = (block: unknown): string => {
     const own = blockBytes(block)
     const digest = digestOf(own)
-    bytes.set(digest, own)
+    keep(digest, own)
     return digest
   }
-  const at: BlockDigests = { digest: lay(parts.records) }
+  const at: BlockPart = { digest: lay(parts.records) }
   for (const kind of KINDS) if (parts[kind]) at[kind] = lay(parts[kind])
-  return { at, bytes }
+  return at
 }
 
-/** The digests of all blocks. */
-export const digestsOf = (at: BlockDigests): string[] => [
-  at.digest,
-  ...KINDS.flatMap((kind) => at[kind] ?? []),
-]
+/** Lays records out part by part, as they come: what lies where is known at the end. */
+export class LayingOut {
+  private readonly parts: (BlockPart & { count: number })[] = []
+  private waiting: Rec[] = []
 
-/** Puts records together from their blocks; undefined where that of the records themselves is missing. */
+  constructor(private readonly keep: (digest: string, bytes: Uint8Array) => void) {}
+
+  push(record: Rec): void {
+    this.waiting.push(record)
+    if (this.waiting.length === IN_A_BLOCK) this.lay()
+  }
+
+  private lay(): void {
+    this.parts.push({ ...layPart(this.waiting, this.keep), count: this.waiting.length })
+    this.waiting = []
+  }
+
+  end(): BlockDigests {
+    if (this.waiting.length || !this.parts.length) this.lay()
+    const [{ count: _count, ...first }, ...rest] = this.parts as [BlockPart & { count: number }]
+    return { ...first, ...(rest.length ? { rest } : {}) }
+  }
+}
+
+/** Records as blocks: the bytes of each by its digest, and which is which. */
+export function layOut(records: readonly Rec[]): { at: BlockDigests; bytes: Map<string, Uint8Array> } {
+  const bytes = new Map<string, Uint8Array>()
+  const laying = new LayingOut((digest, own) => bytes.set(digest, own))
+  for (const record of records) laying.push(record)
+  return { at: laying.end(), bytes }
+}
+
+const partsOf = (at: BlockDigests): readonly BlockPart[] => [at, ...(at.rest ?? [])]
+
+/** The digests of all blocks. */
+export const digestsOf = (at: BlockDigests): string[] =>
+  partsOf(at).flatMap((part) => [part.digest, ...KINDS.flatMap((kind) => part[kind] ?? [])])
+
+/** Puts records together from their blocks; undefined where a block of the records themselves is missing. */
 export function gather(at: BlockDigests, block: (digest: string) => unknown): readonly Rec[] | undefined {
-  const records = block(at.digest) as Rec[] | undefined
-  const others = KINDS.flatMap((kind) => {
-    const found = at[kind] === undefined ? undefined : block(at[kind])
-    return found ? [[kind, found] as const] : []
+  const parts = partsOf(at).map((part) => {
+    const records = block(part.digest) as Rec[] | undefined
+    const others = KINDS.flatMap((kind) => {
+      const found = part[kind] === undefined ? undefined : block(part[kind])
+      return found ? [[kind, found] as const] : []
+    })
+    return records && joinRecords({ records, ...(Object.fromEntries(others) as Omit<Blocks, 'records'>) })
   })
-  return records && joinRecords({ records, ...(Object.fromEntries(others) as Omit<Blocks, 'records'>) })
+  if (!parts.every((p) => p !== undefined)) return undefined
+  return parts.length === 1 ? parts[0]! : parts.flat()
 }

@@ -119,7 +119,7 @@ export class WorkList {
       ...this.steady,
       ruled: layFacet(count, (at) => changing.ruled(at)),
       group: layFacet(count, (at) => changing.groups(at)),
-      new: layFacet(count, (at) => (changing.isNew(at) ? ['since last time'] : [])),
+      new: layFacet(count, (at) => (changing.isNew(at) ? ['with the last import'] : [])),
     }
     const { found, trouble, scores } = this.find(asked.words ?? '')
     const exact = only && [...only].sort().join('\n')

@@ -1,4 +1,4 @@
-import type { Import, Review } from './values'
+import { recordId, type Import, type Review } from './values'
 
 /** Does an import stand: neither taken out nor superseded by another? One that was taken out still supersedes. */
 export const isStanding = ({ imports }: Pick<Review, 'imports'>, i: Import): boolean =>
@@ -8,4 +8,19 @@ export const isStanding = ({ imports }: Pick<Review, 'imports'>, i: Import): boo
 export function standingImports({ imports }: Pick<Review, 'imports'>): Import[] {
   const superseded = new Set(imports.flatMap((i) => i.supersedes?.ids ?? []))
   return imports.filter((i) => i.takenOut !== true && !superseded.has(i.id))
+}
+
+/** The names of the records of an import, in their order: broken records of its file have a position, but no name. */
+export function recordNames({ id, count, broken = [] }: Pick<Import, 'id' | 'count' | 'broken'>): string[] {
+  const gaps = new Set(broken.map((b) => b.position))
+  const names: string[] = []
+  for (let position = 1; names.length < count; position++)
+    if (!gaps.has(position)) names.push(recordId(id, position))
+  return names
+}
+
+/** The place of a record among those of its import, by its name, from 0. */
+export function recordPlace({ broken = [] }: Pick<Import, 'broken'>, name: string): number {
+  const position = Number(name.slice(name.lastIndexOf('/') + 1))
+  return position - 1 - broken.filter((b) => b.position < position).length
 }

@@ -269,10 +269,35 @@ export const Import = z.object({
   /** What was read from a file and not understood, by tag. */
   unread: Digest.optional(),
   fullTexts: Digest.optional(),
+  /** Further blocks in their order, where there are more records than lie in one, each with how many are in it. */
+  rest: z
+    .array(
+      z.object({
+        digest: Digest,
+        abstracts: Digest.optional(),
+        unread: Digest.optional(),
+        fullTexts: Digest.optional(),
+        count: z.int().min(1),
+      }),
+    )
+    .optional(),
   count: z.int().min(0),
   at: z.iso.datetime({ offset: true }),
   /** The export file it was read from, unchanged beside the journal. */
-  file: z.object({ name: Text, digest: Digest }).optional(),
+  file: z
+    .object({
+      name: Text,
+      digest: Digest,
+      /** How it was read: what of this is absent was so in files that were read before it was noted. */
+      format: z.string().max(40).optional(),
+      encoding: z.string().max(40).optional(),
+    })
+    .optional(),
+  /** Records of the file that could not be read: the line of each, and what is wrong with it. */
+  broken: z
+    .array(z.object({ position: z.int().min(1), line: z.int().min(1), why: Text }))
+    .max(10_000)
+    .optional(),
   /** The imports in whose place it stands, and why. Without a reason in the first form, which noted none. */
   supersedes: z.object({ ids: z.array(ImportId).min(1), because: Text.optional() }).optional(),
   takenOut: z.literal(true).optional(),

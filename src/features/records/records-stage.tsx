@@ -1,8 +1,12 @@
 'use client'
+import { App, Button } from 'antd'
 import { useMemo, useState } from 'react'
 import { plural, thousands } from '@/core/base'
+import { useFilePick } from '@/ui/file-pick'
 import { useActions, type Action } from '@/store/actions'
 import { useSession } from '@/store/provider'
+import { useBringFile } from '../shared/bring-file/use-bring-file'
+import { KeyHint } from '../shared/key-hint'
 import { Tabs } from '../shared/tabs'
 import { WorksPane } from './list/works-pane'
 import { ReferencesPane } from './references/references-pane'
@@ -26,9 +30,32 @@ export function RecordsStage() {
   const [pane, setPane] = useState<PaneId>('list')
   const desk = useDesk()
   const list = useAskedWorks(desk)
+  const { message } = App.useApp()
+  const files = useBringFile()
+  const [first] = review.sources
+  const file = useFilePick('File with records', '.ris,.txt,.bib,.json,.csv,.tsv', (chosen) => {
+    if (!first) return
+    files.bring(
+      chosen,
+      { source: first, place: 'beside' },
+      ({ count }) => message.success(`${plural(count, 'record')} of ${chosen.name} came in.`, 6),
+      true,
+    )
+  })
+  const openFile = file.open
   const actions = useMemo<Action[]>(
-    () => PANES.map(({ id, label, key }) => ({ id: `records-${id}`, label, key, run: () => setPane(id) })),
-    [],
+    () => [
+      {
+        id: 'records-file',
+        label: 'Bring a file with records in',
+        key: 'B',
+        strip: true,
+        when: () => first !== undefined,
+        run: openFile,
+      },
+      ...PANES.map(({ id, label, key }) => ({ id: `records-${id}`, label, key, run: () => setPane(id) })),
+    ],
+    [first, openFile],
   )
   useActions('records', actions)
 
@@ -39,8 +66,12 @@ export function RecordsStage() {
         <p className="empty">
           The works that your searches find will stand here, each once, with the words that matched marked in
           the colour of their concept. Run a strategy under Searches (<kbd>⇧3</kbd>) and bring the records of
-          its last line in; of a database outside, log the run there and bring its export file.
+          its last line in; of a database outside, log the run there and bring its export file. Files of other
+          origin, such as your own collection, come in here with <kbd>B</kbd>, once their source is in the
+          plan.
         </p>
+        {file.input}
+        {files.dialog}
       </>
     )
   return (
@@ -51,6 +82,14 @@ export function RecordsStage() {
           {plural(figures.works, 'work')} from {plural(figures.identified, 'record')}
           {figures.pairsToSettle > 0 && ` · ${plural(figures.pairsToSettle, 'pair')} to settle`}
         </span>
+        {first && (
+          <Button size="small" className="records-bring" onClick={file.open}>
+            Bring a file in
+            <KeyHint of="records-file" />
+          </Button>
+        )}
+        {file.input}
+        {files.dialog}
       </div>
       <Tabs
         label="What is to be seen of the records"

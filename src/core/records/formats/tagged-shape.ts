@@ -106,7 +106,7 @@ export function proposeTags(
   const { seen, begins, ends, records } = look(text, form)
   const fields: Record<string, string> = {}
   const given = new Set<string>()
-  const free = (s: Seen): boolean => fields[s.tag] === undefined && s.tag !== ends
+  const free = (s: Seen): boolean => !fields[s.tag] && s.tag !== ends
   for (const s of seen)
     if (Object.hasOwn(remembered, s.tag)) {
       fields[s.tag] = remembered[s.tag]!
@@ -123,6 +123,8 @@ export function proposeTags(
     fields[ranked[0].s.tag] = field
     given.add(field)
   }
+  // A tag whose meaning is not known stands there too, so that a person can say it.
+  for (const s of seen) fields[s.tag] ??= ''
   return { form, ...(begins ? { begins } : {}), ...(ends ? { ends } : {}), fields }
 }
 

@@ -13,7 +13,7 @@ export interface TagShape {
   begins?: string | undefined
   /** A tag that ends one. */
   ends?: string | undefined
-  /** By tag: a field of a record, or `id`. A tag without one is kept. */
+  /** By tag: a field of a record, or `id`. A tag without one, or with an empty one, is kept. */
   fields: Readonly<Record<string, string>>
 }
 export type TagForm = 'dash' | 'colon' | 'space'
@@ -99,7 +99,7 @@ function recordOf(
   let understood = false
   for (const { tag, parts, line } of tags) {
     const key = shape.fields[tag]
-    const list = key !== undefined && fieldOf(key)?.form === 'list'
+    const list = Boolean(key) && fieldOf(key!)?.form === 'list'
     // Each line of a list is a value of its own; other values go on from line to line.
     const values = list ? parts.filter(Boolean) : [parts.filter(Boolean).join(' ')]
     for (const value of values) {
@@ -118,7 +118,7 @@ function recordOf(
 }
 
 function put(record: Rec, key: string | undefined, value: string): boolean {
-  if (key === undefined) return false
+  if (!key) return false
   if (key === 'id') {
     record.id = value
     return true

@@ -1,5 +1,6 @@
 import { z } from 'zod'
 import { Id } from '../../base'
+import { digestsOf } from '../../records'
 import { Digest, Import, ImportId, RecordId, type Review } from '../values'
 import { isStanding } from '../imports'
 import { atStage, kind, PLAIN, said } from './kind'
@@ -31,8 +32,7 @@ export const RECORD_KINDS = {
       // It stands where what it supersedes stood: the order of works is that of their first records.
       r.imports.splice(after < 0 ? r.imports.length : after + 1, 0, brought)
     },
-    blobs: (p) =>
-      [p.digest, p.abstracts, p.unread, p.fullTexts, p.file?.digest].filter((d) => d !== undefined),
+    blobs: (p) => [...digestsOf(p), ...(p.file ? [p.file.digest] : [])],
     place: () => atStage('records'),
     words: said('records brought in'),
   }),

@@ -29,13 +29,17 @@ export function blobChecks(entries: readonly Entry[]): Map<string, BlobCheck> {
       if (digest !== undefined && !checks.has(digest)) checks.set(digest, { entry, wrong })
     }
     if (command.kind === 'records.import') {
-      const { digest, abstracts, fullTexts, unread, count } = command.payload
-      check(digest, (bytes) => checkBlock(bytes, z.array(Rec), count, 'records'))
-      check(abstracts, (bytes) => checkBlock(bytes, Texts, count, 'abstracts'))
-      check(fullTexts, (bytes) => checkBlock(bytes, Texts, count, 'full texts'))
-      check(unread, (bytes) => checkBlock(bytes, Unread, count, 'unread tags'))
+      const { count: all, rest = [], ...first } = command.payload
+      const count = all - rest.reduce((n, part) => n + part.count, 0)
+      for (const part of [{ ...first, count }, ...rest]) {
+        check(part.digest, (bytes) => checkBlock(bytes, z.array(Rec), part.count, 'records'))
+        check(part.abstracts, (bytes) => checkBlock(bytes, Texts, part.count, 'abstracts'))
+        check(part.fullTexts, (bytes) => checkBlock(bytes, Texts, part.count, 'full texts'))
+        check(part.unread, (bytes) => checkBlock(bytes, Unread, part.count, 'unread tags'))
+      }
     } else if (command.kind === 'partition.set') {
-      check(command.payload.digest, (bytes) => checkBlock(bytes, z.array(z.int()), undefined, 'classes'))
+      for (const digest of [command.payload.digest, command.payload.toSettle])
+        check(digest, (bytes) => checkBlock(bytes, z.array(z.int()), undefined, 'classes'))
     } else if (command.kind === 'side.take') {
       check(command.payload.digest, (bytes) => {
         const side = readSide(bytes)

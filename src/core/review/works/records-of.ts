@@ -1,7 +1,7 @@
 import { keptFor } from '../../base'
 import type { Rec } from '../../records'
-import { standingImports } from '../imports'
-import { recordId, type Import, type Review } from '../values'
+import { recordNames, standingImports } from '../imports'
+import type { Import, Review } from '../values'
 
 /** A record of the review under its name. */
 export interface Named {
@@ -14,9 +14,12 @@ export interface Named {
 export type RecordsOf = (of: Import) => readonly Rec[] | undefined
 
 const named = (imports: readonly Import[], recordsOf: RecordsOf): Named[] =>
-  imports.flatMap((i) =>
-    (recordsOf(i) ?? []).map((record, n) => ({ id: recordId(i.id, n + 1), sourceId: i.sourceId, record })),
-  )
+  imports.flatMap((i) => {
+    const records = recordsOf(i)
+    if (!records) return []
+    const names = recordNames({ ...i, count: records.length })
+    return records.map((record, n) => ({ id: names[n]!, sourceId: i.sourceId, record }))
+  })
 
 /** Imports that no longer stand, but of whose records something was said that may still hold of other records. */
 function spokenOf({

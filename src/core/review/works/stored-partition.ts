@@ -1,6 +1,6 @@
 import { Matcher, type Matched, type Rec } from '../../records'
-import { isStanding } from '../imports'
-import { recordId, type Import, type Review } from '../values'
+import { isStanding, recordNames } from '../imports'
+import type { Import, Review } from '../values'
 
 /** A partition as it lies beside the journal: see `ClassesAt`. */
 export interface StoredPartition {
@@ -35,9 +35,8 @@ export function* partitionOf(
     if (!records) throw new Error(`The records of the import ${i.id} are not in this browser.`)
     return records
   }
-  const namesOf = (i: Import): string[] => Array.from({ length: i.count }, (_, n) => recordId(i.id, n + 1))
   for (const i of standing.slice(goesOn ? kept.imports.length : 0))
-    yield* matcher.add(namesOf(i), recordsIn(i))
+    yield* matcher.add(recordNames(i), recordsIn(i))
   const { classes, toSettle } = matcher.found()
   const classOf = new Map<string, number>()
   classes.forEach((names, n) => {
@@ -45,10 +44,10 @@ export function* partitionOf(
   })
   if (former.length) {
     const others = new Matcher()
-    for (const i of standing) yield* others.add(namesOf(i), recordsIn(i))
+    for (const i of standing) yield* others.add(recordNames(i), recordsIn(i))
     let next = classes.length
     for (const i of former) {
-      const names = namesOf(i)
+      const names = recordNames(i)
       yield* others.add(names, recordsIn(i))
       for (const name of names) {
         const joined = others
@@ -60,7 +59,7 @@ export function* partitionOf(
     }
   }
   const all = [...standing, ...former]
-  const names = all.flatMap(namesOf)
+  const names = all.flatMap(recordNames)
   const place = new Map(names.map((name, n) => [name, n]))
   return {
     stored: {

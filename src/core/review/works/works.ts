@@ -1,4 +1,5 @@
 import { bestRecord, decideByHand, type Rec, type ToSettle } from '../../records'
+import { recordNames } from '../imports'
 import type { Review } from '../values'
 import { partition0 } from './partition-0'
 import { namedRecords, oldNamesIn, type Named, type RecordsOf } from './records-of'
@@ -112,8 +113,8 @@ export const chosenFor = (ids: readonly string[], choices: Review['choices'] = [
 /** The names of all records of a partition's imports, in their order. */
 function placesOf({ imports, partition }: Pick<Review, 'imports' | 'partition'>): string[] {
   return partition!.imports.flatMap((importId) => {
-    const count = imports.find((i) => i.id === importId)?.count ?? 0
-    return Array.from({ length: count }, (_, n) => `${importId}/${n + 1}`)
+    const of = imports.find((i) => i.id === importId)
+    return of ? recordNames(of) : []
   })
 }
 

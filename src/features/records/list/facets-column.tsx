@@ -1,7 +1,7 @@
 'use client'
 import { App, Input } from 'antd'
 import { thousands } from '@/core/base'
-import type { WorkFacet } from '@/core/records'
+import type { FacetCount, WorkFacet } from '@/core/records'
 import { useSession, useStore } from '@/store/provider'
 import { languageName } from '@/core/query'
 import type { AskedWorksState } from './use-asked-works'
@@ -45,12 +45,12 @@ export function FacetsColumn({
     <div className="works-facets" tabIndex={0} role="group" aria-label="Narrow the list">
       <KeptFilters list={list} />
       {narrowed && (
-        <button className="link" onClick={clear}>
+        <button className="plain link" onClick={clear}>
           Show all works
         </button>
       )}
       {(Object.keys(NAMES) as WorkFacet[]).map((facet) => {
-        const { values } = answer.facets[facet]
+        const values = inOrder(facet, answer.facets[facet].values)
         const chosen = asked.chosen[facet] ?? []
         const left = asked.leftOut[facet] ?? []
         // What is left out stays in sight, so that it can be taken in again.
@@ -95,6 +95,17 @@ export function FacetsColumn({
       })}
     </div>
   )
+}
+
+/** Values that have an order of their own stand in it; others by how many works they have. */
+function inOrder(facet: WorkFacet, values: readonly FacetCount[]): FacetCount[] {
+  const own = ORDERS[facet]
+  if (own) return [...values].sort((a, b) => own.indexOf(a.value) - own.indexOf(b.value))
+  return facet === 'year' ? [...values].sort((a, b) => (a.value < b.value ? 1 : -1)) : [...values]
+}
+const ORDERS: Partial<Record<WorkFacet, readonly string[]>> = {
+  'found in': ['one source', 'two', 'three and more'],
+  ruled: ['not yet', 'in', 'unsure', 'out', 'differently', 'to settle'],
 }
 
 /** Filters by their names; the view as it is can be kept as one more. */
@@ -158,7 +169,7 @@ function KeptFilters({ list }: { list: AskedWorksState }) {
         </div>
       ))}
       {narrowed && asked.only === undefined && (
-        <button className="link" onClick={keep}>
+        <button className="plain link" onClick={keep}>
           Keep this view as a filter
         </button>
       )}

@@ -62,7 +62,7 @@ function WhereFrom({ work, nameOf }: { work: WorkView; nameOf: (sourceId: string
         ))}
       </ul>
       {different.length > 0 && (
-        <button className="link" aria-expanded={open} onClick={() => setOpen(!open)}>
+        <button className="plain link" aria-expanded={open} onClick={() => setOpen(!open)}>
           {open
             ? 'Hide what differs'
             : `${plural(different.length, 'field')} differ${different.length === 1 ? 's' : ''} between them`}
@@ -83,7 +83,7 @@ function WhereFrom({ work, nameOf }: { work: WorkView; nameOf: (sourceId: string
                     <p key={o.text}>
                       {short(o.text)} <span className="sub">{o.from.map(sourceOf).join(', ')}</span>{' '}
                       {partition && (
-                        <button className="link" onClick={() => choose(value, o.from[0]!)}>
+                        <button className="plain link" onClick={() => choose(value, o.from[0]!)}>
                           show this
                         </button>
                       )}

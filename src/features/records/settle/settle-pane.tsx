@@ -173,7 +173,7 @@ function Settled({ nameOf }: { nameOf: (id: string) => string }) {
   }
   return (
     <section className="settled">
-      <button className="link" aria-expanded={open} onClick={() => setOpen(!open)}>
+      <button className="plain link" aria-expanded={open} onClick={() => setOpen(!open)}>
         {plural(decisions.length, 'pair')} settled by hand
       </button>
       {open &&
@@ -181,7 +181,7 @@ function Settled({ nameOf }: { nameOf: (id: string) => string }) {
           <p key={`${d.a} ${d.b}`} className="sub">
             {called(d.a)} and {called(d.b)}: {d.same ? 'one work' : 'two works'}{' '}
             <button
-              className="link"
+              className="plain link"
               onClick={() => deed(act(d.same ? 'pair.part' : 'pair.join', { a: d.a, b: d.b }))}
             >
               say {d.same ? 'two' : 'one'}

@@ -1,19 +1,13 @@
 import type { Store } from '@/store/store'
-import { digestOf, plural, thousands } from '@/core/base'
-import { readRis, type Rec } from '@/core/records'
-import { inRound, standingImports, type Import, type Line, type Source } from '@/core/review'
+import { plural, thousands } from '@/core/base'
+import type { Rec } from '@/core/records'
+import { inRound, type Import, type Line, type Source } from '@/core/review'
 import type { Laying } from '@/store/blobs'
 
 import { sourceInfo, type SourceInfo } from '@/store/source-info'
 import { searchDesk } from '@/workers'
+import { partsOf, type Place } from '../../shared/bring-file/bring-file'
 import { bringIn } from '../../shared/tell-apart'
-
-/** What records are brought to: in place of what the source brought before, or beside it, as another part. */
-export type Place = 'in place' | 'beside'
-
-/** What a source has in the review, part by part. */
-export const partsOf = (store: Store, sourceId: string): Import[] =>
-  standingImports(store.session.getState().folded.review).filter((i) => i.sourceId === sourceId)
 
 async function put(
   store: Store,
@@ -38,7 +32,8 @@ async function put(
   })
 }
 
-const runOf = (store: Store, lineId: string) =>
+/** The run of a line that its records belong to. */
+export const runOf = (store: Store, lineId: string) =>
   store.session.getState().folded.review.runs.findLast((r) => r.lineId === lineId)
 
 /** Brings the records of a line of a stand-in into the review; gives how many came of how many. */
@@ -67,39 +62,25 @@ export async function bringRecords(
   return { count: records.length, hits }
 }
 
-export interface Brought {
-  kind: 'success' | 'warning' | 'error'
+/** How what a file brought compares with what was logged, in words. */
+export interface Held {
+  kind: 'success' | 'warning'
   words: string
 }
 
 /**
- * Brings the export file of a line into the review and holds it, with the parts that were brought before where it comes
- * beside them, against the hits that were logged and what the database hands out at most. The file itself is kept.
+ * Holds what a file brought, with the parts that were brought before where it came beside them, against the hits that were
+ * logged and what the database hands out at most.
  */
-export async function bringExport(
-  store: Store,
-  file: File,
-  info: SourceInfo,
-  lineId: string,
-  place: Place,
-): Promise<Brought> {
+export function holdExport(store: Store, name: string, info: SourceInfo, lineId: string): Held {
   const { source, profile } = info
-  const bytes = new Uint8Array(await file.arrayBuffer())
-  const { records, problems } = readRis(new TextDecoder().decode(bytes), digestOf(bytes).slice(0, 8))
-  if (!records.length)
-    return { kind: 'error', words: `${file.name}: ${problems[0]?.message ?? 'no record was found.'}` }
   const run = runOf(store, lineId)
-  await store.lay(async (laying) => {
-    const kept = { name: file.name, digest: await laying.keepBytes(bytes) }
-    const about = { ...(run ? { runId: run.id } : {}), file: kept }
-    await put(store, laying, source, records, place, about, 'a newer export was brought in')
-  })
   const parts = partsOf(store, source.id)
   const count = parts.reduce((n, i) => n + i.count, 0)
   const held =
     parts.length > 1
       ? `The ${parts.length} parts together hold ${plural(count, 'record')}`
-      : `${file.name} holds ${plural(count, 'record')}`
+      : `${name} holds ${plural(count, 'record')}`
   const short = run ? run.hits - count : 0
   const most = profile?.caps.exported ?? profile?.caps.shown
   if (short > 0)

@@ -10,9 +10,14 @@ import { useSession, useStore } from '@/store/provider'
 import type { SourceInfo } from '@/store/source-info'
 import { useFilePick } from '@/ui/file-pick'
 import { KeyHint } from '../../shared/key-hint'
-import { bringExport, type Place } from './bring-records'
+import type { Place } from '../../shared/bring-file/bring-file'
+import { useBringFile } from '../../shared/bring-file/use-bring-file'
+import { holdExport, runOf } from './bring-records'
 import { CorrectRun } from './correct-run'
 import { Evidence } from './evidence'
+
+/** Endings of files with records, for choosing; what they are is told by what stands in them. */
+const RECORD_FILES = '.ris,.txt,.bib,.json,.csv,.tsv'
 
 /** What came back of a line that was run by a person: hits, when, through what, covering what, by whom; and the export file. */
 export function LogRun({
@@ -49,10 +54,16 @@ export function LogRun({
     () => standingImports(review).filter((i) => i.sourceId === source.id),
     [review, source.id],
   )
-  const bring = (place: Place) => (chosen: File) =>
-    deed(bringExport(store, chosen, info, line.id, place).then(({ kind, words }) => message[kind](words, 10)))
-  const file = useFilePick('Export file', '.ris,.txt', bring('in place'))
-  const part = useFilePick('Another part of the export', '.ris,.txt', bring('beside'))
+  const files = useBringFile()
+  const bring = (place: Place) => (chosen: File) => {
+    const run = runOf(store, line.id)
+    files.bring(chosen, { source, place, ...(run ? { runId: run.id } : {}) }, () => {
+      const { kind, words } = holdExport(store, chosen.name, info, line.id)
+      message[kind](words, 10)
+    })
+  }
+  const file = useFilePick('Export file', RECORD_FILES, bring('in place'))
+  const part = useFilePick('Another part of the export', RECORD_FILES, bring('beside'))
   const log = async (): Promise<void> => {
     if (hits === null || !sent) return
     const said = by.trim()
@@ -172,6 +183,7 @@ export function LogRun({
           </Button>
         )}
         {part.input}
+        {files.dialog}
         <span className="sub">
           {run && (
             <>

@@ -1,0 +1,227 @@
+'use client'
+import { Button, Modal, Select } from 'antd'
+import { useState } from 'react'
+import {
+  ENCODING_WORDS,
+  FIELDS,
+  FORMAT_WORDS,
+  whereFrom,
+  whoAndWhen,
+  type Encoding,
+  type FormatId,
+  type Shape,
+} from '@/core/records'
+import { useSession, useStore } from '@/store/provider'
+import { useAsked } from '@/store/use-asked'
+import { longDesk, type FileExamined, type FileHow } from '@/workers'
+import { partsOf, type Place, type Target } from './bring-file'
+
+const options = <T extends string>(words: Readonly<Record<T, string>>) =>
+  (Object.keys(words) as T[]).map((value) => ({ value, label: words[value] }))
+const FIELD_OPTIONS = [
+  { value: '', label: 'kept as it is' },
+  { value: 'id', label: 'Number in its source' },
+  ...FIELDS.filter((f) => f.form !== 'structure').map((f) => ({ value: f.key, label: f.label })),
+]
+
+/** A look at a file before it is brought in: what it is, how it is encoded, what its columns or tags mean. */
+export function FileDialog({
+  file,
+  examined: found,
+  target,
+  busy,
+  close,
+  read,
+}: {
+  file: File
+  examined: FileExamined
+  target: Target
+  busy: { words: string; stop: () => void } | undefined
+  close: () => void
+  read: (how: FileHow, target: Target) => void
+}) {
+  const store = useStore()
+  const sources = useSession((s) => s.folded.review.sources)
+  const [encoding, setEncoding] = useState<Encoding>()
+  const [format, setFormat] = useState<FormatId>()
+  const [shape, setShape] = useState<Shape>()
+  const [sourceId, setSourceId] = useState(target.source.id)
+  const [place, setPlace] = useState<Place>(target.place)
+  const { value: now = found, waiting } = useAsked(
+    () =>
+      encoding || format || shape
+        ? longDesk().examine(file, {
+            ...(encoding ? { encoding } : {}),
+            ...(format ? { format } : {}),
+            ...(shape ? { shape } : {}),
+          })
+        : Promise.resolve(found),
+    [file, encoding, format, shape],
+    { keep: true },
+  )
+  const before = partsOf(store, sourceId).length
+  const source = sources.find((s) => s.id === sourceId) ?? target.source
+  return (
+    <Modal
+      open
+      width={860}
+      title={`Bring in ${file.name}`}
+      onCancel={close}
+      footer={
+        busy ? (
+          <Button onClick={busy.stop}>{busy.words} Stop</Button>
+        ) : (
+          <>
+            <Button onClick={close}>Leave it</Button>
+            <Button
+              type="primary"
+              disabled={!now.shape || waiting}
+              onClick={() =>
+                read(
+                  { encoding: now.encoding, shape: now.shape!, name: now.digest.slice(0, 8) },
+                  { ...target, source, place: before ? place : 'beside' },
+                )
+              }
+            >
+              Bring the records in
+            </Button>
+          </>
+        )
+      }
+    >
+      <div className="file-look">
+        <p className="file-asks">
+          <label>
+            read as{' '}
+            <Select
+              size="small"
+              aria-label="Format of the file"
+              value={now.shape?.format ?? null}
+              placeholder="not recognised"
+              options={options(FORMAT_WORDS)}
+              onChange={(value) => {
+                setShape(undefined)
+                setFormat(value as FormatId)
+              }}
+            />
+          </label>
+          <label>
+            encoded as{' '}
+            <Select
+              size="small"
+              aria-label="Encoding of the file"
+              value={now.encoding}
+              options={options(ENCODING_WORDS)}
+              onChange={setEncoding}
+              popupMatchSelectWidth={false}
+            />
+          </label>
+          <label>
+            for{' '}
+            <Select
+              size="small"
+              aria-label="Source of the records"
+              value={sourceId}
+              options={sources.map((s) => ({ value: s.id, label: s.name }))}
+              onChange={setSourceId}
+              popupMatchSelectWidth={false}
+            />
+          </label>
+          {before > 0 && (
+            <Select
+              size="small"
+              aria-label="Beside what was brought before, or in its place"
+              value={place}
+              options={[
+                { value: 'beside', label: 'beside what it brought before' },
+                { value: 'in place', label: 'in place of what it brought before' },
+              ]}
+              onChange={setPlace}
+            />
+          )}
+        </p>
+        <p className="sub">
+          {encoding
+            ? 'Do accents look right below?'
+            : `${ENCODING_WORDS[now.guess.encoding]}: ${now.guess.why}.`}
+          {!now.shape && ' What it is could not be recognised: say what it is read as.'}
+        </p>
+        <div className="file-sides">
+          <section>
+            <h3>Its first lines</h3>
+            <pre>{now.lines.join('\n')}</pre>
+          </section>
+          <section>
+            <h3>Its first records, as they are read</h3>
+            {now.first.length === 0 && <p className="sub">None.</p>}
+            {now.first.map(({ record, problems }, i) => (
+              <p key={i} className="file-record">
+                {record ? (
+                  <>
+                    <b>{record.title || 'no title'}</b>
+                    <span className="sub">
+                      {[whoAndWhen(record), whereFrom(record), record.doi].filter(Boolean).join(' · ')}
+                    </span>
+                  </>
+                ) : (
+                  <b>broken</b>
+                )}
+                {problems.map((p) => (
+                  <span key={p.message} className="file-problem">
+                    {p.message}
+                  </span>
+                ))}
+              </p>
+            ))}
+          </section>
+        </div>
+        {now.shape && <Mapping shape={now.shape} set={setShape} />}
+      </div>
+    </Modal>
+  )
+}
+
+/** What each column or tag means, to be said otherwise. */
+function Mapping({ shape, set }: { shape: Shape; set: (shape: Shape) => void }) {
+  const { table, tags } = shape
+  if (!table && !tags) return null
+  const rows = table
+    ? table.headings.map((name, i) => ({
+        name,
+        field: table.columns[i] ?? '',
+        put: (field: string) =>
+          set({
+            ...shape,
+            table: {
+              ...table,
+              columns: table.headings.map((_, n) => (n === i ? field || undefined : table.columns[n])),
+            },
+          }),
+      }))
+    : Object.entries(tags!.fields).map(([name, field]) => ({
+        name,
+        field,
+        put: (value: string) =>
+          set({ ...shape, tags: { ...tags!, fields: { ...tags!.fields, [name]: value } } }),
+      }))
+  return (
+    <section>
+      <h3>{table ? 'What each column is' : 'What each tag is'}</h3>
+      <div className="file-mapping">
+        {rows.map(({ name, field, put }) => (
+          <label key={name}>
+            <span>{name || '(no heading)'}</span>
+            <Select
+              size="small"
+              aria-label={`What ${name} is`}
+              value={field}
+              options={FIELD_OPTIONS}
+              onChange={put}
+              popupMatchSelectWidth={false}
+            />
+          </label>
+        ))}
+      </div>
+    </section>
+  )
+}

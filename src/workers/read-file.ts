@@ -1,0 +1,161 @@
+import { digestOf, type Problem } from '@/core/base'
+import {
+  EncodingGuess,
+  LayingOut,
+  readerFor,
+  recognise,
+  textFromBytes,
+  type BlockDigests,
+  type Encoding,
+  type FormatId,
+  type Guess,
+  type Item,
+  type Rec,
+  type Remembered,
+  type Shape,
+} from '@/core/records'
+import type { BlocksHere } from './blocks-here'
+import { Pace, type GoOn } from './pace'
+
+/** So much of a file is looked at to say what it is. */
+const BEGINNING = 200_000
+const FIRST = 5
+
+/** What a person said of a file, against what was found. */
+export interface FileSaid {
+  encoding?: Encoding
+  format?: FormatId
+  remembered?: Remembered
+  /** Columns or tags as a person has them now. */
+  shape?: Shape
+}
+
+export interface FileExamined {
+  guess: Guess
+  encoding: Encoding
+  /** Undefined where it is in none of the formats that are read here. */
+  shape: Shape | undefined
+  /** The first lines as they stand in the file. */
+  lines: string[]
+  /** What came of the first records. */
+  first: { record: Rec | undefined; problems: Problem[] }[]
+  size: number
+  /** Of the file as it is. */
+  digest: string
+}
+
+/** How a file is to be read. */
+export interface FileHow {
+  encoding: Encoding
+  shape: Shape
+  /** Tells records without a number of their own from those of other files. */
+  name?: string
+}
+
+/** What came of a file: where its records and it itself lie, and what could not be read. */
+export interface FileTaken {
+  blocks: BlockDigests
+  digest: string
+  count: number
+  broken: { position: number; line: number; why: string }[]
+  problems: Problem[]
+}
+
+/** The bytes of a file in pieces, as they come from the disk. */
+async function* piecesOf(file: Blob): AsyncGenerator<Uint8Array> {
+  const reader = file.stream().getReader()
+  for (;;) {
+    const { done, value } = await reader.read()
+    if (done) return
+    yield value
+  }
+}
+
+export async function examineFile(file: Blob, said: FileSaid): Promise<FileExamined> {
+  const guessing = new EncodingGuess()
+  for await (const piece of piecesOf(file)) guessing.push(piece)
+  const guess = guessing.end()
+  const encoding = said.encoding ?? guess.encoding
+  const decoder = textFromBytes(encoding)
+  let beginning = ''
+  for await (const piece of piecesOf(file.slice(0, BEGINNING * 2))) beginning += decoder.push(piece)
+  beginning = beginning.slice(0, BEGINNING)
+  const shape = said.shape ?? recognise(beginning, said.remembered, said.format)
+  const first: FileExamined['first'] = []
+  if (shape) {
+    const reader = readerFor(shape, {
+      item: ({ record, problems }: Item) => {
+        if (first.length < FIRST) first.push({ record, problems })
+      },
+      stray: () => undefined,
+    })
+    reader.push(beginning)
+    // Where the whole file was looked at, its last record is whole too.
+    if (file.size <= BEGINNING) reader.end()
+  }
+  return {
+    guess,
+    encoding,
+    shape,
+    lines: beginning
+      .replace(/^\uFEFF/, '')
+      .split(/\r\n?|\n/)
+      .slice(0, 14)
+      .map((l) => l.slice(0, 200)),
+    first,
+    size: file.size,
+    digest: digestOf(new Uint8Array(await file.arrayBuffer())),
+  }
+}
+
+export async function readFileInto(
+  blocks: BlocksHere,
+  file: Blob,
+  { encoding, shape, name }: FileHow,
+  goOn?: GoOn,
+): Promise<FileTaken | undefined> {
+  const pace = new Pace(goOn)
+  const waiting: [string, Uint8Array][] = []
+  const laying = new LayingOut((digest, bytes) => waiting.push([digest, bytes]))
+  const broken: FileTaken['broken'] = []
+  const problems: Problem[] = []
+  let count = 0
+  const reader = readerFor(
+    shape,
+    {
+      item: (item) => {
+        if (item.record) {
+          count++
+          laying.push(item.record)
+        } else
+          broken.push({
+            position: item.position,
+            line: item.line,
+            why: item.problems.map((p) => p.message).join(' '),
+          })
+        problems.push(...item.problems)
+      },
+      stray: (problem) => problems.push(problem),
+    },
+    name,
+  )
+  const decoder = textFromBytes(encoding)
+  const lay = async (): Promise<void> => {
+    for (const [digest, bytes] of waiting.splice(0)) await blocks.keep(digest, bytes)
+  }
+  let done = 0
+  for await (const piece of piecesOf(file)) {
+    reader.push(decoder.push(piece))
+    done += piece.length
+    await lay()
+    if (!(await pace.at(done, file.size))) return undefined
+  }
+  reader.push(decoder.end())
+  reader.end()
+  const at = laying.end()
+  await lay()
+  const whole = new Uint8Array(await file.arrayBuffer())
+  const digest = digestOf(whole)
+  await blocks.keep(digest, whole)
+  return { blocks: at, digest, count, broken, problems }
+}
