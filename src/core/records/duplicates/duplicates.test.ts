@@ -3,16 +3,9 @@ import { describe, expect, it } from 'vitest'
 import { emptyRecord, type Rec } from '../record'
 import { truthOf, type Truth } from './dirt.fixture'
 import { plainlyDifferent } from './judge'
-import { findPartition, judge, printOf, type PartitionFound } from '.'
+import { findPartition, judge, printOf, wilson, type PartitionFound } from '.'
 
-/** The lower end of the 95 % interval of a share (Wilson 1927). */
-const atLeast = (part: number, whole: number): number => {
-  const [p, z] = [part / whole, 1.96]
-  return (
-    (p + (z * z) / (2 * whole) - z * Math.sqrt((p * (1 - p) + (z * z) / (4 * whole)) / whole)) /
-    (1 + (z * z) / whole)
-  )
-}
+const atLeast = (part: number, whole: number): number => wilson(part, whole).from
 
 /** Pairs after closure: joined rightly and wrongly, and of those that belong together, how many are found or asked. */
 function measure({ records, workOf }: Truth, { classes, toSettle }: PartitionFound) {

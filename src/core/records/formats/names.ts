@@ -34,3 +34,10 @@ export function turnName(words: readonly string[]): string {
   const family = words.slice(from).join(' ')
   return given ? `${family}, ${given}` : family
 }
+
+/** A name as tables and tagged files have it: "Ahola R" and "Ahola, R." begin with the family name, "R. Ahola" ends with it. */
+export function readPerson(text: string): string {
+  if (text.includes(',')) return text
+  const initials = /^(\p{L}[\p{L}’' -]+) (\p{Lu}{1,3})$/u.exec(text)
+  return initials ? `${initials[1]}, ${initials[2]}` : turnName(text.split(/\s+/))
+}

@@ -3,7 +3,7 @@ import { languageCode } from '../../query'
 import { readDate } from '../dates'
 import { emptyRecord, type Rec } from '../record'
 import { atLine, type Item, type Reader, type ReadsTo } from './item'
-import { turnName } from './names'
+import { readPerson } from './names'
 
 /** Which field each column goes into, by place; `id` for the record's number; undefined: kept under its heading. */
 export type Columns = readonly (string | undefined)[]
@@ -284,7 +284,7 @@ export function namesIn(cell: string): string[] {
   return parts
     .map((p) => p.trim())
     .filter(Boolean)
-    .map((p) => (p.includes(',') ? p : turnName(p.split(/\s+/))))
+    .map(readPerson)
 }
 
 /** A cell that no table program takes for a formula: an apostrophe stands before it. */

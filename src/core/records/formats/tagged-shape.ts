@@ -8,6 +8,10 @@ import { tagFormOf, tagIn, type TagForm, type TagShape } from './tagged'
 interface Seen {
   tag: string
   values: string[]
+  /** The lines of the values, one by one. */
+  lines: string[]
+  /** The place of the tag among those of the file. */
+  place: number
   /** In how many records, of all. */
   records: number
   /** The most times in one record. */
@@ -25,62 +29,52 @@ const isLanguage = (v: string): boolean => languageCode(v) !== v.trim() || langu
 
 /** What a field's values look like, the surest first; each field is given to the tag that it fits best. */
 const LOOKS: readonly (readonly [field: string, fits: (s: Seen, all: number) => number])[] = [
-  [
-    'doi',
-    (s) =>
-      s.most === 1
-        ? share(s.values, (v) => doiIn(v) !== undefined && !/^https?:\/\/(?!(?:dx\.)?doi)/.test(v))
-        : 0,
-  ],
+  ['doi', (s) => once(s, (v) => doiIn(v) !== undefined && !/^https?:\/\/(?!(?:dx\.)?doi)/.test(v))],
   ['issn', (s) => share(s.values, (v) => /^\d{4}-?\d{3}[\dXx]$/.test(v) && !/^(?:19|20)\d{6}$/.test(v))],
   ['url', (s) => share(s.values, (v) => /^https?:\/\/\S+$/.test(v))],
   ['abstract', (s) => (s.most === 1 && middle(s.values) > 260 ? 1 : 0)],
-  [
-    'year',
-    (s) =>
-      share(s.values, (v) => {
-        const { year, whole } = readDate(v)
-        return year !== undefined && year > 1500 && whole
-      }),
-  ],
+  ['year', (s) => share(s.values, isYear)],
   ['language', (s) => share(s.values, isLanguage)],
   ['pages', (s) => share(s.values, (v) => /^[a-z]?\d{1,5} ?[-–] ?[a-z]?\d{1,5}$/i.test(v))],
-  ['authors', (s) => share(s.values, isName) * (s.most > 1 ? 1 : 0.85)],
-  [
-    'title',
-    (s, all) =>
-      s.most === 1 && s.records >= all * 0.9 && middle(s.values) >= 25 && middle(s.values) <= 260
-        ? share(s.values, (v) => /\s/.test(v)) * (0.7 + 0.3 * (new Set(s.values).size / s.values.length))
-        : 0,
-  ],
-  [
-    'journal',
-    (s, all) =>
-      s.most === 1 &&
-      s.records >= all * 0.3 &&
-      middle(s.values) >= 6 &&
-      middle(s.values) < 90 &&
-      share(s.values, (v) => /\p{L}{3}/u.test(v) && !isLanguage(v) && !isName(v)) > 0.8
-        ? 0.7
-        : 0,
-  ],
-  [
-    'keywords',
-    (s) =>
-      s.most > 1 && middle(s.values) < 60
-        ? share(s.values, (v) => /\p{L}{3}/u.test(v) && !isName(v)) * 0.8
-        : share(s.values, (v) => v.split(';').length > 2) * 0.7,
-  ],
-  ['volume', (s) => (s.most === 1 ? share(s.values, (v) => /^\d{1,3}$/.test(v)) * 0.7 : 0)],
-  ['issue', (s) => (s.most === 1 ? share(s.values, (v) => /^\d{1,2}(?:-\d{1,2})?$/.test(v)) * 0.65 : 0)],
-  [
-    'id',
-    (s, all) =>
-      s.most === 1 && s.records === all && all > 1 && new Set(s.values).size === s.values.length
-        ? share(s.values, (v) => /^\S{1,24}$/.test(v)) * 0.75
-        : 0,
-  ],
+  ['authors', (s) => share(s.lines, isName) * (s.lines.length > s.records ? 1 : 0.85)],
+  ['title', titleLike],
+  ['journal', journalLike],
+  ['keywords', keywordLike],
+  ['id', idLike],
+  ['volume', (s) => once(s, (v) => /^\d{1,3}$/.test(v)) * 0.7],
+  ['issue', (s) => once(s, (v) => /^\d{1,2}(?:-\d{1,2})?$/.test(v)) * 0.65],
 ]
+
+function once(s: Seen, test: (v: string) => boolean): number {
+  return s.most === 1 ? share(s.values, test) : 0
+}
+function isYear(v: string): boolean {
+  const { year, whole } = readDate(v)
+  return year !== undefined && year > 1500 && whole
+}
+const different = (s: Seen): number => new Set(s.values).size / s.values.length
+
+function titleLike(s: Seen, all: number): number {
+  const length = middle(s.values)
+  if (s.records < all * 0.9 || length < 25 || length > 260) return 0
+  return once(s, (v) => /\s/.test(v)) * (0.7 + 0.3 * different(s))
+}
+function journalLike(s: Seen, all: number): number {
+  const length = middle(s.values)
+  if (s.records < all * 0.3 || length < 6 || length > 90) return 0
+  return once(s, (v) => /\p{L}{3}/u.test(v) && !isLanguage(v) && !isName(v)) > 0.8 ? 0.7 : 0
+}
+function keywordLike(s: Seen): number {
+  if (s.lines.length > s.records && middle(s.lines) < 60)
+    return share(s.lines, (v) => /\p{L}{3}/u.test(v) && !isName(v)) * 0.8
+  return share(s.values, (v) => v.split(';').length > 2) * 0.7
+}
+/** Different in every record, one word; the surer where records begin with it. */
+function idLike(s: Seen, all: number): number {
+  if (s.records < all || all < 2 || different(s) < 1) return 0
+  return once(s, (v) => /^\S{1,24}$/.test(v)) * (s.place === 0 ? 0.9 : 0.65)
+}
+
 /** Could a tag be short for the name of a field: its letters in their order, the first at the beginning? */
 function shortFor(tag: string, field: string): boolean {
   const name = (fieldOf(field)?.label ?? field).toUpperCase()
@@ -154,7 +148,10 @@ function look(text: string, form: TagForm) {
     const found = tagIn(row, form)
     if (!found) {
       if (!row.trim() && ends === undefined && begins === undefined) finish()
-      else if (row.trim() && last) last.values[last.values.length - 1] += ` ${row.trim()}`
+      else if (row.trim() && last) {
+        last.values[last.values.length - 1] += ` ${row.trim()}`
+        last.lines.push(row.trim())
+      }
       continue
     }
     if (found.tag === begins) finish()
@@ -163,8 +160,13 @@ function look(text: string, form: TagForm) {
       continue
     }
     last = seen.get(found.tag)
-    if (!last) seen.set(found.tag, (last = { tag: found.tag, values: [], records: 0, most: 0 }))
+    if (!last)
+      seen.set(
+        found.tag,
+        (last = { tag: found.tag, values: [], lines: [], place: seen.size, records: 0, most: 0 }),
+      )
     last.values.push(found.value)
+    last.lines.push(found.value)
     now.set(found.tag, (now.get(found.tag) ?? 0) + 1)
   }
   finish()

@@ -4,7 +4,7 @@ import { readDate } from '../dates'
 import { fieldOf, putText, splitList } from '../fields'
 import { emptyRecord, type Rec } from '../record'
 import { atLine, Lines, type Reader, type ReadsTo } from './item'
-import { turnName } from './names'
+import { readPerson } from './names'
 
 /** How a line with a tag looks, how records end, and where the value of each tag goes. */
 export interface TagShape {
@@ -138,7 +138,7 @@ function put(record: Rec, key: string | undefined, value: string): boolean {
     case 'authors':
     case 'editors':
     case 'translators':
-      ;(record[field.key] ??= []).push(personIn(value))
+      ;(record[field.key] ??= []).push(readPerson(value))
       return true
     case 'keywords':
       record.keywords.push(...splitList(value))
@@ -168,11 +168,3 @@ function put(record: Rec, key: string | undefined, value: string): boolean {
   }
   return known === undefined || known === '' ? putText(record, field, value) : false
 }
-
-/** "Ahola R" and "Ahola, R." have the family name first; "R. Ahola" has it last. */
-const personIn = (value: string): string =>
-  value.includes(',')
-    ? value
-    : value.replace(/^(\p{L}[\p{L}’' -]+) (\p{Lu}{1,3})$/u, '$1, $2').includes(',')
-      ? value.replace(/^(\p{L}[\p{L}’' -]+) (\p{Lu}{1,3})$/u, '$1, $2')
-      : turnName(value.split(/\s+/))

@@ -1,7 +1,7 @@
 import { diffWords } from 'diff'
 import { useMemo } from 'react'
 
-const LONG = 420
+const LONG = 300
 
 /** A value with what the other one does not have marked; "none" where there is nothing. */
 export function Differing({ text, other }: { text: string; other: string }) {

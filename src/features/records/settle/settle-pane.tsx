@@ -82,7 +82,6 @@ export function SettlePane({ desk }: { desk: Desk }) {
               pair {place + 1} of {count}
             </span>
           </h2>
-          <Side pair={pair} nameOf={nameOf} />
           <div className="settle-keys">
             {actions.slice(0, 3).map((a, n) => (
               <Button key={a.id} type={n ? 'default' : 'primary'} onClick={a.run}>
@@ -93,6 +92,7 @@ export function SettlePane({ desk }: { desk: Desk }) {
               What you say stands above every rule, and holds when records come again.
             </span>
           </div>
+          <Side pair={pair} nameOf={nameOf} />
           {pair.ruled && (
             <p className="note">
               <b>Ruled differently.</b> {nameOf(pair.a.sourceId)} {pair.a.record.id}: {pair.ruled[0]};{' '}

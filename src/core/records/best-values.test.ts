@@ -1,0 +1,53 @@
+import { describe, expect, it } from 'vitest'
+import { bestRecord, bestValues } from './best-values'
+import { emptyRecord } from './record'
+
+const records = [
+  {
+    id: 'a',
+    record: {
+      ...emptyRecord('1', 'NOISE AND READING'),
+      authors: ['Ahola, R.'],
+      year: 2019,
+      journal: 'J. Learn. Spaces',
+      extra: { C7: ['x'] },
+    },
+  },
+  {
+    id: 'b',
+    record: {
+      ...emptyRecord('9', 'Noise and reading: A study'),
+      authors: ['Ahola, Riikka'],
+      year: 2020,
+      journal: 'Journal of Learning Spaces',
+      abstract: 'Twelve rooms.',
+      extra: { C7: ['x', 'y'] },
+    },
+  },
+]
+
+describe('the best value of each field', () => {
+  it('is whole words before abbreviations, small letters before capitals, more before less, and else the first', () => {
+    expect(bestRecord(records)).toMatchObject({
+      id: '1',
+      title: 'Noise and reading: A study',
+      authors: ['Ahola, Riikka'],
+      year: 2019,
+      journal: 'Journal of Learning Spaces',
+      abstract: 'Twelve rooms.',
+      extra: { C7: ['x', 'y'] },
+    })
+  })
+
+  it('is that of the record a person chose, as long as it has one', () => {
+    expect(bestRecord(records, { title: 'a', abstract: 'a' })).toMatchObject({
+      title: 'NOISE AND READING',
+      abstract: 'Twelve rooms.',
+    })
+  })
+
+  it('says of each whose it is and what the others say', () => {
+    const year = bestValues(records).find((v) => v.field.key === 'year')!
+    expect([year.best, year.others]).toEqual([{ text: '2019', from: ['a'] }, [{ text: '2020', from: ['b'] }]])
+  })
+})

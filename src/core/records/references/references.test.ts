@@ -1,0 +1,108 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { emptyRecord, type Rec } from '../record'
+import { hintsFor, holdsSession } from './hints'
+import { plainReference, referenceList, safeHtml } from './list'
+import { styleEngine } from './style-engine'
+
+const article: Rec = {
+  ...emptyRecord('a', 'Ceilings that listen: Twelve classrooms'),
+  type: 'journal article',
+  authors: ['Ahola, Riikka', 'van Berg, Jan'],
+  year: 2019,
+  journal: 'Journal of Learning Spaces',
+  volume: '7',
+  issue: '2',
+  pages: '41–58',
+  doi: '10.5555/jls.2019.0207',
+}
+const chapter: Rec = {
+  ...emptyRecord('b', 'Rooms that hum'),
+  type: 'chapter',
+  authors: ['{Institute of Sound}'],
+  editors: ['Quill, A.'],
+  journal: 'Handbook of quiet',
+  publisher: 'Harbour Press',
+  pages: '1–9',
+  year: 2020,
+}
+
+describe('references', () => {
+  it('are set as the style has them, sorted (outside check: Publication Manual of the APA, 7th edition, ch. 9 and 10)', () => {
+    expect(referenceList([chapter, article], styleEngine('apa')).map((r) => r.text)).toEqual([
+      'Ahola, R., & van Berg, J. (2019). Ceilings that listen: Twelve classrooms. Journal of Learning Spaces, 7(2), 41–58. https://doi.org/10.5555/jls.2019.0207',
+      'Institute of Sound. (2020). Rooms that hum. In A. Quill (Ed.), Handbook of quiet (pp. 1–9). Harbour Press.',
+    ])
+  })
+
+  it('keep italics and no other tag, whatever a title holds', () => {
+    const title = '<script>alert(1)</script> <i>E. coli</i> <img src=x onerror=alert(1) & <b>'
+    const [one] = referenceList([{ ...article, title }], styleEngine('apa'))
+    expect(one!.html.match(/<[^>]*>/g)!.every((t) => /^<\/?(?:i|b|sup|sub)>$/.test(t))).toBe(true)
+    expect(one!.html).toContain('<i>E. coli</i>')
+    fc.assert(
+      fc.property(
+        fc.array(
+          fc.constantFrom(
+            '<i>',
+            '</i>',
+            '<div',
+            '>',
+            '<',
+            '<img ',
+            'x',
+            '"',
+            '<a href="javascript:x">',
+            '<!--',
+          ),
+          { maxLength: 12 },
+        ),
+        (parts) => {
+          const left = safeHtml(parts.join('')).replace(/<\/?(?:i|b|sup|sub)>/g, '')
+          expect(left).not.toMatch(/[<>]/)
+        },
+      ),
+      { numRuns: 1000 },
+    )
+  })
+
+  it('have no address that lets only one person in', () => {
+    for (const url of [
+      'https://example.org/a;jsessionid=12AB',
+      'https://example.org/a?sid=99',
+      'https://example.org.proxy.uni.example/a',
+    ]) {
+      expect(holdsSession(url)).toBe(true)
+      const { doi: _doi, ...bare } = article
+      expect(referenceList([{ ...bare, url }], styleEngine('apa'))[0]!.text).not.toContain('example.org')
+    }
+    expect(holdsSession('https://example.org/proxy-methods?id=9')).toBe(false)
+  })
+
+  it('say where a human eye is wanted', () => {
+    expect(hintsFor(article)).toEqual([])
+    expect(
+      hintsFor({
+        ...emptyRecord('x', 'NOISE IN CLASSROOMS.'),
+        type: 'journal article',
+        journal: 'J. Learn. Spaces',
+      }),
+    ).toEqual([
+      'title in capitals throughout',
+      'the title ends with a full stop',
+      'no author',
+      'no year',
+      'journal abbreviated',
+      'no volume',
+      'no pages',
+      'no DOI',
+    ])
+    expect(hintsFor({ ...article, title: 'The Effect of Noise on Children in School' })).toContain(
+      'every word of the title begins with a capital',
+    )
+  })
+
+  it('are plain without their tags', () => {
+    expect(plainReference('<i>Rooms &#38; halls</i>, 7')).toBe('Rooms & halls, 7')
+  })
+})
