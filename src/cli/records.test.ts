@@ -66,7 +66,7 @@ describe('the commands for records', () => {
 
   it('references sets a list with its hints', async () => {
     const { output } = await run('references', RIS, '--style', 'apa')
-    expect(output).toContain('Ahola, R. (2019). Quiet corners. 7, 42.')
+    expect(output).toContain('Ahola, R. (2019a). Quiet corners. 7, 42.')
     expect(output).toContain('(no journal; no DOI)')
   })
 

@@ -10,6 +10,7 @@ import {
   WRITERS,
   type AskedWorks,
   type BestValue,
+  type Changing,
   type CslItem,
   type Judgement,
   type ListedWork,
@@ -94,6 +95,8 @@ export class RecordsDesk {
   private ruled: Ruled | undefined
   private toSettle: readonly { a: string; b: string }[] = []
   private list = new WorkList([])
+  private groups: { id: string; records: ReadonlySet<string> }[] = []
+  private changing: Changing = this.changingNow()
   private last = { number: 0, places: [] as number[] }
 
   /** Takes a review in, as it is now; what did not change since is not read again. Gives how many works there are. */
@@ -126,16 +129,14 @@ export class RecordsDesk {
     this.toSettle = found.toSettle
     this.ruled = rulingsByWork(found, review.rulings)
     this.review = review
+    this.groups = (review.groups ?? []).map((g) => ({ id: g.id, records: new Set(g.records) }))
+    this.changing = this.changingNow()
     return { works: found.works.length, toSettle: found.toSettle.length }
   }
 
   /** Answers what is asked of the list; `windowOf` gives the works of the answer. */
   ask(asked: AskedWorks): WorksAnswer {
-    const { places, facets, trouble } = this.list.ask(asked, {
-      ruled: (at) => [this.ruledOf(this.works[at]!)],
-      groups: (at) => this.groupsOf(this.works[at]!),
-      isNew: (at) => this.isNew(this.works[at]!),
-    })
+    const { places, facets, trouble } = this.list.ask(asked, this.changing)
     this.last = { number: this.last.number + 1, places }
     return {
       number: this.last.number,
@@ -232,6 +233,14 @@ export class RecordsDesk {
     })
   }
 
+  private changingNow(): Changing {
+    return {
+      ruled: (at) => [this.ruledOf(this.works[at]!)],
+      groups: (at) => this.groupsOf(this.works[at]!),
+      isNew: (at) => this.isNew(this.works[at]!),
+    }
+  }
+
   private recordOf(id: string): RecordOf {
     const importId = id.slice(0, id.lastIndexOf('/'))
     const of = this.review!.imports.find((i: Import) => i.id === importId)!
@@ -246,9 +255,7 @@ export class RecordsDesk {
   }
 
   private groupsOf(work: Work): string[] {
-    return (this.review?.groups ?? [])
-      .filter((g) => work.records.some((id) => g.records.includes(id)))
-      .map((g) => g.id)
+    return this.groups.filter((g) => work.records.some((id) => g.records.has(id))).map((g) => g.id)
   }
 
   private isNew(work: Work): boolean {

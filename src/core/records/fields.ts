@@ -116,6 +116,7 @@ export const joinList = (values: readonly string[]): string =>
 
 /** Takes such a text apart again. Empty for a text of spaces. */
 export function splitList(text: string): string[] {
+  if (!text.includes(';') && !text.includes('\\')) return text.trim() ? [text.trim()] : []
   const values = ['']
   for (let i = 0; i < text.length; i++) {
     const [sign, next] = [text[i]!, text[i + 1]]

@@ -74,7 +74,20 @@ export const Rec = z.object({
 export type Rec = z.infer<typeof Rec>
 
 /** A record with nothing but its number and title. */
-export const emptyRecord = (id: string, title = ''): Rec => Rec.parse({ id, title })
+export const emptyRecord = (id: string, title = ''): Rec => ({
+  id,
+  title,
+  authors: [],
+  keywords: [],
+  headings: [],
+  classes: [],
+  places: [],
+  authorPlaces: [],
+  population: [],
+  tests: [],
+  method: [],
+  extra: {},
+})
 
 const present = <T>(value: T | undefined): T[] => (value === undefined || value === '' ? [] : [value])
 const flag = (value: boolean | undefined): string[] => (value === undefined ? [] : [value ? 'yes' : 'no'])

@@ -61,7 +61,7 @@ export interface AnsweredWorks {
   trouble?: string
 }
 
-/** What changes while works stay the same: by place, what was ruled, and the groups it is in. */
+/** What may change while works stay the same, by place. Another is given when something of it has changed. */
 export interface Changing {
   ruled: (at: number) => readonly string[]
   groups: (at: number) => readonly string[]
@@ -80,6 +80,7 @@ export class WorkList {
   private readonly orders = new Map<WorkOrder, Uint32Array>()
   private readonly all: Uint32Array
   private words: Index | undefined
+  private now: { changing: Changing; index: FacetIndexOf<WorkFacet> } | undefined
 
   constructor(readonly works: readonly ListedWork[]) {
     const count = works.length
@@ -114,22 +115,30 @@ export class WorkList {
   /** Answers what is asked; `changing` says what holds now of each work. */
   ask(asked: AskedWorks, changing: Changing, most = 8): AnsweredWorks {
     const { chosen = {}, leftOut = {}, order = 'added', only } = asked
+    const index = this.indexFor(changing)
+    const { found, trouble, scores } = this.find(asked.words ?? '')
+    const exact = only && [...only].sort().join('\n')
+    const all = itemsWith(index, found, {}, leftOut)
+    const kept =
+      exact === undefined ? all : all.filter((at) => [...this.works[at]!.sources].sort().join('\n') === exact)
+    const facets = countItems(index, kept, chosen, most)
+    const left = itemsWith(index, kept, chosen)
+    const places = this.sorted(left, order, scores)
+    return { places, facets, ...(trouble === undefined ? {} : { trouble }) }
+  }
+
+  /** All columns; those that change are laid out once for as long as the same `changing` is given. */
+  private indexFor(changing: Changing): FacetIndexOf<WorkFacet> {
+    if (this.now?.changing === changing) return this.now.index
     const count = this.works.length
-    const index: FacetIndexOf<WorkFacet> = {
+    const index = {
       ...this.steady,
       ruled: layFacet(count, (at) => changing.ruled(at)),
       group: layFacet(count, (at) => changing.groups(at)),
       new: layFacet(count, (at) => (changing.isNew(at) ? ['with the last import'] : [])),
     }
-    const { found, trouble, scores } = this.find(asked.words ?? '')
-    const exact = only && [...only].sort().join('\n')
-    const kept = itemsWith(index, found, {}, leftOut).filter(
-      (at) => exact === undefined || [...this.works[at]!.sources].sort().join('\n') === exact,
-    )
-    const facets = countItems(index, kept, chosen, most)
-    const left = itemsWith(index, kept, chosen)
-    const places = this.sorted(left, order, scores)
-    return { places, facets, ...(trouble === undefined ? {} : { trouble }) }
+    this.now = { changing, index }
+    return index
   }
 
   /** Makes ready for words to be looked for; else that is done when they are first asked for. */

@@ -1,3 +1,4 @@
+import { distance } from 'fastest-levenshtein'
 import type { Print } from './print'
 
 /** How one thing of two records compares; `unknown` where one of them does not say. */
@@ -21,17 +22,7 @@ export function likeness(a: string, b: string): number {
   if (a === b) return 1
   const most = Math.max(a.length, b.length)
   if (!most || Math.abs(a.length - b.length) > most * 0.4) return 0
-  let before = Uint16Array.from({ length: b.length + 1 }, (_, i) => i)
-  let row = new Uint16Array(b.length + 1)
-  for (let i = 1; i <= a.length; i++) {
-    row[0] = i
-    for (let j = 1; j <= b.length; j++) {
-      const change = before[j - 1]! + (a.charCodeAt(i - 1) === b.charCodeAt(j - 1) ? 0 : 1)
-      row[j] = Math.min(row[j - 1]! + 1, before[j]! + 1, change)
-    }
-    ;[before, row] = [row, before]
-  }
-  return 1 - before[b.length]! / most
+  return 1 - distance(a, b) / most
 }
 
 /**

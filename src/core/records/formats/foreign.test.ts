@@ -54,7 +54,7 @@ describe('BibTeX as people have it', () => {
   })
 
   it('has the titles and names that citation-js reads, where that is sound (outside check: citation-js 0.8.2)', () => {
-    const text = `@article{a, title = {Noise {in} rooms {\\'e}t{\\'e} \\o{} \\c{c}}, author = {Mar{\\'\\i}a P{\\'e}rez and de la Cruz, Ana and Jan van Berg}, year = {2020}, journal = {Rooms}, volume = {3}, pages = {1--9}}
+    const text = `@article{a, title = {Noise {in} rooms {\\'e}t{\\'e} \\o{} \\c{c}}, author = {Mar{\\'i}a P{\\'e}rez and de la Cruz, Ana and Jan van Berg}, year = {2020}, journal = {Rooms}, volume = {3}, pages = {1--9}}
 @inproceedings{b, title = "Quiet \\& loud", author = "Quill, A.", booktitle = "Proceedings of Sound", year = 2018}`
     const theirs = plugins.input.chain(text, { generateGraph: false }) as {
       title: string

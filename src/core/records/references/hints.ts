@@ -22,7 +22,7 @@ export function hintsFor(r: Rec): Hint[] {
   )
   const words = r.title.split(/\s+/).filter((w) => /^\p{L}{4,}/u.test(w))
   say(
-    title !== title.toUpperCase() && words.length > 4 && words.every((w) => /^\p{Lu}/u.test(w)),
+    title !== title.toUpperCase() && words.length > 3 && words.every((w) => /^\p{Lu}/u.test(w)),
     'every word of the title begins with a capital',
   )
   say(/\\[a-z]+\{|&[a-z]+;|\$[^$]+\$/i.test(r.title), 'signs of a format stand in the title')

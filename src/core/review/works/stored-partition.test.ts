@@ -23,7 +23,7 @@ const BROUGHT: Record<string, Rec[]> = {
     titled('8', 'Reading next door to aircraft noise', { pages: '3–9' }),
   ],
   i3: [titled('9', `${SOUND}: A trial`)],
-  i4: [titled('4', 'Sound fields in the classrooms', { volume: undefined, pages: undefined, year: 2018 })],
+  i4: [titled('4', `${SOUND}: Another matter`, { volume: undefined, pages: undefined, year: 2018 })],
 }
 const importOf = (id: string, more: Partial<Import> = {}): Import => ({
   id,
