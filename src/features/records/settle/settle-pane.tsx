@@ -39,9 +39,14 @@ export function SettlePane({ desk }: { desk: Desk }) {
       keep: true,
     },
   )
-  const count = pairs?.length ?? 0
+  // What was said a moment ago is said: the next key must not meet the same pair again before the desk has answered.
+  const left = useMemo(() => {
+    const said = new Set(review.decisions.map((d) => `${d.a} ${d.b}`))
+    return pairs?.filter(({ a, b }) => !said.has([a.id, b.id].sort().join(' ')))
+  }, [pairs, review.decisions])
+  const count = left?.length ?? 0
   const place = Math.min(at, Math.max(0, count - 1))
-  const pair = pairs?.[place]
+  const pair = left?.[place]
   const actions = useMemo<Action[]>(() => {
     const say = (same: boolean) => (): void => {
       if (!pair) return
