@@ -1,16 +1,15 @@
 declare module 'citeproc' {
   /** What is used here of the processor. */
-  class Engine {
-    constructor(
+  export interface Engine {
+    updateItems: (ids: readonly string[]) => void
+    makeBibliography: () => [{ entry_ids: string[][]; hangingindent?: number | boolean }, string[]] | false
+  }
+  const CSL: {
+    Engine: new (
       sys: { retrieveLocale: (lang: string) => string; retrieveItem: (id: string) => unknown },
       style: string,
       lang: string,
-    )
-    updateItems(ids: readonly string[]): void
-    makeBibliography():
-      | [{ entry_ids: string[][]; hangingindent?: number | boolean }, string[]]
-      | false
+    ) => Engine
   }
-  const CSL: { Engine: typeof Engine }
   export default CSL
 }

@@ -26,7 +26,9 @@ const LONG_FIELDS = new Map(FIELDS.map((f) => [f.key.toLowerCase(), f]))
 
 function recordOf({ type, key, fields, line, damage }: Entry, position: number) {
   const record = emptyRecord(key || String(position))
-  const keep = (name: string, value: string): void => void (record.extra[name] ??= []).push(value)
+  const keep = (name: string, value: string): void => {
+    ;(record.extra[name] ??= []).push(value)
+  }
   const kind = ENTRY_TYPES[type]
   if (kind) record.type = kind
   // Of what no type is known of, nothing is said by the entry's.

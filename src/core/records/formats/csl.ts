@@ -127,8 +127,9 @@ const parsed = (text: string): unknown => {
 export function fromCsl(item: Readonly<Record<string, unknown>>, position: number): Rec {
   const id = typeof item.id === 'string' || typeof item.id === 'number' ? String(item.id) : ''
   const record = emptyRecord(id || String(position))
-  const keep = (name: string, value: unknown): void =>
-    void (record.extra[name] ??= []).push(typeof value === 'string' ? value : JSON.stringify(value))
+  const keep = (name: string, value: unknown): void => {
+    ;(record.extra[name] ??= []).push(typeof value === 'string' ? value : JSON.stringify(value))
+  }
   for (const [given, value] of Object.entries(item)) {
     const variable = OLDER[given] ?? given
     if (['id', 'custom'].includes(variable) || value === null || value === undefined || value === '') continue

@@ -108,7 +108,7 @@ export function readAll(text: string, shape: Shape, name?: string): WholeRead {
   const read: WholeRead = { items: [], strays: [] }
   const reader = readerFor(
     shape,
-    { item: (i) => void read.items.push(i), stray: (p) => void read.strays.push(p) },
+    { item: (i) => read.items.push(i), stray: (p) => read.strays.push(p) },
     name,
   )
   reader.push(text)

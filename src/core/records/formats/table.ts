@@ -1,9 +1,7 @@
 import { FIELDS, fieldOf, putText, textOf, type Field } from '../fields'
-import { languageCode } from '../../query'
-import { readDate } from '../dates'
 import { emptyRecord, type Rec } from '../record'
 import { atLine, type Item, type Reader, type ReadsTo } from './item'
-import { readPerson } from './names'
+import { putForeign } from './foreign-value'
 
 /** Which field each column goes into, by place; `id` for the record's number; undefined: kept under its heading. */
 export type Columns = readonly (string | undefined)[]
@@ -102,7 +100,9 @@ export function rowsOf(text: string, separator: string, most = Infinity): string
   const rows: string[][] = []
   const reader = new Rows(
     separator,
-    (cells) => void (rows.length < most && rows.push(cells)),
+    (cells) => {
+      if (rows.length < most) rows.push(cells)
+    },
     () => undefined,
   )
   reader.push(text)
@@ -209,7 +209,7 @@ function itemOf(
     if (!cell) return []
     const key = own && headings[i] === NUMBER ? 'id' : own ? keyOfLabel(headings[i]!) : columns[i]
     if (own && headings[i] === OTHER && putOther(record, cell)) return []
-    if (putCell(record, key, cell, own)) return []
+    if (own ? putOwn(record, key, cell) : putForeign(record, key, cell, true)) return []
     ;(record.extra[headings[i] || `column ${i + 1}`] ??= []).push(cell)
     return key === 'year'
       ? [atLine(line, 'table-year', 'warning', `"${cell}" holds no year of four digits.`)]
@@ -221,6 +221,16 @@ function itemOf(
 const LABELS = new Map(FIELDS.map((f) => [f.label, f.key]))
 const keyOfLabel = (label: string): string | undefined => LABELS.get(label)
 
+/** Puts a cell that was written here into its field. */
+function putOwn(record: Rec, key: string | undefined, cell: string): boolean {
+  if (key === 'id') {
+    record.id = cell
+    return true
+  }
+  const field = key === undefined ? undefined : fieldOf(key)
+  return field !== undefined && putText(record, field, cell)
+}
+
 function putOther(record: Rec, cell: string): boolean {
   try {
     record.extra = { ...record.extra, ...(JSON.parse(cell) as Rec['extra']) }
@@ -228,63 +238,6 @@ function putOther(record: Rec, cell: string): boolean {
   } catch {
     return false
   }
-}
-
-/** Puts a cell into a field; of a foreign table, by what people write there. */
-function putCell(record: Rec, key: string | undefined, cell: string, own: boolean): boolean {
-  if (key === 'id') {
-    record.id = cell
-    return true
-  }
-  const field = key === undefined ? undefined : fieldOf(key)
-  if (!field) return false
-  if (own) return putText(record, field, cell)
-  switch (field.key) {
-    case 'year':
-    case 'issued': {
-      const { year, issued, whole } = readDate(cell)
-      if (year === undefined || (record.year !== undefined && record.year !== year)) return false
-      record.year = year
-      if (issued !== undefined) record.issued = issued
-      return whole
-    }
-    case 'authors':
-    case 'editors':
-    case 'translators':
-      record[field.key] = namesIn(cell)
-      return true
-    case 'doi':
-      record.doi = cell.replace(/^(?:https?:\/\/(?:dx\.)?doi\.org\/|doi:\s*)/i, '')
-      return true
-    case 'pages':
-      record.pages = cell.replace(/^(\d+) ?- ?(\d+)$/, '$1–$2')
-      return true
-    case 'keywords':
-      record.keywords = cell.includes(';')
-        ? cell.split(/\s*;\s*/).filter(Boolean)
-        : cell.split(/\s*,\s*/).filter(Boolean)
-      return true
-    case 'language':
-      record.language = languageCode(cell)
-      return true
-    default:
-      return putText(record, field, cell)
-  }
-}
-
-/** Names in one cell: parted by semicolons, by "and", or, where no name has a comma, by commas. */
-export function namesIn(cell: string): string[] {
-  const parts = cell.includes(';')
-    ? cell.split(';')
-    : /\s(?:and|&)\s/.test(cell)
-      ? cell.split(/,?\s+(?:and|&)\s+/)
-      : /^[^,]+(?:\s[^,]+),\s[^,]+\s[^,]+/.test(cell)
-        ? cell.split(',')
-        : [cell]
-  return parts
-    .map((p) => p.trim())
-    .filter(Boolean)
-    .map(readPerson)
 }
 
 /** A cell that no table program takes for a formula: an apostrophe stands before it. */

@@ -1,10 +1,8 @@
 import type { Problem } from '../../base'
-import { languageCode } from '../../query'
-import { readDate } from '../dates'
-import { fieldOf, putText, splitList } from '../fields'
+import { fieldOf } from '../fields'
 import { emptyRecord, type Rec } from '../record'
 import { atLine, Lines, type Reader, type ReadsTo } from './item'
-import { readPerson } from './names'
+import { putForeign } from './foreign-value'
 
 /** How a line with a tag looks, how records end, and where the value of each tag goes. */
 export interface TagShape {
@@ -104,7 +102,7 @@ function recordOf(
     const values = list ? parts.filter(Boolean) : [parts.filter(Boolean).join(' ')]
     for (const value of values) {
       if (!value) continue
-      if (put(record, key, value)) understood = true
+      if (putForeign(record, key, value, false)) understood = true
       else {
         ;(record.extra[tag] ??= []).push(value)
         if (key === 'year' && record.year === undefined)
@@ -115,56 +113,4 @@ function recordOf(
   if (understood && !record.title)
     problems.push(atLine(tags[0]!.line, 'no-title', 'warning', 'this record has no title.'))
   return { record, problems, understood }
-}
-
-function put(record: Rec, key: string | undefined, value: string): boolean {
-  if (!key) return false
-  if (key === 'id') {
-    record.id = value
-    return true
-  }
-  const field = fieldOf(key)
-  if (!field) return false
-  const known = record[field.key]
-  switch (field.key) {
-    case 'year':
-    case 'issued': {
-      const { year, issued, whole } = readDate(value)
-      if (year === undefined || (record.year !== undefined && record.year !== year)) return false
-      record.year = year
-      if (issued !== undefined) record.issued = issued
-      return whole
-    }
-    case 'authors':
-    case 'editors':
-    case 'translators':
-      ;(record[field.key] ??= []).push(readPerson(value))
-      return true
-    case 'keywords':
-      record.keywords.push(...splitList(value))
-      return true
-    case 'headings':
-      for (const label of splitList(value))
-        record.headings.push({ label: label.replace(/^\*|\*$/g, ''), main: /^\*|\*$/.test(label) })
-      return true
-    case 'pages':
-      if (known !== undefined) return false
-      record.pages = value.replace(/^(\d+) ?- ?(\d+)$/, '$1–$2')
-      return true
-    case 'doi': {
-      const doi = /10\.\d{4,9}\/\S+/.exec(value)?.[0]
-      if (known !== undefined || doi === undefined) return false
-      record.doi = doi
-      return value === doi || /^(?:doi:?\s*|https?:\/\/(?:dx\.)?doi\.org\/)\S+$/i.test(value)
-    }
-    case 'language':
-      if (known !== undefined) return false
-      record.language = languageCode(value)
-      return true
-  }
-  if (field.form === 'list') {
-    ;((record as unknown as Record<string, string[]>)[field.key] ??= []).push(value)
-    return true
-  }
-  return known === undefined || known === '' ? putText(record, field, value) : false
 }

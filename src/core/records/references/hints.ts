@@ -13,7 +13,9 @@ const PERIODICAL = /journal|magazine|newspaper/i
  */
 export function hintsFor(r: Rec): Hint[] {
   const hints: Hint[] = []
-  const say = (when: boolean, hint: Hint): void => void (when && hints.push(hint))
+  const say = (when: boolean, hint: Hint): void => {
+    if (when) hints.push(hint)
+  }
   const title = letters(r.title)
   say(!r.title.trim(), 'no title')
   say(

@@ -34,9 +34,10 @@ export function WorksPane({ desk, list }: { desk: Desk; list: AskedWorksState })
   const place = Math.max(0, Math.min(at, count - 1))
   const rows = useWindow(answer)
   const chosen = rows(place)
+  const chosenId = chosen?.id
   const { value: work } = useAsked(
-    () => (chosen && desk.version ? recordsDesk().work(chosen.id) : undefined),
-    [chosen?.id, desk.version],
+    () => (chosenId !== undefined && desk.version ? recordsDesk().work(chosenId) : undefined),
+    [chosenId, desk.version],
     { keep: true },
   )
   const grouping = useGrouping(work)

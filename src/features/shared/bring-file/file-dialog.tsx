@@ -56,7 +56,7 @@ export function FileDialog({
             ...(shape ? { shape } : {}),
           })
         : Promise.resolve(found),
-    [file, encoding, format, shape],
+    [file, found, encoding, format, shape],
     { keep: true },
   )
   const before = partsOf(store, sourceId).length
