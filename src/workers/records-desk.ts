@@ -74,6 +74,9 @@ export interface WorkView {
   records: RecordOf[]
   values: BestValue[]
   groups: string[]
+  /** Works of the review that one of its records cites, and that cite one of its records. */
+  cites: { id: string; title: string }[]
+  citedBy: { id: string; title: string }[]
 }
 
 /** A pair to settle: its records, what speaks for and against, and what was ruled of each. */
@@ -96,6 +99,7 @@ export class RecordsDesk {
   private toSettle: readonly { a: string; b: string }[] = []
   private list = new WorkList([])
   private groups: { id: string; records: ReadonlySet<string> }[] = []
+  private citations: Citations | undefined
   private changing: Changing = this.changingNow()
   private last = { number: 0, places: [] as number[] }
 
@@ -124,7 +128,10 @@ export class RecordsDesk {
             (i) => this.records.get(i.id),
             (digest) => this.numbers.get(digest),
           )
-    if (this.works !== found.works) this.list = new WorkList(found.works.map(listed))
+    if (this.works !== found.works) {
+      this.list = new WorkList(found.works.map(listed))
+      this.citations = undefined
+    }
     this.works = found.works
     this.toSettle = found.toSettle
     this.ruled = rulingsByWork(found, review.rulings)
@@ -177,6 +184,23 @@ export class RecordsDesk {
       records,
       values: bestValues(records, chosenFor(work.records, this.review!.choices)),
       groups: this.groupsOf(work),
+      ...this.linked(work),
+    }
+  }
+
+  /** The place of a work in the last answer; -1 where it is not in it. */
+  placeOf(number: number, id: string): number {
+    return number === this.last.number ? this.last.places.findIndex((p) => this.works[p]!.id === id) : -1
+  }
+
+  /** Which works of the review cite which: by the number in the source that both are of. Found when first asked for. */
+  private linked(work: Work): Pick<WorkView, 'cites' | 'citedBy'> {
+    this.citations ??= citationsOf(this.works, (id) => this.recordOf(id))
+    const shown = (ids: ReadonlySet<string> | undefined): { id: string; title: string }[] =>
+      this.works.filter((w) => ids?.has(w.id)).map((w) => ({ id: w.id, title: w.record.title }))
+    return {
+      cites: shown(this.citations.cites.get(work.id)),
+      citedBy: shown(this.citations.citedBy.get(work.id)),
     }
   }
 
@@ -266,6 +290,35 @@ export class RecordsDesk {
       work.records.every((id) => id.startsWith(`${latest.id}/`))
     )
   }
+}
+
+interface Citations {
+  cites: Map<string, Set<string>>
+  citedBy: Map<string, Set<string>>
+}
+
+function citationsOf(works: readonly Work[], recordOf: (id: string) => RecordOf): Citations {
+  const workOf = new Map<string, string>()
+  const records = works.map((w) => w.records.map(recordOf))
+  works.forEach((w, n) => {
+    for (const { sourceId, record } of records[n]!) workOf.set(`${sourceId} ${record.id}`, w.id)
+  })
+  const found: Citations = { cites: new Map(), citedBy: new Map() }
+  const put = (map: Map<string, Set<string>>, from: string, to: string): void => {
+    const known = map.get(from)
+    if (known) known.add(to)
+    else map.set(from, new Set([to]))
+  }
+  works.forEach((w, n) => {
+    for (const { sourceId, record } of records[n]!)
+      for (const { id } of record.references ?? []) {
+        const other = id === undefined ? undefined : workOf.get(`${sourceId} ${id}`)
+        if (other === undefined || other === w.id) continue
+        put(found.cites, w.id, other)
+        put(found.citedBy, other, w.id)
+      }
+  })
+  return found
 }
 
 const steadyOf = ({ imports, decisions, partition, choices }: DeskReview): unknown => [

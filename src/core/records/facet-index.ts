@@ -84,7 +84,7 @@ export function countItems<F extends string>(
   index: FacetIndexOf<F>,
   items: ArrayLike<number>,
   chosen: Chosen<F> = {},
-  most = 12,
+  most: number | ((facet: F) => number) = 12,
 ): Record<F, FacetTable> {
   const tests = passes(index, items, chosen)
   const tables = facetsOf(index).map((facet): [F, FacetTable] => {
@@ -101,7 +101,7 @@ export function countItems<F extends string>(
     counts.forEach((count, id) => {
       if (count) found.push({ value: names[id]!, count })
     })
-    return [facet, { of, values: firstOf(found, most, byCount) }]
+    return [facet, { of, values: firstOf(found, typeof most === 'number' ? most : most(facet), byCount) }]
   })
   return Object.fromEntries(tables) as Record<F, FacetTable>
 }

@@ -121,7 +121,7 @@ export class WorkList {
     const all = itemsWith(index, found, {}, leftOut)
     const kept =
       exact === undefined ? all : all.filter((at) => [...this.works[at]!.sources].sort().join('\n') === exact)
-    const facets = countItems(index, kept, chosen, most)
+    const facets = countItems(index, kept, chosen, (facet) => (facet === 'year' ? 400 : most))
     const left = itemsWith(index, kept, chosen)
     const places = this.sorted(left, order, scores)
     return { places, facets, ...(trouble === undefined ? {} : { trouble }) }

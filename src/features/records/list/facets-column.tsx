@@ -4,7 +4,7 @@ import { thousands } from '@/core/base'
 import type { FacetCount, WorkFacet } from '@/core/records'
 import { useSession, useStore } from '@/store/provider'
 import { languageName } from '@/core/query'
-import type { AskedWorksState } from './use-asked-works'
+import type { AskedList, AskedWorksState } from './use-asked-works'
 
 const NAMES: Readonly<Record<WorkFacet, string>> = {
   'found in': 'Found in',
@@ -50,7 +50,9 @@ export function FacetsColumn({
         </button>
       )}
       {(Object.keys(NAMES) as WorkFacet[]).map((facet) => {
-        const values = inOrder(facet, answer.facets[facet].values)
+        const values = inOrder(facet, answer.facets[facet].values).filter(
+          (v, n) => facet !== 'year' || n < YEARS || chosenIn(asked, facet).includes(v.value),
+        )
         const chosen = asked.chosen[facet] ?? []
         const left = asked.leftOut[facet] ?? []
         // What is left out stays in sight, so that it can be taken in again.
@@ -96,6 +98,10 @@ export function FacetsColumn({
     </div>
   )
 }
+
+/** So many years are shown, the latest. */
+const YEARS = 10
+const chosenIn = (asked: AskedList, facet: WorkFacet): readonly string[] => asked.chosen[facet] ?? []
 
 /** Values that have an order of their own stand in it; others by how many works they have. */
 function inOrder(facet: WorkFacet, values: readonly FacetCount[]): FacetCount[] {

@@ -11,7 +11,16 @@ import { useMarker } from '../../shared/use-marks'
 const HIDDEN = new Set(['references', 'notice', 'fulltext'])
 
 /** A work: what it says, its lasting address, its records, and which value comes from which. */
-export function WorkPane({ work, nameOf }: { work: WorkView; nameOf: (sourceId: string) => string }) {
+export function WorkPane({
+  work,
+  nameOf,
+  lead,
+}: {
+  work: WorkView
+  nameOf: (sourceId: string) => string
+  /** Shows another work of the list. */
+  lead: (id: string) => void
+}) {
   const review = useSession((s) => s.folded.review)
   const marker = useMarker(review)
   const groups = (review.groups ?? []).filter((g) => work.groups.includes(g.id))
@@ -37,7 +46,36 @@ export function WorkPane({ work, nameOf }: { work: WorkView; nameOf: (sourceId: 
       )}
       {groups.length > 0 && <p className="sub">In {groups.map((g) => `“${g.name}”`).join(', ')}</p>}
       <WhereFrom work={work} nameOf={nameOf} />
+      <Linked title="Cites, of what is here" works={work.cites} lead={lead} />
+      <Linked title="Cited here by" works={work.citedBy} lead={lead} />
     </>
+  )
+}
+
+/** Works of the review that this one cites or that cite it. */
+function Linked({
+  title,
+  works,
+  lead,
+}: {
+  title: string
+  works: readonly { id: string; title: string }[]
+  lead: (id: string) => void
+}) {
+  if (!works.length) return null
+  return (
+    <section className="work-from">
+      <h3>{title}</h3>
+      <ul>
+        {works.map((w) => (
+          <li key={w.id}>
+            <button className="plain link" onClick={() => lead(w.id)}>
+              {w.title}
+            </button>
+          </li>
+        ))}
+      </ul>
+    </section>
   )
 }
 

@@ -98,7 +98,7 @@ export function WorksList({
                     {sources.map((id) => (
                       <i key={id} className={row.sources.includes(id) ? 'on' : undefined} />
                     ))}
-                    <span className="unseen">found in {row.sources.map(nameOf).join(', ')}</span>
+                    <span className="hidden-text">found in {row.sources.map(nameOf).join(', ')}</span>
                   </span>
                   <span>{row.ruled === 'not yet' ? '' : row.ruled}</span>
                 </span>

@@ -4,7 +4,7 @@ import { useMemo, useState } from 'react'
 import { thousands } from '@/core/base'
 import { WORK_ORDERS, type WorkOrder } from '@/core/records'
 import { useActions, type Action } from '@/store/actions'
-import { useSession } from '@/store/provider'
+import { useSession, useStore } from '@/store/provider'
 import { useAsked } from '@/store/use-asked'
 import { recordsDesk } from '@/workers'
 import { useSourceNames, type Desk } from '../use-desk'
@@ -12,6 +12,7 @@ import { FacetsColumn } from './facets-column'
 import { useGrouping } from './grouping'
 import type { AskedWorksState } from './use-asked-works'
 import { WorkPane } from './work-pane'
+import { useWorkTerms } from './work-terms'
 import { WorksList, useWindow } from './works-list'
 
 const ORDER_WORDS: Readonly<Record<WorkOrder, string>> = {
@@ -26,6 +27,7 @@ const ORDER_WORDS: Readonly<Record<WorkOrder, string>> = {
 
 /** The list of works: narrowed, sorted, looked through, with the chosen one beside it. */
 export function WorksPane({ desk, list }: { desk: Desk; list: AskedWorksState }) {
+  const store = useStore()
   const review = useSession((s) => s.folded.review)
   const { nameOf, order } = useSourceNames(review)
   const { asked, answer, set } = list
@@ -41,6 +43,19 @@ export function WorksPane({ desk, list }: { desk: Desk; list: AskedWorksState })
     { keep: true },
   )
   const grouping = useGrouping(work)
+  const harvest = useWorkTerms(work, nameOf)
+  const { open: openHarvest } = harvest
+  const { open: openGroups } = grouping
+  const lead = (id: string): void => {
+    store.deed(
+      recordsDesk()
+        .placeOf(answer?.number ?? 0, id)
+        .then((found) => {
+          if (found >= 0) setAt(found)
+          else list.clear()
+        }),
+    )
+  }
   const actions = useMemo<Action[]>(
     () => [
       {
@@ -54,26 +69,33 @@ export function WorksPane({ desk, list }: { desk: Desk; list: AskedWorksState })
         id: 'work-before',
         label: 'Work before',
         key: 'ArrowUp',
-        strip: true,
         run: () => setAt(Math.max(0, place - 1)),
       },
       {
         id: 'work-find',
-        label: 'Look for words in the list',
+        label: 'Look for words',
         key: '/',
         strip: true,
         run: () => document.getElementById('works-find')?.focus(),
       },
       {
         id: 'work-group',
-        label: 'Put this work into a group, or take it out',
+        label: 'Groups of this work',
         key: 'G',
         strip: true,
         when: () => work !== undefined,
-        run: grouping.open,
+        run: openGroups,
+      },
+      {
+        id: 'work-terms',
+        label: 'Take its terms',
+        key: 'H',
+        strip: true,
+        when: () => work !== undefined,
+        run: openHarvest,
       },
     ],
-    [count, place, work, grouping.open],
+    [count, place, work, openGroups, openHarvest],
   )
   useActions('works', actions)
   return (
@@ -115,12 +137,13 @@ export function WorksPane({ desk, list }: { desk: Desk; list: AskedWorksState })
       </div>
       <div className="work" tabIndex={0} role="group" aria-label="The chosen work">
         {work && chosen ? (
-          <WorkPane work={work} nameOf={nameOf} />
+          <WorkPane work={work} nameOf={nameOf} lead={lead} />
         ) : count ? null : (
           <p className="empty">No work has all of this. Show all works, or take something back.</p>
         )}
       </div>
       {grouping.dialog}
+      {harvest.dialog}
     </div>
   )
 }

@@ -110,7 +110,7 @@ function Rows({
           title="see these works"
           onClick={() => show(set.sources)}
         >
-          <span className="unseen">
+          <span className="hidden-text">
             {plural(set.works, 'work')} found in {set.sources.map(nameOf).join(' and ')}
             {set.sources.length === 1 ? ' alone' : ''}
           </span>

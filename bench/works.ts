@@ -1,0 +1,130 @@
+// The list of works in a real browser: opening a review with many records, narrowing, sorting, walking, and what it holds.
+import type { Browser, Page } from '@playwright/test'
+import { mkdirSync, writeFileSync } from 'node:fs'
+import { blockBytes, emptyRecord, layOut, RULES_VERSION, type Rec } from '../src/core/records'
+import { packReview, type Command } from '../src/core/review'
+import { digestOf, thousands } from '../src/core/base'
+import { entriesOf, keystrokes, say, withApp } from './browser'
+
+const COUNT = Number(process.env.RECORDS ?? 100_000)
+const WORDS =
+  'noise in rooms where children listen and read was measured before and after the change of ceilings'.split(
+    ' ',
+  )
+const record = (i: number): Rec => ({
+  ...emptyRecord(`r${i}`, `Title ${i} on sound, reading and the rooms of schools`),
+  abstract: Array.from({ length: 60 }, (_w, k) => WORDS[(i + k * 7) % WORDS.length]!).join(' '),
+  authors: ['Ahola, R.', `Quill, ${String.fromCharCode(65 + (i % 26))}.`],
+  year: 2000 + (i % 26),
+  journal: `Journal of Learning Spaces ${i % 40}`,
+  keywords: [WORDS[i % WORDS.length]!],
+  type: 'journal article',
+})
+
+function review(id: string): Uint8Array {
+  const { at, bytes } = layOut(Array.from({ length: COUNT }, (_, i) => record(i)))
+  const classes = blockBytes(Array.from({ length: COUNT }, (_, i) => i))
+  const none = blockBytes([])
+  const commands = [
+    { kind: 'review.create', payload: { id, title: id } },
+    { kind: 'source.set', payload: { id: 's', kind: 'own collection', name: 'our own collection', why: '' } },
+    {
+      kind: 'records.import',
+      payload: { id: 'i', sourceId: 's', ...at, count: COUNT, at: '2026-11-16T09:00:00Z' },
+    },
+    {
+      kind: 'partition.set',
+      payload: {
+        rules: RULES_VERSION,
+        imports: ['i'],
+        digest: digestOf(classes),
+        toSettle: digestOf(none),
+      },
+    },
+  ] as Command[]
+  bytes.set(digestOf(classes), classes)
+  bytes.set(digestOf(none), none)
+  return packReview({ entries: entriesOf(commands), blobs: bytes }, id)
+}
+
+/** In the page: clicks a year and waits for the frame that shows how many works are left. */
+const CLICK_TO_SHOWN = ({ year, left }: { year: string; left: string }): Promise<number> =>
+  new Promise((done) => {
+    const button = [...document.querySelectorAll<HTMLElement>('.works-facet > button:first-child')].find(
+      (b) => b.textContent === year,
+    )!
+    const start = performance.now()
+    button.click()
+    const look = (): void => {
+      if (document.querySelector('.works-shown')?.textContent?.startsWith(`${left} of`))
+        done(performance.now() - start)
+      else requestAnimationFrame(look)
+    }
+    requestAnimationFrame(look)
+  })
+
+const heap = async (page: Page): Promise<number> => {
+  const session = await page.context().newCDPSession(page)
+  await session.send('HeapProfiler.collectGarbage')
+  const { usedSize } = (await session.send('Runtime.getHeapUsage')) as { usedSize: number }
+  return usedSize / 1e6
+}
+
+async function works(browser: Browser, base: string): Promise<void> {
+  const id = `works-${COUNT}`
+  mkdirSync('test-results', { recursive: true })
+  const file = `test-results/${id}.zip`
+  writeFileSync(file, review(id))
+  const context = await browser.newContext({ viewport: { width: 1280, height: 800 } })
+  const page = await context.newPage()
+  await page.addInitScript(() => {
+    const held: number[] = []
+    ;(window as unknown as { held: number[] }).held = held
+    new PerformanceObserver((list) => {
+      for (const entry of list.getEntries()) held.push(entry.duration)
+    }).observe({ type: 'longtask', buffered: true })
+  })
+  await page.goto(base)
+  await page.locator('input[type=file]').setInputFiles(file)
+  await page.waitForURL(/review/, { timeout: 180_000 })
+  const start = performance.now()
+  await page.goto(`${base}/review/${id}/records`)
+  await page.locator('.works-row .title').filter({ hasText: 'Title' }).first().waitFor({ timeout: 120_000 })
+  console.log(`${COUNT} records: the list is there after ${(performance.now() - start).toFixed(0)} ms`)
+  const from = performance.now()
+  await page.keyboard.press('/')
+  await page.keyboard.type('title: 77')
+  await page
+    .locator('.works-shown')
+    .filter({ hasText: /^1 of / })
+    .waitFor({ timeout: 120_000 })
+  console.log(`words can be searched after ${(performance.now() - from).toFixed(0)} ms more`)
+  await page.locator('#works-find').fill('')
+  await page.locator('.works-shown').waitFor({ state: 'hidden', timeout: 60_000 })
+  await page.evaluate(() => ((window as unknown as { held: number[] }).held.length = 0))
+  const narrowed: number[] = []
+  let left = 0
+  for (const year of [2025, 2024, 2023, 2022, 2021, 2020, 2019, 2018, 2017, 2016]) {
+    left += Array.from({ length: COUNT }, (_, i) => 2000 + (i % 26)).filter((y) => y === year).length
+    narrowed.push(await page.evaluate(CLICK_TO_SHOWN, { year: String(year), left: thousands(left) }))
+  }
+  say('narrowing by one more year, click to frame', narrowed)
+  await page.locator('.works-list').focus()
+  say(
+    'from work to work, key to frame',
+    await keystrokes(
+      page,
+      Array.from({ length: 40 }, () => 'ArrowDown'),
+    ),
+  )
+  const held = await page.evaluate(() => Math.max(0, ...(window as unknown as { held: number[] }).held))
+  console.log(
+    `the page was held ${held.toFixed(0)} ms at most meanwhile; its heap is ${(await heap(page)).toFixed(0)} MB`,
+  )
+  await context.close()
+}
+
+withApp(works).catch((error: unknown) => {
+  console.error(error)
+  process.exitCode = 1
+})
