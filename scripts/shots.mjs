@@ -68,12 +68,6 @@ try {
     await page.getByLabel('Look up a heading').fill('echo in rooms')
     await page.waitForSelector('.elsewhere')
   })
-  await shot('terms-words', async () => {
-    await stage('terms')
-    await cell(8)
-    await page.getByLabel(/New words/).fill('read*')
-    await page.waitForSelector('.word-report')
-  })
   await shot('harvest', async () => {
     await stage('terms')
     await page.keyboard.press('h')
@@ -103,18 +97,29 @@ try {
       await page.keyboard.press(key)
       await page.waitForSelector(wait)
     })
-  await shot('all-sources', async () => {
-    await stage('searches')
-    await page.keyboard.press('a')
-    await page.waitForSelector('.all-sources')
-  })
   await shot('history', async () => {
     await stage('searches')
     await page.keyboard.press('h')
     await page.getByLabel('The history as it was copied').fill(HISTORY)
     await page.waitForSelector('.history-row')
   })
-  await shot('records', () => stage('records'))
+  await shot('records', async () => {
+    await stage('records')
+    await page.locator('.works-row .title').first().waitFor()
+    for (let n = 0; n < 4; n++) await page.keyboard.press('ArrowDown')
+    await page.waitForTimeout(600)
+  })
+  for (const [name, key, wait] of [
+    ['settle', 't', '.settle-pair'],
+    ['overlap', 'o', '.overlap-row'],
+    ['references', 'f', '.reference-entries li'],
+  ])
+    await shot(name, async () => {
+      await stage('records')
+      await page.locator('.works-row .title').first().waitFor()
+      await page.keyboard.press(key)
+      await page.waitForSelector(wait)
+    })
   await shot('selection', () => stage('selection'))
   await shot('methods', () => stage('methods'))
   await shot('shelf', async () => {

@@ -99,7 +99,6 @@ export function formatOfEnding(file: string): FormatId | undefined {
     '.bib': 'bibtex',
     '.json': 'csl-json',
     '.csv': 'csv',
-    '.tsv': 'csv',
   }
   return endings[path.extname(file).toLowerCase()]
 }

@@ -69,8 +69,12 @@ function dedupe(args: Arguments): Outcome {
   const names: string[] = []
   const records: Rec[] = []
   const errors: string[] = []
+  const bases = new Set<string>()
   for (const file of files(args, 1, Infinity, 'at least one file')) {
     const base = path.basename(file)
+    if (bases.has(base))
+      throw new UsageError(`Two files are called ${base}: ${base}#1 would mean two records. Rename one.`)
+    bases.add(base)
     const read = readRecordsFile(file, { format: args.get('from')?.[0], encoding: args.get('encoding')?.[0] })
     errors.push(...read.problems.map((p) => `${file}: ${problemLine(p)}`))
     for (const { position, record } of read.items) {
@@ -79,8 +83,6 @@ function dedupe(args: Arguments): Outcome {
       records.push(record)
     }
   }
-  const twice = names.find((n, i) => names.indexOf(n) !== i && names.length < 50_000)
-  if (twice) throw new UsageError(`Two files have the same name: ${twice} would mean two records.`)
   const { classes, toSettle } = findPartition(names, records)
   const pairs = toSettle.map(({ a, b }) => [a, b])
   const truth = args.get('truth')?.[0]
