@@ -89,7 +89,6 @@ try {
     ['advice', '5', '.remark'],
     ['board', '6', '.board table'],
     ['peek', '8', '.peek-record'],
-    ['steps', '9', '.step-row'],
     ['again', '0', '.difference'],
   ])
     await shot(name, async () => {
