@@ -96,7 +96,8 @@ module.exports = {
       from: { path: '^src/(standins|store|workers|features|app|cli)/' },
       to: {
         path: '^src/core/[^/]+/',
-        pathNot: '^src/core/[^/]+/index\\.ts$|^src/core/account/documents/(word|worksheet-word)\\.ts$|^src/core/records/style\\.ts$',
+        pathNot:
+          '^src/core/[^/]+/index\\.ts$|^src/core/account/documents/(word|worksheet-word)\\.ts$|^src/core/records/style\\.ts$',
       },
     },
     {

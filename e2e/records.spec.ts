@@ -123,10 +123,25 @@ test('five files of five formats become one list: settled, looked through, group
     expect(file).toContain('abstract = {Twelve rooms were measured.}')
     await expect(page.locator('.references-files')).toContainText('1 work (narrowed by 1 value) · BibTeX')
   })
+  await test.step('the record that could not be read is mended, and takes its own place', async () => {
+    const files = page.locator('.references-files')
+    await expect(files).toContainText('Record 2 is not in it. Line 2: the value of "title" does not end.')
+    await files.getByRole('button', { name: 'mend it' }).click()
+    const text = page.getByLabel('Text of the record')
+    await expect(text).toHaveValue('@article{broken, title = {Never closed, year = 2018')
+    await page.getByRole('button', { name: 'Read it again' }).click()
+    await expect(page.getByRole('dialog')).toContainText('the value of "title" does not end')
+    await text.fill('@article{broken, title = {Never closed: Doors in open schools}, year = 2018}')
+    await page.getByRole('button', { name: 'Read it again' }).click()
+    await expect(head).toContainText('470 works from 942 records · 4 pairs to settle')
+    await expect(files).toContainText(
+      'two.bib: 3 records for our own collection, read as BibTeX, 1 record of them mended',
+    )
+  })
   await test.step('all of it is there again after a reload', async () => {
     await saved(page)
     await page.reload()
-    await expect(head).toContainText('469 works from 941 records · 4 pairs to settle')
+    await expect(head).toContainText('470 works from 942 records · 4 pairs to settle')
     await expect(page.getByRole('button', { name: 'Skylights', exact: true })).toBeVisible()
   })
 })

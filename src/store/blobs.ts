@@ -1,5 +1,5 @@
 import { digestOf } from '@/core/base'
-import { digestsOf, gather, layOut, type BlockDigests, type Rec } from '@/core/records'
+import { digestsOf, gather, layOut, type BlockDigests, type LaidOut, type Rec } from '@/core/records'
 import { stored, unstored } from './compress'
 import type { Connection } from './connection'
 import type { Locks } from './environment'
@@ -9,7 +9,7 @@ export interface Laying {
   /** Lays bytes down, unchanged, and gives their digest. */
   keepBytes: (bytes: Uint8Array) => Promise<string>
   /** Lays records down, in a block for each kind of thing they hold. */
-  keepRecords: (records: readonly Rec[]) => Promise<BlockDigests>
+  keepRecords: (records: readonly Rec[]) => Promise<LaidOut>
   /** Lays bytes down whose digest was reckoned already, where they were checked. */
   keepChecked: (digest: string, bytes: Uint8Array) => Promise<void>
 }
@@ -54,7 +54,7 @@ export class Blobs {
     await (await this.connection.get()).put('blobs', { digest, ...as })
   }
 
-  private async keepRecords(records: readonly Rec[]): Promise<BlockDigests> {
+  private async keepRecords(records: readonly Rec[]): Promise<LaidOut> {
     const { at, bytes } = layOut(records)
     for (const [digest, own] of bytes) await this.keepAs(digest, own)
     this.records.set(keyOf(at), [...records])

@@ -12,12 +12,16 @@ export class BlocksHere {
   private readonly connection = new Connection(openDatabase, () => undefined)
 
   /** What lies under a digest, if it is whole; undefined where it is not here or damaged. */
-  async value(digest: string): Promise<unknown> {
+  async bytes(digest: string): Promise<Uint8Array | undefined> {
     const found = await (await this.connection.get()).get('blobs', digest)
     const bytes = found && (await unstored(found))
-    return bytes && digestOf(bytes) === digest
-      ? (JSON.parse(new TextDecoder().decode(bytes)) as unknown)
-      : undefined
+    return bytes && digestOf(bytes) === digest ? bytes : undefined
+  }
+
+  /** The same as the value that it is written as. */
+  async value(digest: string): Promise<unknown> {
+    const bytes = await this.bytes(digest)
+    return bytes && (JSON.parse(new TextDecoder().decode(bytes)) as unknown)
   }
 
   /** Lays bytes down; the caller holds the lease until the entry that names them is written. */

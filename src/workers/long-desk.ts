@@ -7,11 +7,13 @@ import {
   type Opened,
   type StoredPartition,
 } from '@/core/review'
-import type { Result } from '@/core/base'
+import type { Problem, Result } from '@/core/base'
 import { referenceList, type Rec, type Reference, type StyleEngine, type StyleId } from '@/core/records'
 
 import { BlocksHere } from './blocks-here'
 import {
+  brokenText,
+  readMended,
   examineFile,
   readFileInto,
   type FileExamined,
@@ -88,6 +90,19 @@ export class LongDesk {
    */
   readFile(file: Blob, how: FileHow, goOn?: GoOn): Promise<FileTaken | undefined> {
     return readFileInto(this.blocks, file, how, goOn)
+  }
+
+  /** The text of a broken record as it stands in the file it came with. */
+  brokenText(file: NonNullable<Import['file']>, position: number): Promise<string | undefined> {
+    return brokenText(this.blocks, file, position)
+  }
+
+  /** Reads the text of one record as those of its file are read. */
+  readMended(
+    file: NonNullable<Import['file']>,
+    text: string,
+  ): Promise<{ record?: Rec; problems: Problem[] }> {
+    return readMended(this.blocks, file, text)
   }
 
   /** References to records in a style. The processor of styles is fetched when it is first asked for. */

@@ -1,19 +1,21 @@
-import { digestOf, type Problem } from '@/core/base'
+import { digestOf, problem, type Problem } from '@/core/base'
 import {
   EncodingGuess,
   LayingOut,
+  readAll,
   readerFor,
   recognise,
   textFromBytes,
-  type BlockDigests,
   type Encoding,
   type FormatId,
   type Guess,
   type Item,
+  type LaidOut,
   type Rec,
   type Remembered,
   type Shape,
 } from '@/core/records'
+import type { Import } from '@/core/review'
 import type { BlocksHere } from './blocks-here'
 import { Pace, type GoOn } from './pace'
 
@@ -54,7 +56,7 @@ export interface FileHow {
 
 /** What came of a file: where its records and it itself lie, and what could not be read. */
 export interface FileTaken {
-  blocks: BlockDigests
+  blocks: LaidOut
   digest: string
   count: number
   broken: { position: number; line: number; why: string }[]
@@ -158,4 +160,54 @@ export async function readFileInto(
   const digest = digestOf(whole)
   await blocks.keep(digest, whole)
   return { blocks: at, digest, count, broken, problems }
+}
+
+/** How a file that was brought in is read again: as it was then, or as it would be now where that was not noted. */
+async function howOf(
+  blocks: BlocksHere,
+  file: NonNullable<Import['file']>,
+): Promise<{ text: string; shape: Shape }> {
+  const bytes = await blocks.bytes(file.digest)
+  if (!bytes) throw new Error(`The file ${file.name} is not in this browser.`)
+  const decoder = textFromBytes((file.encoding ?? 'utf-8') as Encoding)
+  const text = decoder.push(bytes) + decoder.end()
+  const shape =
+    file.shape === undefined
+      ? recognise(text.slice(0, BEGINNING), {}, file.format as FormatId | undefined)
+      : (JSON.parse(file.shape) as Shape)
+  if (!shape) throw new Error(`What ${file.name} is can no longer be told.`)
+  return { text, shape }
+}
+
+/** The text of a broken record as it stands in its file; undefined where it is not there. */
+export async function brokenText(
+  blocks: BlocksHere,
+  file: NonNullable<Import['file']>,
+  position: number,
+): Promise<string | undefined> {
+  const { text, shape } = await howOf(blocks, file)
+  return readAll(text, shape).items.find((i) => i.position === position)?.text
+}
+
+/** Reads the text of one record as those of its file are read. */
+export async function readMended(
+  blocks: BlocksHere,
+  file: NonNullable<Import['file']>,
+  text: string,
+): Promise<{ record?: Rec; problems: Problem[] }> {
+  const { shape } = await howOf(blocks, file)
+  // A row of a table is nothing without its headings.
+  const head = shape.table
+    ? shape.table.headings.map((h) => `"${h.replaceAll('"', '""')}"`).join(shape.table.separator) + '\n'
+    : ''
+  const { items, strays } = readAll(head + text, shape, file.digest.slice(0, 8))
+  const problems = [...items.flatMap((i) => i.problems), ...strays].map((p) => ({
+    ...p,
+    // Lines are those of the text that was mended, not of its file.
+    message: p.message.replace(/^Line \d+: /, ''),
+  }))
+  const [item] = items
+  if (items.length > 1)
+    return { problems: [problem('mended-several', 'error', 'These are several records: leave one of them.')] }
+  return { ...(item?.record ? { record: item.record } : {}), problems }
 }

@@ -62,9 +62,16 @@ export interface BlockPart {
   unread?: string | undefined
   fullTexts?: string | undefined
 }
-/** Where the blocks of all records lie: the first part, and the others, each with how many records are in it. */
-export interface BlockDigests extends BlockPart {
+/** Records as they were laid down: the first part, and the others, each with how many records are in it. */
+export interface LaidOut extends BlockPart {
   rest?: (BlockPart & { count: number })[] | undefined
+}
+/** Where the blocks of all records lie. */
+export interface BlockDigests extends LaidOut {
+  /** Records that could not be read and were mended since, each in a block of its own, by their position in the file. */
+  mended?: (BlockPart & { position: number })[] | undefined
+  /** Positions in the file of which nothing could be read. */
+  broken?: readonly { position: number }[] | undefined
 }
 const KINDS = ['abstracts', 'unread', 'fullTexts'] as const
 
@@ -99,7 +106,7 @@ export class LayingOut {
     this.waiting = []
   }
 
-  end(): BlockDigests {
+  end(): LaidOut {
     if (this.waiting.length || !this.parts.length) this.lay()
     const [{ count: _count, ...first }, ...rest] = this.parts as [BlockPart & { count: number }]
     return { ...first, ...(rest.length ? { rest } : {}) }
@@ -107,7 +114,7 @@ export class LayingOut {
 }
 
 /** Records as blocks: the bytes of each by its digest, and which is which. */
-export function layOut(records: readonly Rec[]): { at: BlockDigests; bytes: Map<string, Uint8Array> } {
+export function layOut(records: readonly Rec[]): { at: LaidOut; bytes: Map<string, Uint8Array> } {
   const bytes = new Map<string, Uint8Array>()
   const laying = new LayingOut((digest, own) => bytes.set(digest, own))
   for (const record of records) laying.push(record)
@@ -115,21 +122,35 @@ export function layOut(records: readonly Rec[]): { at: BlockDigests; bytes: Map<
 }
 
 const partsOf = (at: BlockDigests): readonly BlockPart[] => [at, ...(at.rest ?? [])]
+const allParts = (at: BlockDigests): readonly BlockPart[] => [...partsOf(at), ...(at.mended ?? [])]
 
 /** The digests of all blocks. */
 export const digestsOf = (at: BlockDigests): string[] =>
-  partsOf(at).flatMap((part) => [part.digest, ...KINDS.flatMap((kind) => part[kind] ?? [])])
+  allParts(at).flatMap((part) => [part.digest, ...KINDS.flatMap((kind) => part[kind] ?? [])])
 
-/** Puts records together from their blocks; undefined where a block of the records themselves is missing. */
+/**
+ * Puts records together from their blocks, mended ones in their places; undefined where a block of the records themselves
+ * is missing.
+ */
 export function gather(at: BlockDigests, block: (digest: string) => unknown): readonly Rec[] | undefined {
-  const parts = partsOf(at).map((part) => {
-    const records = block(part.digest) as Rec[] | undefined
-    const others = KINDS.flatMap((kind) => {
-      const found = part[kind] === undefined ? undefined : block(part[kind])
-      return found ? [[kind, found] as const] : []
-    })
-    return records && joinRecords({ records, ...(Object.fromEntries(others) as Omit<Blocks, 'records'>) })
+  const read = partsOf(at).map((part) => gatherPart(part, block))
+  if (!read.every((p) => p !== undefined)) return undefined
+  if (!at.mended?.length) return read.length === 1 ? read[0]! : read.flat()
+  const records = read.flat()
+  for (const part of [...at.mended].sort((a, b) => a.position - b.position)) {
+    const [own] = gatherPart(part, block) ?? []
+    if (!own) return undefined
+    const gaps = (at.broken ?? []).filter((b) => b.position < part.position).length
+    records.splice(part.position - 1 - gaps, 0, own)
+  }
+  return records
+}
+
+function gatherPart(part: BlockPart, block: (digest: string) => unknown): readonly Rec[] | undefined {
+  const records = block(part.digest) as Rec[] | undefined
+  const others = KINDS.flatMap((kind) => {
+    const found = part[kind] === undefined ? undefined : block(part[kind])
+    return found ? [[kind, found] as const] : []
   })
-  if (!parts.every((p) => p !== undefined)) return undefined
-  return parts.length === 1 ? parts[0]! : parts.flat()
+  return records && joinRecords({ records, ...(Object.fromEntries(others) as Omit<Blocks, 'records'>) })
 }

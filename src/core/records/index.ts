@@ -1,5 +1,14 @@
 export * from './duplicates'
-export { blockBytes, digestsOf, gather, IN_A_BLOCK, LayingOut, layOut, type BlockDigests } from './blocks'
+export {
+  blockBytes,
+  digestsOf,
+  gather,
+  IN_A_BLOCK,
+  LayingOut,
+  layOut,
+  type BlockDigests,
+  type LaidOut,
+} from './blocks'
 export { Rec, emptyRecord, toDocument, whereFrom, whoAndWhen } from './record'
 export { readRis, type RisRead } from './formats/ris'
 export { writeRis } from './formats/ris-write'

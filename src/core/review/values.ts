@@ -255,6 +255,16 @@ export const Run = z.object({
 })
 export type Run = z.infer<typeof Run>
 
+/** Where a block of records lies, and those of what is kept apart from it. */
+const Part = z.object({
+  /** The block of bibliographic data; of the first form, the one block of everything. */
+  digest: Digest,
+  abstracts: Digest.optional(),
+  /** What was read from a file and not understood, by tag. */
+  unread: Digest.optional(),
+  fullTexts: Digest.optional(),
+})
+
 /** Records brought in from a source; the records themselves lie beside the journal, in blocks of one kind each. */
 export const Import = z.object({
   id: ImportId,
@@ -263,24 +273,11 @@ export const Import = z.object({
   sourceId: Id,
   runId: Id.optional(),
   roundId: Id.optional(),
-  /** The block of bibliographic data; of the first form, the one block of everything. */
-  digest: Digest,
-  abstracts: Digest.optional(),
-  /** What was read from a file and not understood, by tag. */
-  unread: Digest.optional(),
-  fullTexts: Digest.optional(),
+  ...Part.shape,
   /** Further blocks in their order, where there are more records than lie in one, each with how many are in it. */
-  rest: z
-    .array(
-      z.object({
-        digest: Digest,
-        abstracts: Digest.optional(),
-        unread: Digest.optional(),
-        fullTexts: Digest.optional(),
-        count: z.int().min(1),
-      }),
-    )
-    .optional(),
+  rest: z.array(Part.extend({ count: z.int().min(1) })).optional(),
+  /** Broken records that were mended since, by their position in the file. */
+  mended: z.array(Part.extend({ position: z.int().min(1) })).optional(),
   count: z.int().min(0),
   at: z.iso.datetime({ offset: true }),
   /** The export file it was read from, unchanged beside the journal. */
@@ -291,6 +288,8 @@ export const Import = z.object({
       /** How it was read: what of this is absent was so in files that were read before it was noted. */
       format: z.string().max(40).optional(),
       encoding: z.string().max(40).optional(),
+      /** What its columns or tags were taken for, as JSON. */
+      shape: z.string().max(100_000).optional(),
     })
     .optional(),
   /** Records of the file that could not be read: the line of each, and what is wrong with it. */

@@ -1,5 +1,6 @@
-import { blockBytes, RULES_VERSION } from '@/core/records'
-import { KINDS, type Command, type Import, type Review } from '@/core/review'
+import type { ZodType } from 'zod'
+import { blockBytes, RULES_VERSION, type Rec } from '@/core/records'
+import { KINDS, type Command, type CommandOf, type Import, type Kind, type Review } from '@/core/review'
 import type { Laying } from '@/store/blobs'
 import type { Store } from '@/store/store'
 import { callback, longDesk } from '@/workers'
@@ -30,10 +31,14 @@ export async function partitionCommand(
 export const hasRules = ({ partition, imports }: Pick<Review, 'partition' | 'imports'>): boolean =>
   partition !== undefined || imports.length === 0
 
-/** The imports as they will stand when one more is brought in. */
-function importsWith(review: Review, brought: Import): Import[] {
+/** The imports as they will stand behind a command on them. */
+function importsAfter<K extends 'records.import' | 'record.mend'>(
+  review: Review,
+  kind: K,
+  payload: CommandOf<K>['payload'],
+): Import[] {
   const after = { ...review, imports: [...review.imports] }
-  KINDS['records.import'].apply(after, brought, { seq: 0, at: brought.at, by: '' })
+  ;(KINDS[kind] as Kind<ZodType<typeof payload>>).apply(after, payload, { seq: 0, at: '', by: '' })
   return after.imports
 }
 
@@ -45,10 +50,25 @@ export async function bringIn(store: Store, laying: Laying, brought: Import, tol
   const { review } = store.session.getState().folded
   const commands: Command[] = [{ kind: 'records.import', payload: brought }]
   if (hasRules(review)) {
-    const partition = await partitionCommand(laying, importsWith(review, brought), told)
+    const partition = await partitionCommand(laying, importsAfter(review, 'records.import', brought), told)
     if (!partition) return false
     commands.push(partition)
   }
   await store.actAll(commands)
   return true
+}
+
+/** Puts a mended record in its place, with what the rules make of all records then, as one deed. */
+export async function mend(store: Store, importId: string, position: number, record: Rec): Promise<void> {
+  await store.lay(async (laying) => {
+    const { review } = store.session.getState().folded
+    const { rest: _rest, ...part } = await laying.keepRecords([record])
+    const payload = { importId, position, ...part }
+    const commands: Command[] = [{ kind: 'record.mend', payload }]
+    if (hasRules(review)) {
+      const partition = await partitionCommand(laying, importsAfter(review, 'record.mend', payload))
+      if (partition) commands.push(partition)
+    }
+    await store.actAll(commands)
+  })
 }

@@ -36,6 +36,27 @@ export const RECORD_KINDS = {
     place: () => atStage('records'),
     words: said('records brought in'),
   }),
+  'record.mend': kind({
+    ...PLAIN,
+    schema: Import.pick({ digest: true, abstracts: true, unread: true, fullTexts: true }).extend({
+      importId: ImportId,
+      position: z.int().min(1),
+    }),
+    apply: (r, { importId, ...part }) => {
+      const at = r.imports.findIndex((i) => i.id === importId)
+      const of = r.imports[at]
+      if (!of?.broken?.some((b) => b.position === part.position)) return
+      r.imports[at] = {
+        ...of,
+        count: of.count + 1,
+        broken: of.broken.filter((b) => b.position !== part.position),
+        mended: [...(of.mended ?? []), part],
+      }
+    },
+    blobs: ({ importId: _i, position: _p, ...part }) => digestsOf(part),
+    place: () => atStage('records'),
+    words: said('record mended'),
+  }),
   'import.remove': kind({
     ...PLAIN,
     schema: z.object({ id: Id }),

@@ -2,6 +2,7 @@ import { z } from 'zod'
 import { canonicalJson, digestOf } from '../../base'
 import { Rec } from '../../records'
 import { readVocabulary } from '../../vocabulary'
+import type { Import } from '../values'
 import { reachesBytes } from '../kinds'
 import { commandOf, fold, readSide, withoutNames, type Entry } from '../journal'
 
@@ -29,14 +30,12 @@ export function blobChecks(entries: readonly Entry[]): Map<string, BlobCheck> {
       if (digest !== undefined && !checks.has(digest)) checks.set(digest, { entry, wrong })
     }
     if (command.kind === 'records.import') {
-      const { count: all, rest = [], ...first } = command.payload
-      const count = all - rest.reduce((n, part) => n + part.count, 0)
-      for (const part of [{ ...first, count }, ...rest]) {
-        check(part.digest, (bytes) => checkBlock(bytes, z.array(Rec), part.count, 'records'))
-        check(part.abstracts, (bytes) => checkBlock(bytes, Texts, part.count, 'abstracts'))
-        check(part.fullTexts, (bytes) => checkBlock(bytes, Texts, part.count, 'full texts'))
-        check(part.unread, (bytes) => checkBlock(bytes, Unread, part.count, 'unread tags'))
-      }
+      const { count, rest = [], mended = [], ...first } = command.payload
+      const others = [...rest, ...mended.map((part) => ({ ...part, count: 1 }))]
+      const own = count - others.reduce((n, part) => n + part.count, 0)
+      for (const part of [{ ...first, count: own }, ...others]) checkPart(part, check)
+    } else if (command.kind === 'record.mend') {
+      checkPart({ ...command.payload, count: 1 }, check)
     } else if (command.kind === 'partition.set') {
       for (const digest of [command.payload.digest, command.payload.toSettle])
         check(digest, (bytes) => checkBlock(bytes, z.array(z.int()), undefined, 'classes'))
@@ -57,6 +56,17 @@ export function blobChecks(entries: readonly Entry[]): Map<string, BlobCheck> {
     }
   }
   return checks
+}
+
+/** The blocks of one part of an import. */
+function checkPart(
+  part: Pick<Import, 'digest' | 'abstracts' | 'fullTexts' | 'unread' | 'count'>,
+  check: (digest: string | undefined, wrong: BlobCheck['wrong']) => void,
+): void {
+  check(part.digest, (bytes) => checkBlock(bytes, z.array(Rec), part.count, 'records'))
+  check(part.abstracts, (bytes) => checkBlock(bytes, Texts, part.count, 'abstracts'))
+  check(part.fullTexts, (bytes) => checkBlock(bytes, Texts, part.count, 'full texts'))
+  check(part.unread, (bytes) => checkBlock(bytes, Unread, part.count, 'unread tags'))
 }
 
 /** The digest of the state behind the entry of going over, reckoned from the first form before it. */

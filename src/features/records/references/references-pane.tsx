@@ -12,13 +12,13 @@ import {
   type StyleId,
   type Writable,
 } from '@/core/records'
-import { standingImports } from '@/core/review'
 import { useSession, useStore } from '@/store/provider'
 import { useAsked } from '@/store/use-asked'
 import { fileName, saveFile } from '@/ui/save-file'
 import { longDesk, recordsDesk } from '@/workers'
 import type { AskedWorksState } from '../list/use-asked-works'
-import { useSourceNames, type Desk } from '../use-desk'
+import type { Desk } from '../use-desk'
+import { Files } from './files'
 import { referencesHtml, referencesText, referencesWord } from './documents'
 
 const STYLE_OPTIONS = Object.entries(STYLES).map(([value, label]) => ({ value: value as StyleId, label }))
@@ -179,30 +179,6 @@ function Handed() {
             {Object.hasOwn(FORMAT_WORDS, e.format) ? FORMAT_WORDS[e.format as Writable] : e.format}
           </p>
         ))}
-    </>
-  )
-}
-
-/** The files that records came from, and what in them could not be read. */
-function Files() {
-  const review = useSession((s) => s.folded.review)
-  const { nameOf } = useSourceNames(review)
-  const own = standingImports(review).filter((i) => i.file)
-  if (!own.length) return null
-  return (
-    <>
-      <h3>Files brought in</h3>
-      {own.map((i) => (
-        <div key={i.id} className="sub">
-          {i.file!.name}: {plural(i.count, 'record')} for {nameOf(i.sourceId)}
-          {i.file!.format && `, read as ${FORMAT_WORDS[i.file!.format as Writable] ?? i.file!.format}`}
-          {i.broken?.map((b) => (
-            <p key={b.position} className="file-problem">
-              record {b.position} is not in it. {b.why}
-            </p>
-          ))}
-        </div>
-      ))}
     </>
   )
 }
