@@ -2,6 +2,7 @@ import { digestOf } from '@/core/base'
 import { digestsOf, gather, layOut, type BlockDigests, type LaidOut, type Rec } from '@/core/records'
 import { stored, unstored } from './compress'
 import type { Connection } from './connection'
+import { digestSoon } from './digest-soon'
 import type { Locks } from './environment'
 
 /** What can be laid down while nothing is swept away. */
@@ -94,7 +95,7 @@ export class Blobs {
   async readNumbers(digest: string): Promise<void> {
     if (this.numbers.has(digest)) return
     const bytes = await this.bytes(digest)
-    if (bytes && digestOf(bytes) === digest) this.numbers.set(digest, decoded(bytes) as number[])
+    if (bytes && (await digestSoon(bytes)) === digest) this.numbers.set(digest, decoded(bytes) as number[])
   }
 
   /** The records of an import that are in memory. */
@@ -107,10 +108,12 @@ export class Blobs {
     const known = this.at(of)
     if (known) return known
     const blocks = new Map<string, unknown>()
-    for (const digest of digestsOf(of)) {
-      const bytes = await this.bytes(digest)
-      if (bytes && digestOf(bytes) === digest) blocks.set(digest, decoded(bytes))
-    }
+    await Promise.all(
+      digestsOf(of).map(async (digest) => {
+        const bytes = await this.bytes(digest)
+        if (bytes && (await digestSoon(bytes)) === digest) blocks.set(digest, decoded(bytes))
+      }),
+    )
     const records = gather(of, (digest) => blocks.get(digest))
     if (records) this.records.set(keyOf(of), records)
     return records

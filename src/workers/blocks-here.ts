@@ -1,8 +1,8 @@
-import { digestOf } from '@/core/base'
 import { digestsOf, gather, type BlockDigests, type Rec } from '@/core/records'
 import { stored, unstored } from '@/store/compress'
 import { Connection } from '@/store/connection'
 import { openDatabase } from '@/store/db'
+import { digestSoon } from '@/store/digest-soon'
 
 /**
  * Records as a worker reads them, from the database of this browser by the digests of their blocks. A connection that a
@@ -15,7 +15,7 @@ export class BlocksHere {
   async bytes(digest: string): Promise<Uint8Array | undefined> {
     const found = await (await this.connection.get()).get('blobs', digest)
     const bytes = found && (await unstored(found))
-    return bytes && digestOf(bytes) === digest ? bytes : undefined
+    return bytes && (await digestSoon(bytes)) === digest ? bytes : undefined
   }
 
   /** The same as the value that it is written as. */
@@ -33,7 +33,7 @@ export class BlocksHere {
   /** The records behind these digests, put together; undefined where their block is not here. */
   async records(of: BlockDigests): Promise<readonly Rec[] | undefined> {
     const blocks = new Map<string, unknown>()
-    for (const digest of digestsOf(of)) blocks.set(digest, await this.value(digest))
+    await Promise.all(digestsOf(of).map(async (digest) => blocks.set(digest, await this.value(digest))))
     return gather(of, (digest) => blocks.get(digest))
   }
 }
