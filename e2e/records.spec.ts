@@ -45,7 +45,7 @@ async function bring(page: Page, name: string, content: string | Buffer, says: R
   await expect(dialog.getByText('Its first records, as they are read')).toBeVisible()
   await expect(dialog).toContainText(says)
   await dialog.getByRole('combobox', { name: 'Source of the records' }).click()
-  await page.locator('.ant-select-item-option').filter({ hasText: 'our own collection' }).click()
+  await page.locator('.ant-select-item-option').filter({ hasText: 'notes of earlier years' }).click()
   await dialog.getByRole('button', { name: 'Bring the records in' }).click()
   await expect(page.getByText(new RegExp(`records? of ${name.replace('.', '\\.')} came in`))).toBeVisible()
 }
@@ -83,10 +83,10 @@ test('five files of five formats become one list: settled, looked through, group
   })
   await test.step('what each source gave leads to its works', async () => {
     await page.keyboard.press('o')
-    await expect(page.getByRole('table')).toContainText('our own collection')
+    await expect(page.getByRole('table')).toContainText('notes of earlier years')
     await accessible(page, 'What each source gave', '.records')
-    await page.getByRole('button', { name: /found in our own collection alone/ }).click()
-    await expect(page.locator('.works-shown')).toContainText('found in our own collection alone')
+    await page.getByRole('button', { name: /found in notes of earlier years alone/ }).click()
+    await expect(page.locator('.works-shown')).toContainText('found in notes of earlier years alone')
     await page.getByRole('button', { name: 'Show all works' }).click()
   })
   await test.step('words and values narrow the list; the view is kept as a filter', async () => {
@@ -135,7 +135,7 @@ test('five files of five formats become one list: settled, looked through, group
     await page.getByRole('button', { name: 'Read it again' }).click()
     await expect(head).toContainText('470 works from 942 records · 4 pairs to settle')
     await expect(files).toContainText(
-      'two.bib: 3 records for our own collection, read as BibTeX, 1 record of them mended',
+      'two.bib: 3 records for notes of earlier years, read as BibTeX, 1 record of them mended',
     )
   })
   await test.step('all of it is there again after a reload', async () => {

@@ -209,7 +209,7 @@ const OTHERS = [
   },
   {
     kind: 'own collection',
-    name: 'our own collection',
+    name: 'notes of earlier years',
     why: 'the question grew out of it',
   },
 ] as const

@@ -11,6 +11,7 @@ import {
   type Entry,
   type Folded,
   type LastDeed,
+  type Review,
   type Works,
 } from '@/core/review'
 import type { Problem } from '@/core/base'
@@ -46,6 +47,8 @@ export interface OpenReviewOptions extends Ground {
   by: () => string
   name: () => string
   onChange: (part: Partial<ReviewView>) => void
+  /** The journal is read; the records behind it are not yet. */
+  onFolded: (review: Review) => void
   /** Something failed that nobody waits for. */
   onError: (error: unknown) => void
   /** The line of this review on the shelf is to be written. */
@@ -95,6 +98,7 @@ export class OpenReview {
       return undefined
     }
     opened = new OpenReview(id, file, options)
+    options.onFolded(file.view().folded.review)
     opened.left = await opened.typing.takeOverLeft()
     await opened.loadWorks()
     opened.tell(opened.view())

@@ -1,6 +1,6 @@
 import { createStore as createState, type StoreApi } from 'zustand/vanilla'
 import { tell } from '@/core/figures'
-import { fold, worksOf, type Command, type Import, type LastDeed } from '@/core/review'
+import { fold, worksOf, type Command, type Import, type LastDeed, type Review } from '@/core/review'
 import type { Rec } from '@/core/records'
 import type { Result } from '@/core/base'
 import { ofFile, openPackage, type Opened } from '@/core/review'
@@ -24,6 +24,8 @@ export interface Session extends Omit<ReviewView, 'reviewId'> {
   /** Who works here, by the id that their deeds bear. */
   person: string
   reviewId: string | undefined
+  /** The review that is being opened, before its records are read here: for whoever can begin to read them too. */
+  ahead: Review | undefined
   /** Why the review that was asked for last is not open, in words. */
   failed: string | undefined
   /** What was asked for last and not done, in words. */
@@ -50,6 +52,7 @@ const CLOSED: Omit<
   | 'littleRoom'
 > = {
   reviewId: undefined,
+  ahead: undefined,
   entries: [],
   folded: fold([]),
   told: tell(
@@ -211,6 +214,9 @@ export function createStore(environment: Environment) {
           name,
           onChange: (part) => {
             if (mine === asked) set(part)
+          },
+          onFolded: (folded) => {
+            if (mine === asked) set({ ahead: folded })
           },
           onError: refuse,
           shelve: async (...line) => {

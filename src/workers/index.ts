@@ -10,7 +10,7 @@ export { fetchBytes } from './fetch-bytes'
 export type { Advised, CountedStep, Offered } from '@/core/strategy'
 export type { BoardRow, Judged, JudgedPlan, Judgement, KeyedRemark } from './judge-desk'
 export type { FileExamined, FileHow, FileSaid, FileTaken } from './read-file'
-export type { PairView, RecordOf, WorkRow, WorksAnswer, WorkView } from './records-desk'
+export type { DeskReview, PairView, RecordOf, WorkRow, WorksAnswer, WorkView } from './records-desk'
 export type { Again, LimitCosts, LineAnswer, Peek, PeekOrder, Said } from './search-desk'
 export type {
   Counted,

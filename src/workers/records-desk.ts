@@ -39,6 +39,11 @@ export type DeskReview = Pick<
   'id' | 'imports' | 'decisions' | 'rulings' | 'partition' | 'choices' | 'groups'
 >
 
+export interface Opened {
+  works: number
+  toSettle: number
+}
+
 /** A work in the list. */
 export interface WorkRow {
   id: string
@@ -91,6 +96,7 @@ export interface PairView {
 /** The owner of the records of the open review: blocks, columns, index and works, apart from searching and long work. */
 export class RecordsDesk {
   private readonly blocks = new BlocksHere()
+  private opening: Promise<unknown> = Promise.resolve()
   private readonly records = new Map<string, readonly Rec[]>()
   private readonly numbers = new Map<string, readonly number[]>()
   private review: DeskReview | undefined
@@ -104,7 +110,14 @@ export class RecordsDesk {
   private last = { number: 0, places: [] as number[] }
 
   /** Takes a review in, as it is now; what did not change since is not read again. Gives how many works there are. */
-  async open(review: DeskReview): Promise<{ works: number; toSettle: number }> {
+  open(review: DeskReview): Promise<Opened> {
+    // One after the other: what the first has read the second finds there.
+    const next = this.opening.then(() => this.take(review))
+    this.opening = next.catch(() => undefined)
+    return next
+  }
+
+  private async take(review: DeskReview): Promise<Opened> {
     const before = this.review
     for (const i of importsToRead(review)) {
       if (this.records.has(i.id)) continue

@@ -150,6 +150,8 @@ er  -
             ],
             'JOUR',
           ],
+          // Nothing but a type, in words.
+          [[['M3', 'report', null]], 'JOUR'],
         ],
       },
     )

@@ -3,6 +3,7 @@ import type { Review } from '@/core/review'
 import { useSession } from '@/store/provider'
 import { useAsked } from '@/store/use-asked'
 import { sourceInfo } from '@/store/source-info'
+import { deskReview } from '../shared/desk-review'
 import { recordsDesk } from '@/workers'
 
 export interface Desk {
@@ -18,16 +19,7 @@ export function useDesk(): Desk {
   const review = useSession((s) => s.folded.review)
   const { id, imports, decisions, rulings, partition, choices, groups } = review
   const { value, failed } = useAsked(
-    () =>
-      recordsDesk().open({
-        id,
-        imports,
-        decisions,
-        rulings,
-        ...(partition ? { partition } : {}),
-        ...(choices ? { choices } : {}),
-        ...(groups ? { groups } : {}),
-      }),
+    () => recordsDesk().open(deskReview({ id, imports, decisions, rulings, partition, choices, groups })),
     [id, imports, decisions, rulings, partition, choices, groups],
     { keep: true },
   )

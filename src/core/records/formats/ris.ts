@@ -97,7 +97,7 @@ function itemOf(
   problems: Problem[],
 ): Item {
   const text = (): string => tags.map((t) => `${t.tag}  - ${t.parts.join('\n')}`).join('\n')
-  if (tags.every(({ tag, parts }) => tag === 'TY' || tag === 'ID' || !parts.some(Boolean)))
+  if (tags.every(({ tag, parts }) => tag === 'TY' || !parts.some(Boolean)))
     return {
       position,
       line,
