@@ -125,8 +125,8 @@ er  -
           ].join('\n')
           const { records } = readRis(text)
           const all = JSON.stringify(records).toLowerCase()
-          for (const [, v] of rows)
-            for (const word of v.split(/[;\s]+/))
+          for (const [, v, more] of rows)
+            for (const word of `${v} ${more ?? ''}`.trim().split(/[;\s]+/))
               // A language is kept by its code, a day with dashes.
               expect(
                 (word === 'German'

@@ -125,10 +125,17 @@ const page =
     return 'all'
   }
 
+/** A DOI without what stands before it in an address or a citation. */
+const bareDoi = (value: string): string => value.replace(/^(?:https?:\/\/(?:dx\.)?doi\.org\/|doi:\s*)/i, '')
+
 /** A type in words, which is finer than the code; an identifier that stands here is one. */
 const kind: Policy = (record, value, pages) => {
   const doi = /^(?:doi:|https?:\/\/(?:dx\.)?doi\.org\/|10\.\d{4,9}\/)/i.test(value) && doiIn(value)
-  if (doi) return first('doi')(record, doi, {})
+  if (doi) {
+    const taken = first('doi')(record, doi, {})
+    // What stands behind the identifier is kept too.
+    return taken === 'all' && bareDoi(value).toLowerCase() !== doi ? 'part' : taken
+  }
   if (pages.kind !== undefined) return value === pages.kind || value === record.type ? 'all' : 'none'
   pages.kind = value
   record.type = value.toLowerCase()
@@ -147,8 +154,6 @@ const number: Policy = (record, value) => {
   record.id = value
   return 'all'
 }
-
-const bareDoi = (value: string): string => value.replace(/^(?:https?:\/\/(?:dx\.)?doi\.org\/|doi:\s*)/i, '')
 
 /** What each tag means: tag, field, policy. A tag that stands in no row is kept as it is. */
 const ROWS: readonly (readonly [tags: string, policy: Policy])[] = [
