@@ -21,10 +21,12 @@ import {
 } from '@/core/records'
 import {
   chosenFor,
+  citationsOf,
   importsToRead,
   recordPlace,
   rulingsByWork,
   worksOf,
+  type Citations,
   type Import,
   type Review,
   type Ruled,
@@ -303,35 +305,6 @@ export class RecordsDesk {
       work.records.every((id) => id.startsWith(`${latest.id}/`))
     )
   }
-}
-
-interface Citations {
-  cites: Map<string, Set<string>>
-  citedBy: Map<string, Set<string>>
-}
-
-function citationsOf(works: readonly Work[], recordOf: (id: string) => RecordOf): Citations {
-  const workOf = new Map<string, string>()
-  const records = works.map((w) => w.records.map(recordOf))
-  works.forEach((w, n) => {
-    for (const { sourceId, record } of records[n]!) workOf.set(`${sourceId} ${record.id}`, w.id)
-  })
-  const found: Citations = { cites: new Map(), citedBy: new Map() }
-  const put = (map: Map<string, Set<string>>, from: string, to: string): void => {
-    const known = map.get(from)
-    if (known) known.add(to)
-    else map.set(from, new Set([to]))
-  }
-  works.forEach((w, n) => {
-    for (const { sourceId, record } of records[n]!)
-      for (const { id } of record.references ?? []) {
-        const other = id === undefined ? undefined : workOf.get(`${sourceId} ${id}`)
-        if (other === undefined || other === w.id) continue
-        put(found.cites, w.id, other)
-        put(found.citedBy, other, w.id)
-      }
-  })
-  return found
 }
 
 const steadyOf = ({ imports, decisions, partition, choices }: DeskReview): unknown => [

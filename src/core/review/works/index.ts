@@ -9,3 +9,4 @@ export {
 } from './rulings'
 export { importsToRead, worksMadeFrom, type RecordsOf } from './records-of'
 export { partitionOf, type Kept, type StoredPartition } from './stored-partition'
+export { citationsOf, type Citations } from './citations'
