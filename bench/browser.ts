@@ -92,6 +92,20 @@ export async function withApp(work: (browser: Browser, base: string) => Promise<
   }
 }
 
+/** Watches for work that holds the page. */
+export const watch = async (page: Page): Promise<void> => {
+  await page.addInitScript(() => {
+    const held: number[] = []
+    ;(window as unknown as { held: number[] }).held = held
+    new PerformanceObserver((list) => {
+      for (const entry of list.getEntries()) held.push(entry.duration)
+    }).observe({ type: 'longtask', buffered: true })
+  })
+}
+/** The longest of it since. */
+export const longest = (page: Page): Promise<number> =>
+  page.evaluate(() => Math.max(0, ...(window as unknown as { held: number[] }).held))
+
 export const say = (what: string, list: number[]): void =>
   console.log(
     `${what}: median ${at(list, 0.5).toFixed(1)} ms, 95th ${at(list, 0.95).toFixed(1)} ms, most ${at(list, 0.999).toFixed(1)} ms`,

@@ -4,7 +4,7 @@ import type { Browser, Page } from '@playwright/test'
 import { packReview, type Command } from '../src/core/review'
 import { digestOf } from '../src/core/base'
 import { emptyRecord } from '../src/core/records'
-import { at, entriesOf, say, withApp } from './browser'
+import { at, entriesOf, longest, say, watch, withApp } from './browser'
 
 const WORDS = 'noise in rooms where children listen and read was measured before and after the change'.split(
   ' ',
@@ -56,19 +56,6 @@ function review(id: string, brought: number, words: number, entries: number): Ui
   }
   return packReview({ entries: entriesOf(commands), blobs: new Map([[digest, block]]) }, id)
 }
-
-/** Watches for work that holds the page. */
-const watch = async (page: Page): Promise<void> => {
-  await page.addInitScript(() => {
-    const held: number[] = []
-    ;(window as unknown as { held: number[] }).held = held
-    new PerformanceObserver((list) => {
-      for (const entry of list.getEntries()) held.push(entry.duration)
-    }).observe({ type: 'longtask', buffered: true })
-  })
-}
-const longest = (page: Page): Promise<number> =>
-  page.evaluate(() => Math.max(0, ...(window as unknown as { held: number[] }).held))
 
 /** Milliseconds until a condition in the page holds. */
 async function until(page: Page, what: string): Promise<number> {

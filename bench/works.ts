@@ -4,7 +4,7 @@ import { mkdirSync, writeFileSync } from 'node:fs'
 import { blockBytes, emptyRecord, layOut, RULES_VERSION, type Rec } from '../src/core/records'
 import { packReview, type Command } from '../src/core/review'
 import { digestOf, thousands } from '../src/core/base'
-import { entriesOf, keystrokes, say, withApp } from './browser'
+import { entriesOf, keystrokes, longest, say, watch, withApp } from './browser'
 
 const COUNT = Number(process.env.RECORDS ?? 100_000)
 const WORDS =
@@ -73,13 +73,7 @@ async function works(browser: Browser, base: string): Promise<void> {
   writeFileSync(file, review(id))
   const context = await browser.newContext({ viewport: { width: 1280, height: 800 } })
   const page = await context.newPage()
-  await page.addInitScript(() => {
-    const held: number[] = []
-    ;(window as unknown as { held: number[] }).held = held
-    new PerformanceObserver((list) => {
-      for (const entry of list.getEntries()) held.push(entry.duration)
-    }).observe({ type: 'longtask', buffered: true })
-  })
+  await watch(page)
   await page.goto(base)
   await page.locator('input[type=file]').setInputFiles(file)
   await page.waitForURL(/review/, { timeout: 180_000 })
@@ -114,7 +108,7 @@ async function works(browser: Browser, base: string): Promise<void> {
       Array.from({ length: 40 }, () => 'ArrowDown'),
     ),
   )
-  const held = await page.evaluate(() => Math.max(0, ...(window as unknown as { held: number[] }).held))
+  const held = await longest(page)
   console.log(
     `the page was held ${held.toFixed(0)} ms at most meanwhile; its heap is ${(await heap(page)).toFixed(0)} MB`,
   )

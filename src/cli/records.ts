@@ -32,12 +32,15 @@ function files(args: Arguments, least: number, most: number, what: string): stri
   return given
 }
 
+/** What the call says of the files that it reads. */
+const saidOf = (args: Arguments) => ({ format: args.get('from')?.[0], encoding: args.get('encoding')?.[0] })
+
 function convert(args: Arguments): Outcome {
   const [from, to] = files(args, 2, 2, 'two files: the one to read and the one to write') as [string, string]
   const format = oneOf(WRITABLE, args.get('to')?.[0] ?? formatOfEnding(to), '--to')
   if (!format)
     throw new UsageError(`What ${to} is to be written in is not clear: give --to ${WRITABLE.join(', ')}.`)
-  const read = readRecordsFile(from, { format: args.get('from')?.[0], encoding: args.get('encoding')?.[0] })
+  const read = readRecordsFile(from, saidOf(args))
   const records = read.items.flatMap((i) => i.record ?? [])
   const broken = read.items.length - records.length
   const errors = read.problems.map((p) => `${from}: ${problemLine(p)}`)
@@ -75,7 +78,7 @@ function dedupe(args: Arguments): Outcome {
     if (bases.has(base))
       throw new UsageError(`Two files are called ${base}: ${base}#1 would mean two records. Rename one.`)
     bases.add(base)
-    const read = readRecordsFile(file, { format: args.get('from')?.[0], encoding: args.get('encoding')?.[0] })
+    const read = readRecordsFile(file, saidOf(args))
     errors.push(...read.problems.map((p) => `${file}: ${problemLine(p)}`))
     for (const { position, record } of read.items) {
       if (!record) continue
@@ -125,7 +128,7 @@ function readTruth(file: string): string[][] {
 async function references(args: Arguments): Promise<Outcome> {
   const [file] = files(args, 1, 1, 'one file') as [string]
   const style = oneOf(Object.keys(STYLES) as StyleId[], args.get('style')?.[0] ?? 'apa', '--style')!
-  const read = readRecordsFile(file, { format: args.get('from')?.[0], encoding: args.get('encoding')?.[0] })
+  const read = readRecordsFile(file, saidOf(args))
   const records = read.items.flatMap((i) => i.record ?? [])
   const errors = read.problems.map((p) => `${file}: ${problemLine(p)}`)
   if (!records.length) return { exit: 1, errors: [...errors, `${file}: no record was found.`] }

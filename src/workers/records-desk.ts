@@ -3,7 +3,6 @@ import {
   judge,
   overlapOf,
   printOf,
-  toCsl,
   whoAndWhen,
   WorkList,
   writeTable,
@@ -11,7 +10,6 @@ import {
   type AskedWorks,
   type BestValue,
   type Changing,
-  type CslItem,
   type Judgement,
   type ListedWork,
   type Overlap,
@@ -246,21 +244,11 @@ export class RecordsDesk {
     )
   }
 
-  /** Places of the works of the last answer as ids, for a deed on all of them. */
-  ids(number: number): string[] {
-    return number === this.last.number ? this.last.places.map((p) => this.works[p]!.id) : []
-  }
-
   /** The works of the last answer in a format, the best value of every field. */
   write(number: number, format: Writable, fields?: readonly string[]): { text: string; works: number } {
     const records = this.lastRecords(number)
     const text = format === 'csv' && fields ? writeTable(records, fields) : WRITERS[format](records)
     return { text, works: records.length }
-  }
-
-  /** The same as items for references. */
-  items(number: number): CslItem[] {
-    return this.lastRecords(number).map(toCsl)
   }
 
   /** The same as records. */

@@ -31,26 +31,26 @@ export async function partitionCommand(
 export const hasRules = ({ partition, imports }: Pick<Review, 'partition' | 'imports'>): boolean =>
   partition !== undefined || imports.length === 0
 
-/** The imports as they will stand behind a command on them. */
-function importsAfter<K extends 'records.import' | 'record.mend'>(
-  review: Review,
-  kind: K,
-  payload: CommandOf<K>['payload'],
-): Import[] {
+/** A command that changes which records stand. */
+type Bringing = CommandOf<'records.import'> | CommandOf<'record.mend'>
+
+/** The imports as they will stand behind such a command. */
+function importsAfter(review: Review, { kind, payload }: Bringing): Import[] {
   const after = { ...review, imports: [...review.imports] }
   ;(KINDS[kind] as Kind<ZodType<typeof payload>>).apply(after, payload, { seq: 0, at: '', by: '' })
   return after.imports
 }
 
 /**
- * Brings records in, as one deed with what the rules make of all records then. Where a review still stands under the first
- * form's rules, newer ones are offered elsewhere and change nothing here. Nothing is in where it was stopped: gives false.
+ * Does a command that changes which records stand, as one deed with what the rules make of all records then. Where a review
+ * still stands under the first form's rules, newer ones are offered elsewhere and change nothing here. Nothing is done
+ * where it was stopped: gives false.
  */
-export async function bringIn(store: Store, laying: Laying, brought: Import, told?: Told): Promise<boolean> {
+async function doWithRules(store: Store, laying: Laying, command: Bringing, told?: Told): Promise<boolean> {
   const { review } = store.session.getState().folded
-  const commands: Command[] = [{ kind: 'records.import', payload: brought }]
+  const commands: Command[] = [command]
   if (hasRules(review)) {
-    const partition = await partitionCommand(laying, importsAfter(review, 'records.import', brought), told)
+    const partition = await partitionCommand(laying, importsAfter(review, command), told)
     if (!partition) return false
     commands.push(partition)
   }
@@ -58,17 +58,14 @@ export async function bringIn(store: Store, laying: Laying, brought: Import, tol
   return true
 }
 
-/** Puts a mended record in its place, with what the rules make of all records then, as one deed. */
+/** Brings records in; false where it was stopped, and then nothing is in. */
+export const bringIn = (store: Store, laying: Laying, brought: Import, told?: Told): Promise<boolean> =>
+  doWithRules(store, laying, { kind: 'records.import', payload: brought }, told)
+
+/** Puts a mended record in its place. */
 export async function mend(store: Store, importId: string, position: number, record: Rec): Promise<void> {
   await store.lay(async (laying) => {
-    const { review } = store.session.getState().folded
     const { rest: _rest, ...part } = await laying.keepRecords([record])
-    const payload = { importId, position, ...part }
-    const commands: Command[] = [{ kind: 'record.mend', payload }]
-    if (hasRules(review)) {
-      const partition = await partitionCommand(laying, importsAfter(review, 'record.mend', payload))
-      if (partition) commands.push(partition)
-    }
-    await store.actAll(commands)
+    await doWithRules(store, laying, { kind: 'record.mend', payload: { importId, position, ...part } })
   })
 }

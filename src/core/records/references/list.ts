@@ -1,4 +1,3 @@
-import { foldLabel } from '../../base'
 import { toCsl, type CslItem } from '../formats/csl'
 import { holdsSession, hintsFor, type Hint } from './hints'
 import type { Rec } from '../record'
@@ -81,9 +80,3 @@ function forReferences(r: Rec, id: string): CslItem {
 
 /** Only the tags that CSL knows are tags; others are text. */
 const escapedTags = (text: string): string => text.replace(/<(?!\/?(?:i|b|sup|sub)>)/g, '&lt;')
-
-/** The order of a list without a style: by author, year and title, folded. */
-export const byAuthor = (a: Rec, b: Rec): number => {
-  const key = (r: Rec): string => `${foldLabel(r.authors[0] ?? '')} ${r.year ?? ''} ${foldLabel(r.title)}`
-  return key(a) < key(b) ? -1 : 1
-}
