@@ -61,15 +61,17 @@ module.exports = {
     {
       name: 'workers-are-thin',
       severity: 'error',
-      from: { path: '^src/workers/', pathNot: '^src/workers/blocks-here\\.ts$' },
+      from: { path: '^src/workers/', pathNot: '^src/workers/records/blocks-here\\.ts$|\\.test\\.ts$' },
       to: { path: '^src/(store|features|ui|app|cli)/' },
     },
     {
       name: 'workers-read-blocks-in-one-place',
       comment: 'Workers read records where they lie; how they lie there is known in the store alone.',
       severity: 'error',
-      from: { path: '^src/workers/blocks-here\\.ts$' },
-      to: { path: '^src/(features|ui|app|cli)/|^src/store/(?!(?:db|compress|connection|digest-soon)\\.ts$)' },
+      from: { path: '^src/workers/records/blocks-here\\.ts$' },
+      to: {
+        path: '^src/(features|ui|app|cli)/|^src/store/(?!(?:db|compress|connection|derived|digest-soon)\\.ts$)',
+      },
     },
     {
       name: 'features-do-not-meet',

@@ -2,7 +2,17 @@
 import { plugins } from '@citation-js/core'
 import '@citation-js/plugin-ris'
 import { truthOf } from '../src/core/records/duplicates/dirt.fixture'
-import { emptyRecord, Matcher, readerFor, WorkList, writeRis, type Rec } from '../src/core/records'
+import { buildIndex } from '../src/core/engine'
+import {
+  emptyRecord,
+  layColumns,
+  Matcher,
+  readerFor,
+  toDocument,
+  WorkList,
+  writeRis,
+  type Rec,
+} from '../src/core/records'
 import { say } from './browser'
 
 const COUNT = Number(process.env.RECORDS ?? 100_000)
@@ -95,16 +105,15 @@ function matching(): void {
 
 function listing(): void {
   const works = Array.from({ length: COUNT }, (_, i) => ({
-    id: `i/${i}`,
     record: record(i),
     sources: i % 3 ? ['a'] : ['a', 'b'],
-    added: '',
   }))
   let start = performance.now()
-  const list = new WorkList(works)
+  const columns = layColumns(works)
   console.log(`laying ${COUNT} works out: ${(performance.now() - start).toFixed(0)} ms`)
   start = performance.now()
-  list.index()
+  const index = buildIndex(works.map((w) => toDocument(w.record)))
+  const list = new WorkList(columns, () => index)
   console.log(`making their words ready: ${(performance.now() - start).toFixed(0)} ms`)
   const still = { ruled: (n: number) => [n % 2 ? 'in' : 'not yet'], groups: () => [], isNew: () => false }
   const asks = [

@@ -2,7 +2,18 @@
 import { spawnSync } from 'node:child_process'
 import path from 'node:path'
 
-const ALL = ['engine', 'vocabulary', 'grid', 'strategy', 'judging', 'sheet', 'ground', 'records', 'works']
+const ALL = [
+  'engine',
+  'vocabulary',
+  'grid',
+  'strategy',
+  'judging',
+  'sheet',
+  'ground',
+  'records',
+  'works',
+  'selection',
+]
 const asked = process.argv.slice(2)
 for (const name of asked.length ? asked : ALL) {
   if (!ALL.includes(name)) {

@@ -1,19 +1,21 @@
 // The list of works in a real browser: opening a review with many records, narrowing, sorting, walking, and what it holds.
 import type { Browser, Page } from '@playwright/test'
-import { mkdirSync, writeFileSync } from 'node:fs'
+import { mkdirSync, readFileSync, writeFileSync } from 'node:fs'
 import { blockBytes, emptyRecord, layOut, RULES_VERSION, type Rec } from '../src/core/records'
 import { packReview, type Command } from '../src/core/review'
 import { digestOf, thousands } from '../src/core/base'
 import { entriesOf, keystrokes, longest, say, watch, withApp } from './browser'
 
 const COUNT = Number(process.env.RECORDS ?? 100_000)
+/** Words in an abstract. */
+const ABSTRACT = Number(process.env.ABSTRACT ?? 200)
 const WORDS =
   'noise in rooms where children listen and read was measured before and after the change of ceilings'.split(
     ' ',
   )
 const record = (i: number): Rec => ({
   ...emptyRecord(`r${i}`, `Title ${i} on sound, reading and the rooms of schools`),
-  abstract: Array.from({ length: 60 }, (_w, k) => WORDS[(i + k * 7) % WORDS.length]!).join(' '),
+  abstract: Array.from({ length: ABSTRACT }, (_w, k) => WORDS[(i + k * 7) % WORDS.length]!).join(' '),
   authors: ['Ahola, R.', `Quill, ${String.fromCharCode(65 + (i % 26))}.`],
   year: 2000 + (i % 26),
   journal: `Journal of Learning Spaces ${i % 40}`,
@@ -66,6 +68,38 @@ const heap = async (page: Page): Promise<number> => {
   return usedSize / 1e6
 }
 
+/** Opens the list and looks for a word in it: how long each takes. */
+async function opened(page: Page, url: string, how: string): Promise<void> {
+  const start = performance.now()
+  await page.goto(url)
+  await page.locator('.works-row .title').filter({ hasText: 'Title' }).first().waitFor({ timeout: 120_000 })
+  const list = performance.now() - start
+  await page.keyboard.press('/')
+  await page.keyboard.type('title: 77')
+  await page
+    .locator('.works-shown')
+    .filter({ hasText: /^1 of / })
+    .waitFor({ timeout: 120_000 })
+  const words = performance.now() - start
+  const held = await longest(page)
+  console.log(
+    `opened ${how}: ${COUNT} works listed after ${list.toFixed(0)} ms, words looked for after ${words.toFixed(0)} ms, the page held ${held.toFixed(0)} ms at most`,
+  )
+}
+
+/** What the processes of all pages hold, in megabytes. */
+async function memory(browser: Browser): Promise<number> {
+  const session = await browser.newBrowserCDPSession()
+  const { processInfo } = (await session.send('SystemInfo.getProcessInfo')) as {
+    processInfo: { type: string; id: number }[]
+  }
+  const ids = processInfo.filter((p) => p.type === 'renderer').map((p) => p.id)
+  const held = ids.map((id) =>
+    Number(/VmRSS:\s+(\d+)/.exec(readFileSync(`/proc/${id}/status`, 'utf8'))?.[1] ?? 0),
+  )
+  return held.reduce((a, b) => a + b, 0) / 1000
+}
+
 async function works(browser: Browser, base: string): Promise<void> {
   const id = `works-${COUNT}`
   mkdirSync('test-results', { recursive: true })
@@ -77,18 +111,11 @@ async function works(browser: Browser, base: string): Promise<void> {
   await page.goto(base)
   await page.locator('input[type=file]').setInputFiles(file)
   await page.waitForURL(/review/, { timeout: 180_000 })
-  const start = performance.now()
-  await page.goto(`${base}/review/${id}/records`)
-  await page.locator('.works-row .title').filter({ hasText: 'Title' }).first().waitFor({ timeout: 120_000 })
-  console.log(`${COUNT} records: the list is there after ${(performance.now() - start).toFixed(0)} ms`)
-  const from = performance.now()
-  await page.keyboard.press('/')
-  await page.keyboard.type('title: 77')
-  await page
-    .locator('.works-shown')
-    .filter({ hasText: /^1 of / })
-    .waitFor({ timeout: 120_000 })
-  console.log(`words can be searched after ${(performance.now() - from).toFixed(0)} ms more`)
+  await opened(page, `${base}/review/${id}/records`, 'first')
+  // The words are kept some time after they can be looked for.
+  await page.waitForTimeout(8000)
+  await page.goto(base)
+  await opened(page, `${base}/review/${id}/records`, 'again')
   await page.locator('#works-find').fill('')
   await page.locator('.works-shown').waitFor({ state: 'hidden', timeout: 60_000 })
   await page.evaluate(() => ((window as unknown as { held: number[] }).held.length = 0))
@@ -112,6 +139,21 @@ async function works(browser: Browser, base: string): Promise<void> {
   console.log(
     `the page was held ${held.toFixed(0)} ms at most meanwhile; its heap is ${(await heap(page)).toFixed(0)} MB`,
   )
+  for (let tabs = 1; tabs <= 3; tabs++) {
+    if (tabs > 1) {
+      const more = await context.newPage()
+      await more.goto(`${base}/review/${id}/records`)
+      await more
+        .locator('.works-row .title')
+        .filter({ hasText: 'Title' })
+        .first()
+        .waitFor({ timeout: 120_000 })
+      await more.waitForTimeout(5000)
+    }
+    console.log(
+      `${tabs} of its tabs: ${(await memory(browser)).toFixed(0)} MB in their processes, workers included`,
+    )
+  }
   await context.close()
 }
 

@@ -78,13 +78,23 @@ export function buildApp() {
 export function findChromium() {
   const places = [process.env.CHROMIUM_PATH, '/usr/bin/chromium', '/usr/bin/chromium-browser'].filter(Boolean)
   const found = () => places.find((p) => existsSync(p))
-  if (!found() && existsSync('/usr/bin/apt-get')) {
-    console.log('\n— Installing Chromium from Debian’s packages')
-    const apt = process.getuid?.() === 0 ? ['apt-get'] : ['sudo', '-n', 'apt-get']
-    run(apt[0], [...apt.slice(1), '-o', 'DPkg::Lock::Timeout=500', '-q', 'update'])
-    run(apt[0], [...apt.slice(1), '-o', 'DPkg::Lock::Timeout=500', '-q', 'install', '-y', 'chromium'])
-  }
+  if (!found()) fromDebian('Chromium', ['chromium'])
   return found()
+}
+
+/** Installs packages of Debian, where apt is there; whether that helped is for the caller to see. */
+function fromDebian(what, packages) {
+  if (!existsSync('/usr/bin/apt-get')) return
+  console.log(`\n— Installing ${what} from Debian’s packages`)
+  const apt = process.getuid?.() === 0 ? ['apt-get'] : ['sudo', '-n', 'apt-get']
+  const options = ['-o', 'DPkg::Lock::Timeout=500', '-q']
+  run(apt[0], [...apt.slice(1), ...options, 'update'])
+  run(apt[0], [...apt.slice(1), ...options, 'install', '-y', ...packages])
+}
+
+/** Independent programs that files are checked with; the tests that need one that cannot be had say so and are skipped. */
+export function installCheckers() {
+  if (!existsSync('/usr/bin/ris2xml')) fromDebian('converters of bibliographies', ['bibutils'])
 }
 
 export { execFileSync, readFileSync }

@@ -89,7 +89,6 @@ try {
     ['advice', '5', '.remark'],
     ['board', '6', '.board table'],
     ['peek', '8', '.peek-record'],
-    ['again', '0', '.difference'],
   ])
     await shot(name, async () => {
       await stage('searches')
@@ -119,7 +118,15 @@ try {
       await page.keyboard.press(key)
       await page.waitForSelector(wait)
     })
-  await shot('selection', () => stage('selection'))
+  await shot('selection', async () => {
+    await stage('selection')
+    await page.waitForSelector('.record-title')
+  })
+  await shot('flow', async () => {
+    await stage('selection')
+    await page.keyboard.press('f')
+    await page.waitForSelector('.flow-row')
+  })
   await shot('methods', () => stage('methods'))
   await shot('shelf', async () => {
     await page.goto(base)

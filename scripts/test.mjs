@@ -1,8 +1,9 @@
 // npm test: format, lint, types, unit tests, build, end-to-end tests; the last line counts what passed.
 import { readFileSync, rmSync } from 'node:fs'
-import { bin, buildApp, buildData, findChromium, install, run } from './lib.mjs'
+import { bin, buildApp, buildData, findChromium, install, installCheckers, run } from './lib.mjs'
 
 install()
+installCheckers()
 const UNIT = 'test-results/unit.json'
 const E2E = 'test-results/e2e.json'
 let passed = 0

@@ -1,6 +1,7 @@
 'use client'
 import { App, ConfigProvider } from 'antd'
 import type { ReactNode } from 'react'
+import { recordsElsewhere } from '@/features/shared/records-elsewhere'
 import { StoreProvider } from '@/store/provider'
 import { antdTheme, useDark } from '@/ui/theme'
 
@@ -9,7 +10,7 @@ export function Providers({ children }: { children: ReactNode }) {
   return (
     <ConfigProvider theme={antdTheme(dark)} button={{ autoInsertSpace: false }} wave={{ disabled: true }}>
       <App component={false} message={{ maxCount: 3 }}>
-        <StoreProvider>{children}</StoreProvider>
+        <StoreProvider records={recordsElsewhere}>{children}</StoreProvider>
       </App>
     </ConfigProvider>
   )

@@ -11,6 +11,7 @@ import { STANDINS } from '../standins'
 import { required, UsageError, type Arguments } from './arguments'
 import { problemLine, type CliCommand, type Outcome } from './command'
 import { RECORD_COMMANDS } from './records'
+import { SELECTION_COMMANDS } from './selection'
 import { readLimit } from './limits'
 import { loadProfile, narrowerFor } from './profiles'
 import { loadStandin, searchStandin, type Found } from './standins'
@@ -93,6 +94,7 @@ const withLimitWords = (text: string, limits: readonly LimitValue[]): string =>
 
 export const COMMANDS: Record<string, CliCommand> = {
   ...RECORD_COMMANDS,
+  ...SELECTION_COMMANDS,
   search: {
     help: 'search the records of a RIS file',
     usage: '--records FILE.ris (--query "…" | --queries FILE)',

@@ -2,11 +2,9 @@ import { readFileSync, writeFileSync } from 'node:fs'
 import path from 'node:path'
 import { messageOf, plural } from '../core/base'
 import {
-  digestsOf,
   drawOverlap,
   findPartition,
   FORMAT_WORDS,
-  gather,
   measurePairs,
   overlapOf,
   overlapTable,
@@ -18,8 +16,8 @@ import {
   type Writable,
 } from '../core/records'
 import { styleEngine } from '../core/records/style'
-import { fold, importsToRead, inMemory, openPackage, worksOf, type Opened } from '../core/review'
 import { UsageError, type Arguments } from './arguments'
+import { openReviewFile } from './open-package'
 import { problemLine, type CliCommand, type Outcome } from './command'
 import { formatOfEnding, oneOf, readRecordsFile } from './read-records'
 
@@ -144,31 +142,12 @@ async function references(args: Arguments): Promise<Outcome> {
 
 async function overlap(args: Arguments): Promise<Outcome> {
   const [file] = files(args, 1, 1, 'one package') as [string]
-  let bytes: Uint8Array
-  try {
-    bytes = new Uint8Array(readFileSync(file))
-  } catch (error) {
-    throw new UsageError(`${file} could not be read: ${messageOf(error)}`)
-  }
-  const opened = await openPackage(inMemory(bytes))
-  if (!opened.ok) return { exit: 1, errors: opened.problems.map(problemLine) }
-  const { review } = fold(opened.value.entries)
-  const beside = new Map<string, unknown>()
-  for (const i of importsToRead(review))
-    for (const digest of [...digestsOf(i)]) beside.set(digest, await json(opened.value, digest))
-  for (const digest of [review.partition?.digest, review.partition?.toSettle])
-    if (digest !== undefined) beside.set(digest, await json(opened.value, digest))
-  const { works } = worksOf(
-    review,
-    (i) => gather(i, (digest) => beside.get(digest)),
-    (digest) => beside.get(digest) as number[] | undefined,
-  )
+  const opened = await openReviewFile(file)
+  if ('problems' in opened) return { exit: 1, errors: opened.problems.map(problemLine) }
+  const { review, works } = opened
   const names = new Map(review.sources.map((s) => [s.id, s.name]))
   const nameOf = (id: string): string => names.get(id) ?? id
-  const found = overlapOf(
-    works.map((w) => ({ sources: w.from.map((f) => f.sourceId) })),
-    [...new Set(review.imports.map((i) => i.sourceId))],
-  )
+  const found = overlapOf(works.works, [...new Set(review.imports.map((i) => i.sourceId))])
   const svg = args.get('svg')?.[0]
   if (svg !== undefined) writeFileSync(svg, drawOverlap(found, nameOf))
   return {
@@ -184,12 +163,6 @@ async function overlap(args: Arguments): Promise<Outcome> {
           .join('\n'),
   }
 }
-
-/** What lies under a digest; undefined where the package was handed on without it. */
-const json = async ({ digests, blob }: Opened, digest: string): Promise<unknown> =>
-  new Set(digests).has(digest)
-    ? (JSON.parse(new TextDecoder().decode(await blob(digest))) as unknown)
-    : undefined
 
 export const RECORD_COMMANDS: Record<string, CliCommand> = {
   convert: {

@@ -1,6 +1,6 @@
 import { drain, digestOf } from '../core/base'
 import { blockBytes, emptyRecord, layOut, RULES_VERSION, toDocument, type Rec } from '../core/records'
-import { partitionOf, worksOf, type Import, type Kept, type Works } from '../core/review'
+import { partitionOf, worksOf, type Import, type Kept, type WorkRead, type Works } from '../core/review'
 import { Scanned } from '../core/engine'
 import { parse } from '../core/query'
 import type { OpenStandin } from '.'
@@ -23,7 +23,7 @@ export class DemoRecords {
     this.bringRecords(`demo-${standin.info.id}`, records, runId)
   }
 
-  private bringRecords(sourceId: string, records: readonly Rec[], runId?: string): void {
+  bringRecords(sourceId: string, records: readonly Rec[], runId?: string): void {
     const { diary } = this
     const { at, bytes } = layOut(records)
     for (const [digest, own] of bytes) this.blobs.set(digest, own)
@@ -82,7 +82,7 @@ export class DemoRecords {
   }
 
   /** The works as they stand now. */
-  works(): Works {
+  works(): Works<WorkRead> {
     return worksOf(
       this.diary.review(),
       (i) => this.recordsOf(i),

@@ -1,10 +1,9 @@
-import type { Line, Packed, Work } from '../core/review'
-import { evaluate, Scanned } from '../core/engine'
-import { parse, type Expr } from '../core/query'
-import { toDocument } from '../core/records'
+import type { Line, Packed } from '../core/review'
+import { evaluate } from '../core/engine'
+import { parse } from '../core/query'
 import { draftStrategy, lineKeys, PRESENT_RULE, reachedBy, runStrategy, type Plan } from '../core/strategy'
-import { Random } from './corpus/random'
 import { DemoRecords } from './demo-records'
+import { DemoSelection } from './demo-selection'
 import { Diary, READER, READER_NAME } from './diary'
 import { draftSource, evidenceNow, RELEASES, type OpenStandin } from '.'
 
@@ -136,7 +135,7 @@ export function buildDemo(earlier: readonly OpenStandin[], standins: readonly Op
   records.bringOwn(diary.review().sources.find((s) => s.kind === 'own collection')!.id)
   records.work()
   diary.nextMorning()
-  broadPass(diary, records.works().works)
+  new DemoSelection(diary, records).work(standins)
   return { entries: diary.entries, blobs: records.blobs }
 }
 
@@ -353,34 +352,4 @@ function searches(diary: Diary, standin: OpenStandin): { docs: ArrayLike<number>
     )
   }
   return { docs, runId: lastRun }
-}
-
-/** How far the reader has come, and how she decides: by the questions of the plan, as far as a record answers them. */
-const RULED_SHARE = 0.7
-
-function broadPass(diary: Diary, works: readonly Work[]): void {
-  const about = (text: string): Expr => parse(text).tree!
-  const sound = about(
-    'title,keywords,subject,abstract: (noise OR reverberat* OR acoustic* OR amplif* OR babble)',
-  )
-  const young = about(
-    'title,abstract,subject,keywords: (primary OR elementary OR grader* OR preschool OR kindergarten)',
-  )
-  const random = new Random('demo rulings')
-  works.slice(0, Math.round(works.length * RULED_SHARE)).forEach(({ id, record }) => {
-    const scanned = new Scanned(toDocument(record))
-    const base = { recordId: id, pass: 'broad' as const, reader: READER }
-    const seconds = random.int(9, 50)
-    if (!scanned.matches(sound))
-      diary.do('ruling.set', { ...base, verdict: 'out', criterionId: 'demo-criterion-1' }, seconds)
-    else if (!scanned.matches(young))
-      diary.do(
-        'ruling.set',
-        random.chance(0.3)
-          ? { ...base, verdict: 'unsure' }
-          : { ...base, verdict: 'out', criterionId: 'demo-criterion-2' },
-        seconds,
-      )
-    else diary.do('ruling.set', { ...base, verdict: random.chance(0.92) ? 'in' : 'unsure' }, seconds)
-  })
 }

@@ -1,5 +1,5 @@
 import { digestOf } from '../core/base'
-import { fold, nextEntry, type Command, type Entry, type Review } from '../core/review'
+import { fold, nextEntry, type Command, type Entry, type Review, type SideTaken } from '../core/review'
 import { Random } from './corpus/random'
 
 /** Who made the demo: an id, and what she is called. */
@@ -12,6 +12,8 @@ export class Diary {
   private time = Date.UTC(2026, 3, 13, 8, 12)
   private readonly random = new Random('demo diary')
   private ids = 0
+  /** Side journals that were taken in, by digest. */
+  readonly sides = new Map<string, SideTaken>()
 
   id(kind: string): string {
     return `demo-${kind}-${++this.ids}`
@@ -56,6 +58,6 @@ export class Diary {
   }
 
   review(): Review {
-    return fold(this.entries).review
+    return fold(this.entries, { side: (digest) => this.sides.get(digest) }).review
   }
 }

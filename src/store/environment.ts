@@ -1,3 +1,4 @@
+import type { PackedWorks, Review } from '@/core/review'
 import type { Connection } from './connection'
 import type { Database, DatabaseTrouble } from './db'
 
@@ -28,6 +29,26 @@ export interface StorageAsked {
   estimate: () => Promise<{ usage?: number; quota?: number }>
 }
 
+/** Works that were made elsewhere, as they are handed over, and how many of the review's records are not in this browser. */
+export interface WorksHanded {
+  works: PackedWorks
+  lost: number
+}
+
+/** Where records are read and works are made of them, apart from the page. */
+export interface RecordsElsewhere {
+  /** The works of the open review as it is now. */
+  works: (review: Review) => Promise<WorksHanded>
+  /** The works of a review that is not opened for it. */
+  worksOf: (review: Review) => Promise<WorksHanded>
+  /** Reads all records again and gives how many are missing or damaged. */
+  check: (review: Review) => Promise<number>
+  /** What lies under a digest, made again from what is in memory there. */
+  rescued: (digest: string) => Promise<Uint8Array | undefined>
+  /** Lets go of what was made of a review's records, where the review is removed for good. */
+  forget: (reviewId: string) => Promise<void>
+}
+
 /** All that the store takes from outside: so that a test can hand in its own, and nothing leaks between two stores. */
 export interface Environment {
   /** Opens the database; asked again after a connection was lost. */
@@ -41,10 +62,13 @@ export interface Environment {
   storage?: StorageAsked
   locks: Locks
   channel: (name: string) => Channel
+  /** Absent: records are read and works are made where the store is. */
+  records?: RecordsElsewhere
 }
 
 /** The same with what a store makes of it: one connection, and a name for this tab. */
-export interface Ground extends Omit<Environment, 'db'> {
+export interface Ground extends Omit<Environment, 'db' | 'records'> {
+  records: RecordsElsewhere
   connection: Connection
   tab: string
 }

@@ -38,6 +38,7 @@ async function tab(db: Database, name: string, views: JournalView[] = []): Promi
     newId: () => `id-${++ids}`,
     newSalt: () => (++ids).toString(16).padStart(32, '0'),
     evidenceOf: () => ({}),
+    bytesAt: () => Promise.resolve(undefined),
     onChange: (view) => views.push(view),
   })
   open.push(file)

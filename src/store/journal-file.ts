@@ -8,14 +8,17 @@ import {
   isToGoOver,
   lastDeed,
   nextEntry,
+  sidesIn,
   snapshotOf,
   snapshotToKeep,
   undoable,
   verifyInSteps,
+  type Beside,
   type Command as CommandType,
   type Entry,
   type Folded,
   type LastDeed,
+  type SideTaken,
   type Writing,
 } from '@/core/review'
 import { digestOf, type Problem } from '@/core/base'
@@ -36,6 +39,8 @@ export interface JournalView {
 export interface JournalOptions
   extends Worker, Pick<Ground, 'connection' | 'now' | 'newSalt' | 'locks' | 'channel'> {
   onChange: (view: JournalView) => void
+  /** What lies beside the journal. */
+  bytesAt: (digest: string) => Promise<Uint8Array | undefined>
 }
 
 /** Entries between two snapshots, at least; in a long journal, a snapshot costs more and comes less often. */
@@ -45,9 +50,9 @@ const SNAPSHOT_SHARE = 0.05
 const TRIES = 3
 
 /** Folds on from what is folded up to some entries; undefined where these are not the beginning of `all`. */
-function foldOn(upTo: Entry[], folded: Folded, all: readonly Entry[]): Folded | undefined {
+function foldOn(upTo: Entry[], folded: Folded, all: readonly Entry[], beside: Beside): Folded | undefined {
   const from = snapshotOf(upTo, folded)
-  return from && foldFrom(from, all)
+  return from && foldFrom(from, all, beside)
 }
 
 /** What is on disk does not go on from what is shown. */
@@ -62,6 +67,8 @@ export class JournalFile {
   private entries: Entry[] = []
   private folded: Folded = fold([])
   private waiting: Waiting[] = []
+  private readonly sides = new Map<string, SideTaken>()
+  private readonly beside: Beside = { side: (digest) => this.sides.get(digest) }
   private state: SaveState = 'saved'
   private writes: Promise<void> | undefined
   private readonly bus: Channel
@@ -86,8 +93,10 @@ export class JournalFile {
     const file = new JournalFile(reviewId, options)
     const db = await options.connection.get()
     file.entries = await readEntries(db, reviewId)
+    await file.learnSides(file.entries)
     const snapshot = await db.get('snapshots', reviewId)
-    const from = snapshot && (await inSteps(foldInSteps(file.entries, snapshot)).catch(() => undefined))
+    const from =
+      snapshot && (await inSteps(foldInSteps(file.entries, snapshot, file.beside)).catch(() => undefined))
     file.folded = from ?? (await file.foldWhole())
     // The next opening need not fold what this one had to.
     file.sinceSnapshot = from ? file.next - snapshot.seq : file.next
@@ -97,7 +106,12 @@ export class JournalFile {
   }
 
   private async foldWhole(): Promise<Folded> {
-    return (await inSteps(foldInSteps(this.entries)))!
+    return (await inSteps(foldInSteps(this.entries, undefined, this.beside)))!
+  }
+
+  /** Reads the side journals that these took in. */
+  private async learnSides(entries: readonly Pick<Entry, 'kind' | 'payload'>[]): Promise<void> {
+    for (const [digest, side] of await sidesIn(entries, this.options.bytesAt)) this.sides.set(digest, side)
   }
 
   view(): JournalView {
@@ -167,6 +181,8 @@ export class JournalFile {
   async doAll(commands: readonly CommandType[]): Promise<void> {
     if (!commands.length) return
     const checked = commands.map((c) => Command.parse(c))
+    // What another person did must be at hand before it can be shown.
+    if (checked.some((c) => c.kind === 'side.take')) await this.learnSides(checked)
     await this.enqueue(checked.map((command) => () => command))
   }
 
@@ -260,9 +276,9 @@ export class JournalFile {
     this.entries = entries
     const all = this.everything()
     this.folded =
-      foldOn(this.foldedUpTo, this.folded, all) ??
-      foldOn(this.base.entries, this.base.folded, all) ??
-      fold(all)
+      foldOn(this.foldedUpTo, this.folded, all, this.beside) ??
+      foldOn(this.base.entries, this.base.folded, all, this.beside) ??
+      fold(all, this.beside)
     this.foldedUpTo = all
     if (!this.waiting.length) this.base = { entries: this.entries, folded: this.folded }
     this.setState(this.waiting.length ? 'saving' : 'saved')
@@ -314,7 +330,10 @@ export class JournalFile {
 
   /** What is written, without what waits. */
   private foldWritten(): Folded {
-    return foldOn(this.base.entries, this.base.folded, this.entries) ?? fold(this.entries)
+    return (
+      foldOn(this.base.entries, this.base.folded, this.entries, this.beside) ??
+      fold(this.entries, this.beside)
+    )
   }
 
   /** What waits, with what going over asks for now: another tab may have done that, or written more before it. */
@@ -367,6 +386,7 @@ export class JournalFile {
       return 0
     }
     if (here && last!.digest !== this.entries[here - 1]!.digest) throw new Parted(PARTED)
+    await this.learnSides(last ? [last, ...more] : more)
     // While they were read, some may have come by a broadcast.
     const others = (here ? more : last ? [last, ...more] : []).filter((e) => e.seq >= this.next)
     if (others.length) this.refold([...this.entries, ...others])
@@ -394,6 +414,7 @@ export class JournalFile {
   private async follow(): Promise<void> {
     const read = await readEntries(await this.options.connection.get(), this.reviewId, this.next)
     // While they were read, some may have come another way.
+    await this.learnSides(read)
     const others = read.filter((e) => e.seq >= this.next)
     if (others.length) this.refold([...this.entries, ...others])
   }

@@ -1,23 +1,23 @@
 import {
   blobsOf,
-  importsToRead,
+  emptyReview,
   lastDeed,
   packReview,
-  standingImports,
   undoable,
+  unpackWorks,
   worksMadeFrom,
   worksOf,
   type Command,
   type Entry,
   type Folded,
   type LastDeed,
-  type Review,
   type Works,
 } from '@/core/review'
 import type { Problem } from '@/core/base'
 import { tellOn, type Told } from '@/core/figures'
 import { evidenceOfFirstHalf } from '@/standins'
 import type { Blobs } from './blobs'
+import { inSteps } from './breathe'
 import type { Ground } from './environment'
 import { JournalFile, type SaveState } from './journal-file'
 import { Typing, type Left } from './typing'
@@ -47,8 +47,6 @@ export interface OpenReviewOptions extends Ground {
   by: () => string
   name: () => string
   onChange: (part: Partial<ReviewView>) => void
-  /** The journal is read; the records behind it are not yet. */
-  onFolded: (review: Review) => void
   /** Something failed that nobody waits for. */
   onError: (error: unknown) => void
   /** The line of this review on the shelf is to be written. */
@@ -57,11 +55,12 @@ export interface OpenReviewOptions extends Ground {
 
 /** One review that is open for work. It owns its journal, what is being typed, its works and its timers. */
 export class OpenReview {
-  private works: Works = worksOf({ imports: [], decisions: [], rulings: {} }, () => undefined)
+  private works: Works = worksOf(emptyReview(''), () => undefined)
   private told: Told | undefined
   private shelving: ReturnType<typeof setTimeout> | undefined
   private checking: ReturnType<typeof setTimeout> | undefined
   private loading = 0
+  private lost = 0
   private loadedFor: readonly unknown[] = []
   private left: readonly Left[] = []
   private closed = false
@@ -90,6 +89,7 @@ export class OpenReview {
     let opened: OpenReview | undefined
     const file = await JournalFile.open(id, {
       ...options,
+      bytesAt: (digest) => options.blobs.bytes(digest),
       evidenceOf: (run) => evidenceOfFirstHalf(file.view().folded.review, run),
       onChange: () => opened?.changed(),
     })
@@ -98,7 +98,6 @@ export class OpenReview {
       return undefined
     }
     opened = new OpenReview(id, file, options)
-    options.onFolded(file.view().folded.review)
     opened.left = await opened.typing.takeOverLeft()
     await opened.loadWorks()
     opened.tell(opened.view())
@@ -115,7 +114,7 @@ export class OpenReview {
       entries,
       folded,
       told: this.tellNow(),
-      lost: this.lost(),
+      lost: this.lost,
       state: this.state(),
       left: this.left,
       damage: folded.problems,
@@ -176,11 +175,11 @@ export class OpenReview {
    * cannot give are left out, and the package says so.
    */
   async pack(): Promise<Uint8Array> {
-    const { blobs } = this.options
+    const { blobs, records } = this.options
     const { entries, beside: found, unfinished } = this.file.withTyped(this.typing.all())
     const leftOut = new Set<string>()
     for (const digest of new Set(entries.flatMap(blobsOf))) {
-      const bytes = found.get(digest) ?? (await blobs.rescued(digest))
+      const bytes = found.get(digest) ?? (await blobs.rescued(digest)) ?? (await records.rescued(digest))
       if (bytes) found.set(digest, bytes)
       else leftOut.add(digest)
     }
@@ -222,27 +221,17 @@ export class OpenReview {
     this.options.shelve(this.id, this.file.view().entries, this.tellNow()).catch(this.options.onError)
   }
 
-  private lost(): number {
-    const standing = standingImports(this.file.view().folded.review)
-    return standing.reduce((n, i) => n + (this.options.blobs.at(i) ? 0 : i.count), 0)
-  }
-
   private async loadWorks(): Promise<void> {
     const mine = ++this.loading
-    const { blobs } = this.options
-    this.loadedFor = worksMadeFrom(this.file.view().folded.review)
     const { review } = this.file.view().folded
-    for (const i of importsToRead(review)) await blobs.recordsOf(i)
-    for (const digest of [review.partition?.digest, review.partition?.toSettle])
-      if (digest !== undefined) await blobs.readNumbers(digest)
+    this.loadedFor = worksMadeFrom(review)
+    const { works, lost } = await this.options.records.works(review)
+    const found = await inSteps(unpackWorks(works, review.imports))
     // What was asked for last counts, whichever is read first.
     if (mine !== this.loading) return
-    this.works = worksOf(
-      this.file.view().folded.review,
-      (i) => blobs.at(i),
-      (digest) => blobs.numbersAt(digest),
-    )
-    this.tell({ told: this.tellNow(), lost: this.lost() })
+    this.works = found
+    this.lost = lost
+    this.tell({ told: this.tellNow(), lost })
   }
 
   private tellNow(): Told {
@@ -254,5 +243,8 @@ export class OpenReview {
     const damage = [...this.file.view().folded.problems, ...(await this.file.verify())]
     if (damage.length) this.tell({ damage })
     else await this.file.keepSnapshot()
+    // Records that this browser has lost are known at once; damaged ones when all of them were read.
+    const lost = await this.options.records.check(this.file.view().folded.review)
+    if (lost > this.lost) this.tell({ lost: (this.lost = lost) })
   }
 }

@@ -2,13 +2,15 @@
 import { createContext, useContext, useEffect, useState, type ReactNode } from 'react'
 import { useStore as useZustand } from 'zustand'
 import { openDatabase } from './db'
+import type { RecordsElsewhere } from './environment'
 import { createStore, type Session, type Store } from './store'
 
 const StoreContext = createContext<Store | undefined>(undefined)
 
 /** The store of this page, made from what the browser gives. */
-const ofBrowser = (): Store =>
+const ofBrowser = (records: RecordsElsewhere | undefined): Store =>
   createStore({
+    ...(records ? { records } : {}),
     db: openDatabase,
     now: () => new Date().toISOString(),
     newId: () => crypto.randomUUID(),
@@ -36,9 +38,17 @@ const onServer = (): Store => {
   })
 }
 
-/** Hands the store to everything below it; `store` only in tests. */
-export function StoreProvider({ store, children }: { store?: Store; children: ReactNode }) {
-  const [own] = useState(() => store ?? (typeof window === 'undefined' ? onServer() : ofBrowser()))
+/** Hands the store to everything below it; `records` says where records are read, and `store` is given only in tests. */
+export function StoreProvider({
+  store,
+  records,
+  children,
+}: {
+  store?: Store
+  records?: RecordsElsewhere
+  children: ReactNode
+}) {
+  const [own] = useState(() => store ?? (typeof window === 'undefined' ? onServer() : ofBrowser(records)))
   useEffect(() => {
     const flush = (): void => own.flush()
     const ask = (event: BeforeUnloadEvent): void => {

@@ -1,22 +1,24 @@
 import { tell, type Told } from '@/core/figures'
-import { digestsOf, gather } from '@/core/records'
 import {
   foldInSteps,
-  importsToRead,
   nextEntry,
-  worksOf,
+  sidesIn,
+  unpackWorks,
   type Entry,
   type Opened,
   type Review,
 } from '@/core/review'
 import { inSteps } from './breathe'
-import { decoded, LEASE, type Blobs } from './blobs'
+import { LEASE, type Blobs } from './blobs'
 import { addEntries, readEntries, removeReview, storeReview, sweep, type ShelfItem } from './db'
 import type { Ground } from './environment'
 import { Refusal } from './refusal'
 import { shelfItem } from './shelf-item'
 
-export interface ShelfOptions extends Pick<Ground, 'connection' | 'now' | 'newId' | 'newSalt' | 'locks'> {
+export interface ShelfOptions extends Pick<
+  Ground,
+  'connection' | 'now' | 'newId' | 'newSalt' | 'locks' | 'records'
+> {
   blobs: Blobs
   by: () => string
   onChange: (shelf: ShelfItem[]) => void
@@ -44,13 +46,16 @@ export class Shelf {
       ),
     ]
     await addEntries(await this.options.connection.get(), id, entries)
-    await this.write(id, entries, await toldOf(await reviewOf(entries), () => Promise.resolve(undefined)))
+    await this.write(id, entries, await this.told(await reviewOf(entries)))
     return id
   }
 
   /** Puts a review that was checked whole into this browser, in one go, and gives its id. */
   async store({ entries, digests, blob }: Opened, demo = false): Promise<string> {
-    const review = await reviewOf(entries)
+    const known = new Set(digests)
+    const sideAt = async (digest: string): Promise<Uint8Array | undefined> =>
+      known.has(digest) ? blob(digest) : this.options.blobs.bytes(digest)
+    const review = await reviewOf(entries, sideAt)
     const { id } = review
     const db = await this.options.connection.get()
     const taken = await readEntries(db, id)
@@ -60,16 +65,14 @@ export class Shelf {
         'A review with the same origin but another history is already on the shelf. Remove that one for good first, or keep working in it.',
       )
     const longer = entries.length > taken.length ? entries : taken
-    const present = longer === entries ? review : await reviewOf(longer)
-    const told = await toldOf(present, async (digest) =>
-      digests.includes(digest) ? blob(digest) : undefined,
-    )
-    const known = await db.get('shelf', id)
-    const item = shelfItem(id, longer, told, demo || (known?.demo ?? false))
+    const present = longer === entries ? review : await reviewOf(longer, sideAt)
     // Laid down first; the one transaction behind it makes the review exist.
-    await this.options.blobs.lay(async ({ keepChecked }) => {
+    const item = await this.options.blobs.lay(async ({ keepChecked }) => {
       for (const digest of digests) await keepChecked(digest, await blob(digest))
-      await storeReview(db, id, entries.slice(taken.length), item)
+      const known = await db.get('shelf', id)
+      const line = shelfItem(id, longer, await this.told(present), demo || (known?.demo ?? false))
+      await storeReview(db, id, entries.slice(taken.length), line)
+      return line
     })
     this.show([item, ...this.items.filter((i) => i.id !== item.id)])
     return id
@@ -103,6 +106,7 @@ export class Shelf {
   /** Removes a review from this browser, for good. */
   async remove(id: string): Promise<void> {
     await removeReview(await this.options.connection.get(), id)
+    await this.options.records.forget(id)
     this.show(this.items.filter((i) => i.id !== id))
     await this.sweep()
   }
@@ -127,27 +131,22 @@ export class Shelf {
     this.show(this.items.map((i) => (i.id === id ? item : i)))
   }
 
+  /** What is told of a review whose records lie in this browser. */
+  private async told(review: Review): Promise<Told> {
+    const { works } = await this.options.records.worksOf(review)
+    return tell(review, await inSteps(unpackWorks(works, review.imports)))
+  }
+
   private show(items: readonly ShelfItem[]): void {
     this.items = [...items].sort((a, b) => (a.at < b.at ? 1 : -1))
     this.options.onChange(this.items)
   }
 }
 
-const reviewOf = async (entries: readonly Entry[]): Promise<Review> =>
-  (await inSteps(foldInSteps(entries)))!.review
-
-/** What is told of a review with these bytes beside it. */
-async function toldOf(
-  review: Review,
-  bytesAt: (digest: string) => Promise<Uint8Array | undefined>,
-): Promise<Told> {
-  const blocks = new Map<string, unknown>()
-  for (const digest of importsToRead(review).flatMap(digestsOf)) {
-    const bytes = await bytesAt(digest)
-    if (bytes) blocks.set(digest, decoded(bytes))
-  }
-  return tell(
-    review,
-    worksOf(review, (i) => gather(i, (digest) => blocks.get(digest))),
-  )
+const reviewOf = async (
+  entries: readonly Entry[],
+  bytesAt: (digest: string) => Promise<Uint8Array | undefined> = () => Promise.resolve(undefined),
+): Promise<Review> => {
+  const sides = await sidesIn(entries, bytesAt)
+  return (await inSteps(foldInSteps(entries, undefined, { side: (digest) => sides.get(digest) })))!.review
 }

@@ -96,7 +96,7 @@ describe('the open review', () => {
     const first = await bring('one', record('1', '10.5555/a'), record('2'))
     await until(() => works().length === 2)
     await bring('two', record('9', '10.5555/A'))
-    await until(() => works()[0]?.from.length === 2)
+    await until(() => works()[0]?.sources.length === 2)
     await store.act('ruling.set', {
       recordId: works()[0]!.id,
       pass: 'broad',

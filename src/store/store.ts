@@ -1,6 +1,6 @@
 import { createStore as createState, type StoreApi } from 'zustand/vanilla'
 import { tell } from '@/core/figures'
-import { fold, worksOf, type Command, type Import, type LastDeed, type Review } from '@/core/review'
+import { fold, worksOf, type Command, type Import, type LastDeed } from '@/core/review'
 import type { Rec } from '@/core/records'
 import type { Result } from '@/core/base'
 import { ofFile, openPackage, type Opened } from '@/core/review'
@@ -10,6 +10,7 @@ import type { ShelfItem } from './db'
 import type { Environment } from './environment'
 import { OpenReview, type ReviewView } from './open-review'
 import { errorInWords, Refusal } from './refusal'
+import { recordsHere } from './records-here'
 import { Room } from './room'
 import { Shelf } from './shelf'
 import type { Left } from './typing'
@@ -24,8 +25,6 @@ export interface Session extends Omit<ReviewView, 'reviewId'> {
   /** Who works here, by the id that their deeds bear. */
   person: string
   reviewId: string | undefined
-  /** The review that is being opened, before its records are read here: for whoever can begin to read them too. */
-  ahead: Review | undefined
   /** Why the review that was asked for last is not open, in words. */
   failed: string | undefined
   /** What was asked for last and not done, in words. */
@@ -52,7 +51,6 @@ const CLOSED: Omit<
   | 'littleRoom'
 > = {
   reviewId: undefined,
-  ahead: undefined,
   entries: [],
   folded: fold([]),
   told: tell(
@@ -89,10 +87,11 @@ export function createStore(environment: Environment) {
   const set = session.setState
   const tab = newId()
   const connection = new Connection(environment.db, (fault, detail) => set({ fault, faultDetail: detail }))
-  const ground = { connection, now, newId, newSalt, locks, channel, tab }
   const by = (): string => session.getState().person
   const name = (): string => session.getState().reader
   const blobs = new Blobs(connection, locks)
+  const records = environment.records ?? recordsHere(blobs)
+  const ground = { connection, now, newId, newSalt, locks, channel, tab, records }
   const room = new Room(environment.storage)
   const shelf = new Shelf({ ...ground, blobs, by, onChange: (items) => set({ shelf: items }) })
   let review: OpenReview | undefined
@@ -214,9 +213,6 @@ export function createStore(environment: Environment) {
           name,
           onChange: (part) => {
             if (mine === asked) set(part)
-          },
-          onFolded: (folded) => {
-            if (mine === asked) set({ ahead: folded })
           },
           onError: refuse,
           shelve: async (...line) => {

@@ -1,16 +1,17 @@
 import { proxy, wrap, type Remote } from 'comlink'
 import type { JudgeDesk } from './judge-desk'
 import type { LongDesk } from './long-desk'
-import type { RecordsDesk } from './records-desk'
+import type { RecordsDesk } from './records/records-desk'
 import type { SearchDesk } from './search-desk'
 import type { VocabularyDesk } from './vocabulary-desk'
 import type { WordDesk } from './word-desk'
 
+export { deskReview } from './records/desk-review'
 export { fetchBytes } from './fetch-bytes'
 export type { Advised, CountedStep, Offered } from '@/core/strategy'
 export type { BoardRow, Judged, JudgedPlan, Judgement, KeyedRemark } from './judge-desk'
 export type { FileExamined, FileHow, FileSaid, FileTaken } from './read-file'
-export type { DeskReview, PairView, RecordOf, WorkRow, WorksAnswer, WorkView } from './records-desk'
+export type { DeskReview, PairView, RecordOf, WorkRow, WorksAnswer, WorkView } from './records/records-desk'
 export type { Again, LimitCosts, LineAnswer, Peek, PeekOrder, Said } from './search-desk'
 export type {
   Counted,
@@ -56,7 +57,7 @@ let records: Remote<RecordsDesk> | undefined
 /** The worker that owns the records of the open review; started when it is first asked. */
 export const recordsDesk = (): Remote<RecordsDesk> =>
   (records ??= wrap<RecordsDesk>(
-    new Worker(new URL('./records.worker.ts', import.meta.url), { type: 'module' }),
+    new Worker(new URL('./records/records.worker.ts', import.meta.url), { type: 'module' }),
   ))
 
 /** A function that the worker may call back. */

@@ -10,7 +10,7 @@ import {
 import type { Problem, Result } from '@/core/base'
 import { referenceList, type Rec, type Reference, type StyleEngine, type StyleId } from '@/core/records'
 
-import { BlocksHere } from './blocks-here'
+import { BlocksHere } from './records/blocks-here'
 import {
   brokenText,
   readMended,

@@ -16,7 +16,7 @@ import {
   type Shape,
 } from '@/core/records'
 import type { Import } from '@/core/review'
-import type { BlocksHere } from './blocks-here'
+import type { BlocksHere } from './records/blocks-here'
 import { Pace, type GoOn } from './pace'
 
 /** So much of a file is looked at to say what it is. */

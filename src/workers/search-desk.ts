@@ -6,7 +6,9 @@ import {
   compareRecords,
   countFacets,
   docsWithFacets,
+  followed,
   type ChosenFacets,
+  type Direction,
   type FacetTable,
   type Rec,
   type RecordFacet,
@@ -175,6 +177,11 @@ export class SearchDesk {
     records.sort((a, b) => (b.year ?? 0) - (a.year ?? 0) || (a.id < b.id ? -1 : 1))
     const { exported, shown } = source.profile.caps
     return { records: records.slice(0, exported ?? shown), hits: records.length }
+  }
+
+  /** The records of a source that some of its records cite, or that cite one of them. */
+  async followed(sourceId: string, numbers: readonly string[], direction: Direction): Promise<Rec[]> {
+    return followed((await this.source(sourceId)).records, numbers, direction)
   }
 
   /** A look into what a line finds: records in some order, and facets with what taking each in would leave. */

@@ -4,6 +4,7 @@
  * reckoned again. A sentence that fits none is a fault too: nothing may be said that nobody checks.
  */
 import { stateOf, type CheckedEntry, type Line, type Run } from './journal-state.fixture'
+import { selectionPatterns } from './selection-checker.fixture'
 import { finds, limitHolds, spelledOut, subsets } from './what-lines-find.fixture'
 
 /** What the checker knows of how databases speak, by the id of the source. */
@@ -69,7 +70,6 @@ export function untrueClaims(
   const first = Math.min(...s.runs.map((r) => Date.parse(r.at)))
   const before = s.known.filter((k) => Date.parse(k.at) < first).length
   const brought = s.imports.reduce((n, i) => n + i.count, 0)
-  const ruled = new Set(s.rulings.map((r) => r.recordId)).size
 
   type Check = (m: RegExpExecArray) => boolean
   const patterns: [RegExp, Check][] = [
@@ -266,14 +266,10 @@ export function untrueClaims(
       (m) => number(m[1]!) + number(m[2]!) === brought,
     ],
     [
-      /^So far we have read titles and abstracts of ([\d,]+) of ([\d,]+) works?; (\w+) readers? ruled: .*\.$/,
-      (m) => number(m[1]!) === ruled && number(m[3]!) === new Set(s.rulings.map((r) => r.reader)).size,
+      /^Of the works, ([\d,]+) stood in one source only\.$/,
+      (m) => new Set(s.imports.map((i) => i.sourceId)).size > 1 && number(m[1]!) <= brought,
     ],
-    [
-      /^We read titles and abstracts of ([\d,]+) works?; (\w+) readers? ruled: .*\.$/,
-      (m) => number(m[1]!) === ruled,
-    ],
-    [/^(?:One question was|These questions were) asked of each: .*$/, () => ruled > 0],
+    ...selectionPatterns(s.selection, number),
   ]
   /** Sentences that speak of "there": they belong to the database of the sentence before. */
   const there: [RegExp, (m: RegExpExecArray, id: string) => boolean][] = [

@@ -114,6 +114,17 @@ const reviews = fc.record({
   rulings: fc.array(fc.tuple(fc.nat(2), fc.constantFrom('in', 'out', 'unsure'), fc.constantFrom('P', 'Q')), {
     maxLength: 4,
   }),
+  closeRulings: fc.array(
+    fc.tuple(fc.nat(2), fc.constantFrom('in', 'out', 'unsure'), fc.constantFrom('P', 'Q')),
+    {
+      maxLength: 4,
+    },
+  ),
+  closeReason: fc.constantFrom('levels were not measured', undefined),
+  many: fc.option(fc.nat(2), { nil: undefined }),
+  fetched: fc.array(fc.tuple(fc.nat(2), fc.constantFrom('have', 'not to be had', 'loan asked')), {
+    maxLength: 2,
+  }),
   correct: fc.boolean(),
 })
 type Drawn = typeof reviews extends fc.Arbitrary<infer T> ? T : never
@@ -214,6 +225,32 @@ function journal(d: Drawn): { entries: Entry[]; asked: Map<string, string> } {
       kind: 'ruling.set',
       payload: { recordId: `i${d.sources[0]}/${(work % d.brought) + 1}`, pass: 'broad', reader, verdict },
     })
+  const recordId = (n: number): string => `i${d.sources[0]}/${(n % d.brought) + 1}`
+  if (d.brought && d.many !== undefined)
+    put({
+      kind: 'ruling.many',
+      payload: {
+        records: [recordId(d.many)],
+        pass: 'broad',
+        reader: 'P',
+        verdict: 'out',
+        because: 'no study',
+        which: 'type',
+      },
+    })
+  for (const [work, verdict, reader] of d.brought ? d.closeRulings : [])
+    put({
+      kind: 'ruling.set',
+      payload: {
+        recordId: recordId(work),
+        pass: 'close',
+        reader,
+        verdict,
+        ...(verdict === 'out' && d.closeReason ? { reason: d.closeReason } : {}),
+      },
+    })
+  for (const [work, state] of d.brought ? d.fetched : [])
+    put({ kind: 'retrieval.set', payload: { recordId: recordId(work), state } })
   return { entries, asked }
 }
 const term = (id: string, expression: string, status: string): object => ({

@@ -73,6 +73,9 @@ export function stateOf(entries: readonly CheckedEntry[]) {
         : [],
     ),
     imports: byId('records.import', 'import.remove') as never as { sourceId: string; count: number }[],
+    selection: live
+      .filter((e) => ['ruling.set', 'ruling.many', 'retrieval.set'].includes(e.kind))
+      .map((e) => ({ kind: e.kind, payload: e.payload as never as Said })),
     rulings: live
       .filter((e) => e.kind === 'ruling.set')
       .map((e) => e.payload as never as { recordId: string; verdict: string; reader: string }),
@@ -92,4 +95,15 @@ export interface Run {
   release: string
   supersedes?: string
   asked?: string
+}
+
+/** As much of a deed of selection as the checker needs. */
+export interface Said {
+  recordId: string
+  records: string[]
+  pass: 'broad' | 'close'
+  verdict: string
+  reader: string
+  state: string
+  reason?: string
 }

@@ -1,7 +1,7 @@
 export * from './document'
 export * from './docset'
 export { buildIndex, Builder } from './index-build'
-export { Index } from './index-read'
+export { Index, type IndexParts } from './index-read'
 export { evaluate, type EvaluateOptions, type Evaluated } from './evaluate'
 export { applyLimits, limitTest } from './limits'
 export { Scanned, type Hit, type ScanOptions } from './scan'

@@ -8,12 +8,15 @@ import {
   nextEntry,
   openPackage,
   packReview,
+  RETRIEVAL_STATES,
   worksMadeFrom,
   worksOf,
   type Command,
   type Entry,
   type Import,
 } from '../review'
+import { faultsOf } from '../selection'
+import { slowFlow } from './flow.fixture'
 import { figuresAt, tell, tellOn, type Told } from '.'
 
 const record = (id: string, doi?: string): Rec => ({
@@ -46,7 +49,9 @@ const ruling = fc
     reader: fc.constantFrom('P', 'Q'),
     verdict: fc.constantFrom('in' as const, 'out' as const, 'unsure' as const),
     replaces: fc.subarray(recordIds, { maxLength: 2 }),
+    reason: fc.constantFrom('no room', '', undefined),
   })
+  .map(({ reason, ...r }) => ({ ...r, ...(reason === undefined ? {} : { reason }) }))
   .map((payload): Command => ({ kind: 'ruling.set', payload }))
 const anyStep: fc.Arbitrary<Command | 'undo' | 'redo'> = fc.oneof(
   { weight: 6, arbitrary: ruling },
@@ -62,6 +67,36 @@ const anyStep: fc.Arbitrary<Command | 'undo' | 'redo'> = fc.oneof(
   fc.constantFrom('i1', 'i2').map((id): Command => ({ kind: 'import.remove', payload: { id } })),
   fc.string({ maxLength: 3 }).map((text): Command => ({ kind: 'question.set', payload: { text } })),
   fc.constantFrom('undo' as const, 'redo' as const),
+  fc
+    .record({
+      recordId: fc.constantFrom(...recordIds),
+      pass: fc.constantFrom('broad' as const, 'close' as const),
+      verdict: fc.constantFrom('in' as const, 'out' as const),
+    })
+    .map((p): Command => ({ kind: 'ruling.settle', payload: { ...p, by: 'P', how: 'by talking' } })),
+  fc
+    .record({
+      records: fc.subarray(recordIds, { minLength: 1 }),
+      pass: fc.constantFrom('broad' as const, 'close' as const),
+      reader: fc.constantFrom('P', 'Q'),
+      verdict: fc.constantFrom('in' as const, 'out' as const),
+    })
+    .map((p): Command => ({ kind: 'ruling.many', payload: { ...p, because: 'no study', which: 'type' } })),
+  fc
+    .record({
+      recordId: fc.constantFrom(...recordIds),
+      state: fc.constantFrom(...RETRIEVAL_STATES),
+    })
+    .map((payload): Command => ({ kind: 'retrieval.set', payload })),
+  fc
+    .tuple(fc.constantFrom('s', 't'), fc.constantFrom('database', 'register', 'people', 'web'))
+    .map(([id, kind]): Command => ({
+      kind: 'source.set',
+      payload: { id, kind: kind as 'database', name: id, why: '' },
+    })),
+  fc
+    .subarray(recordIds, { minLength: 1, maxLength: 3 })
+    .map((records): Command => ({ kind: 'study.bind', payload: { id: 'st', name: 'One trial', records } })),
 )
 const after = (entries: readonly Entry[], command: Command): Entry[] => [
   ...entries,
@@ -93,10 +128,29 @@ describe('the figures of a review', () => {
           const figures = figuresAt(entries, entries.length - 1, { recordsOf })
           expect(told.figures).toEqual(figures)
           for (const pass of [figures.broad, figures.close])
-            expect(pass.in + pass.out + pass.unsure + pass.left).toBe(figures.works)
+            expect(pass.in + pass.out + pass.unsure + pass.left).toBe(pass.total)
+          expect(figures.broad.total).toBe(figures.works)
+          // Law 5, for each column and in sum.
+          const columns = figures.flow.rounds.flatMap((r) => r.columns)
+          expect(columns.flatMap(faultsOf)).toEqual([])
+          expect(columns.reduce((n, c) => n + c.works, 0)).toBe(figures.works)
+          expect(columns.reduce((n, c) => n + c.identified, 0)).toBe(figures.identified)
+          expect(columns.reduce((n, c) => n + c.included, 0)).toBe(figures.flow.included)
+          expect(figures.flow.studies).toBeLessThanOrEqual(figures.flow.included)
+          const slow = slowFlow(entries, works, review.imports)
+          expect(told.figures.conflicts).toEqual(slow.conflicts)
+          expect(told.figures.flow.included).toBe(slow.included)
+          expect(
+            Object.fromEntries(
+              told.tally.rows.map((r) => [
+                [r.roundId ?? '', r.column, r.place, r.reason ?? ''].join('/'),
+                r.count,
+              ]),
+            ),
+          ).toEqual(slow.places)
         }
       }),
-      { numRuns: 300 },
+      { numRuns: Number(process.env.RUNS ?? 600) },
     )
   })
 

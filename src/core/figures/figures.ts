@@ -1,5 +1,4 @@
 import { keptFor } from '../base'
-import { findRecord, recordFinder } from '../records'
 import {
   currentRuns,
   standingImports,
@@ -10,8 +9,17 @@ import {
   type Source,
   type Work,
 } from '../review'
-import { passCounts, readersOf, type PassCounts } from '../selection'
+import {
+  agreementOf,
+  flowOf,
+  readersOf,
+  type Agreement,
+  type Flow,
+  type PassCounts,
+  type TallyRow,
+} from '../selection'
 import { finalLine } from '../strategy'
+import { identifiedIn, studiesAmong, tallyOf, type Tally } from './tally'
 
 /** What a source found with the line that says so: its last run, which asks something else now where `stale`. */
 export interface SourceHits {
@@ -38,8 +46,17 @@ export interface Figures {
   duplicates: number
   /** Known items that are among the works. */
   knownFound: number
+  /** Works that one source alone has; none where there is but one source. */
+  foundOnce: number
   broad: PassCounts
+  /** Of the full texts that are looked for or here. */
   close: PassCounts
+  /** From what was identified to what is included, by round and column. */
+  flow: Flow
+  /** Works that readers see differently, and that nobody has settled. */
+  conflicts: Readonly<Record<'broad' | 'close', number>>
+  /** Of the two readers who ruled most of the same works in the broad pass; undefined: no two ruled any. */
+  agreement: Agreement | undefined
   /** Who has ruled, by id. */
   readers: Readonly<Record<'broad' | 'close', readonly string[]>>
   /** Pairs of works of which nobody has said yet whether they are one. */
@@ -70,29 +87,14 @@ export const searchedIn = keptFor((review: Review): Source[] => {
   return review.sources.filter((s) => s.kind === 'database' && standing.has(s.id))
 })
 
-const finderOf = keptFor((works: readonly Work[]) => recordFinder(works.map((w) => w.record)))
-function knownFound(review: Review, works: readonly Work[]): number {
-  if (!review.knownItems.length) return 0
-  const finder = finderOf(works)
-  return review.knownItems.filter(
-    (k) =>
-      findRecord(finder, {
-        title: k.title,
-        ...(k.year === undefined ? {} : { year: k.year }),
-        ...(k.doi === undefined ? {} : { doi: k.doi }),
-      }) !== undefined,
-  ).length
-}
-
 /** All figures of a review, its works and what was said of them. */
-export function figuresOf(review: Review, ruled: Ruled): Figures {
+export function figuresOf(review: Review, ruled: Ruled, tally: Tally = tallyOf(review, ruled)): Figures {
   const { works } = ruled.works
   const standing = standingImports(review)
   const brought: Record<string, number> = {}
   for (const i of standing) brought[i.sourceId] = (brought[i.sourceId] ?? 0) + i.count
   const identified = standing.reduce((n, i) => n + i.count, 0)
   const superseding = new Set(review.imports.flatMap((i) => i.supersedes?.ids ?? []))
-  const ids = idsOf(works)
   return {
     concepts: review.concepts.length,
     terms: termsInUse(review).length,
@@ -103,9 +105,9 @@ export function figuresOf(review: Review, ruled: Ruled): Figures {
     superseded: review.imports.reduce((n, i) => n + (superseding.has(i.id) ? i.count : 0), 0),
     works: works.length,
     duplicates: recordsIn(works) - works.length,
-    knownFound: knownFound(review, works),
-    broad: passCounts(ids, ruled.byWork, 'broad'),
-    close: passCounts(ids, ruled.byWork, 'close'),
+    foundOnce: Object.keys(brought).length > 1 ? onceIn(works) : 0,
+    knownFound: review.knownItems.filter((k) => ruled.works.known.has(k.id)).length,
+    ...placesIn(review, ruled, tally),
     readers: { broad: readersOf(ruled.byWork, 'broad'), close: readersOf(ruled.byWork, 'close') },
     pairsToSettle: ruled.works.toSettle.length,
     settledByHand: review.decisions.length,
@@ -113,5 +115,44 @@ export function figuresOf(review: Review, ruled: Ruled): Figures {
     lostRulings: ruled.lost.length,
   }
 }
+const onceIn = keptFor((works: readonly Work[]) => works.filter((w) => w.sources.length === 1).length)
 const recordsIn = keptFor((works: readonly Work[]) => works.reduce((n, w) => n + w.records.length, 0))
-const idsOf = keptFor((works: readonly Work[]) => works.map((w) => w.id))
+
+/** What is told of where works are: counts of both passes, the flow, what is seen differently. */
+export function placesIn(
+  review: Review,
+  ruled: Ruled,
+  tally: Tally,
+): Pick<Figures, 'broad' | 'close' | 'flow' | 'conflicts' | 'agreement'> {
+  const { works } = ruled.works
+  const at = (...places: TallyRow['place'][]): number =>
+    tally.rows.reduce((n, row) => n + (places.includes(row.place) ? row.count : 0), 0)
+  const included = at('included')
+  const studies = review.studies?.length ? studiesAmong(review, ruled, included) : included
+  return {
+    broad: {
+      total: works.length,
+      in: at('sought', 'not had', 'close open', 'out', 'included'),
+      out: at('removed', 'set aside'),
+      unsure: at('open'),
+      left: at('unread'),
+    },
+    close: {
+      total: at('sought', 'close open', 'out', 'included'),
+      in: included,
+      out: at('out'),
+      unsure: at('close open'),
+      left: at('sought'),
+    },
+    flow: flowOf(identifiedIn(review, works), tally.rows, studies),
+    conflicts: tally.conflicts,
+    agreement: agreementIn(tally),
+  }
+}
+
+/** Agreement of the two readers of the broad pass who ruled most of the same works. */
+function agreementIn({ tables }: Tally): Agreement | undefined {
+  const both = (t: readonly (readonly number[])[]): number => t.flat().reduce((a, b) => a + b, 0)
+  const [most] = Object.values(tables).sort((a, b) => both(b) - both(a))
+  return most && agreementOf(most)
+}

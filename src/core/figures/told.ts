@@ -10,14 +10,16 @@ import {
   type Ruled,
   type Works,
 } from '../review'
-import { passAfter } from '../selection'
-import { figuresOf, type Figures } from './figures'
+import { figuresOf, placesIn, type Figures } from './figures'
+import { tallyAfter, tallyOf, type Tally } from './tally'
 
 /** What screens and documents tell of a review: its works, what was said of each, and every number. */
 export interface Told {
   review: Review
   ruled: Ruled
   figures: Figures
+  /** How many works are where, from which the counts of selection are made. */
+  tally: Tally
 }
 
 /** What lies beside a journal and its figures need. */
@@ -28,8 +30,12 @@ export interface FiguresBeside extends Beside {
 
 /** Tells of a review from the beginning. */
 export function tell(review: Review, works: Works): Told {
-  const ruled = rulingsByWork(works, review.rulings)
-  return { review, ruled, figures: figuresOf(review, ruled) }
+  return toldOf(review, rulingsByWork(works, review.rulings))
+}
+
+function toldOf(review: Review, ruled: Ruled): Told {
+  const tally = tallyOf(review, ruled)
+  return { review, ruled, figures: figuresOf(review, ruled, tally), tally }
 }
 
 /**
@@ -40,28 +46,33 @@ export function tellOn(before: Told | undefined, review: Review, works: Works): 
   if (!before || before.ruled.works !== works) return tell(review, works)
   if (before.review === review) return before
   const ruled = rulingsByWork(works, review.rulings, before.ruled)
-  if (!onlyRulingsDiffer(before.review, review)) return { review, ruled, figures: figuresOf(review, ruled) }
+  if (!samePlaces(before.review, review)) return toldOf(review, ruled)
   const changed = changedWorks(before.ruled, ruled)
-  const count = (pass: 'broad' | 'close') =>
-    passAfter(before.figures[pass], changed, before.ruled.byWork, ruled.byWork, pass)
+  const tally = tallyAfter(before.tally, changed, review, before.ruled, ruled)
+  if (!onlyRulingsDiffer(before.review, review))
+    return { review, ruled, tally, figures: figuresOf(review, ruled, tally) }
   const readers = (pass: 'broad' | 'close'): readonly string[] =>
     readersAfter(before.figures.readers[pass], changed, before.ruled, ruled, pass) ??
-    figuresOf(review, ruled).readers[pass]
+    figuresOf(review, ruled, tally).readers[pass]
   const settling = (of: Ruled): number =>
     changed.filter((id) => Object.values(of.byWork[id] ?? {}).some((r) => r.toSettle)).length
   return {
     review,
     ruled,
+    tally,
     figures: {
       ...before.figures,
-      broad: count('broad'),
-      close: count('close'),
+      ...placesIn(review, ruled, tally),
       readers: { broad: readers('broad'), close: readers('close') },
       toSettle: before.figures.toSettle - settling(before.ruled) + settling(ruled),
       lostRulings: ruled.lost.length,
     },
   }
 }
+
+/** Beside works and rulings, where a work is follows from these parts alone. */
+const samePlaces = (a: Review, b: Review): boolean =>
+  (['settlements', 'retrievals', 'sources', 'imports'] as const).every((k) => a[k] === b[k])
 
 const onlyRulingsDiffer = (a: Review, b: Review): boolean =>
   (Object.keys({ ...a, ...b }) as (keyof Review)[]).every((k) => k === 'rulings' || a[k] === b[k])

@@ -146,7 +146,28 @@ export function gather(at: BlockDigests, block: (digest: string) => unknown): re
   return records
 }
 
-function gatherPart(part: BlockPart, block: (digest: string) => unknown): readonly Rec[] | undefined {
+/**
+ * The part in which a record lies, by its place among those of the import, and its place in it; undefined where mended
+ * records stand between the others: then no part can be had alone.
+ */
+export function partAt(
+  at: BlockDigests & { count: number },
+  place: number,
+): { part: BlockPart; place: number } | undefined {
+  if (at.mended?.length) return undefined
+  const rest = at.rest ?? []
+  const first = at.count - rest.reduce((n, p) => n + p.count, 0)
+  if (place < first) return { part: at, place }
+  let from = first
+  for (const part of rest) {
+    if (place < from + part.count) return { part, place: place - from }
+    from += part.count
+  }
+  return undefined
+}
+
+/** The records of one part; undefined where the block of the records themselves is missing. */
+export function gatherPart(part: BlockPart, block: (digest: string) => unknown): readonly Rec[] | undefined {
   const records = block(part.digest) as Rec[] | undefined
   const others = KINDS.flatMap((kind) => {
     const found = part[kind] === undefined ? undefined : block(part[kind])

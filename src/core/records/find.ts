@@ -2,18 +2,21 @@ import { foldLabel } from '../base'
 import { doiIn } from './identifiers'
 import type { Rec } from './record'
 
+/** What a record is found by. */
+export type Findable = Pick<Rec, 'title'> & { doi?: string | undefined; year?: number | undefined }
+
 /** Records of one source by what identifies them; made once for a source. */
-export interface RecordFinder {
+export interface RecordFinder<T extends Findable = Rec> {
   byDoi: ReadonlyMap<string, number>
   /** By the first words of the title. */
   byTitle: ReadonlyMap<string, readonly number[]>
-  records: readonly Rec[]
+  records: readonly T[]
 }
 
 const FIRST_WORDS = 4
 const keyOf = (folded: string): string => folded.split(' ', FIRST_WORDS).join(' ')
 
-export function recordFinder(records: readonly Rec[]): RecordFinder {
+export function recordFinder<T extends Findable>(records: readonly T[]): RecordFinder<T> {
   const byDoi = new Map<string, number>()
   const byTitle = new Map<string, number[]>()
   records.forEach((record, n) => {
@@ -32,7 +35,7 @@ export function recordFinder(records: readonly Rec[]): RecordFinder {
  * side) within a year. A title of fewer than four words must be the same throughout. Undefined where there is none.
  */
 export function findRecord(
-  finder: RecordFinder,
+  finder: RecordFinder<Findable>,
   item: { title: string; year?: number; doi?: string },
 ): { record: number; by: 'DOI' | 'title' } | undefined {
   const byDoi = item.doi === undefined ? undefined : finder.byDoi.get(item.doi.toLowerCase())

@@ -3,10 +3,13 @@ export {
   blockBytes,
   digestsOf,
   gather,
+  gatherPart,
   IN_A_BLOCK,
   LayingOut,
   layOut,
+  partAt,
   type BlockDigests,
+  type BlockPart,
   type LaidOut,
 } from './blocks'
 export { Rec, emptyRecord, toDocument, whereFrom, whoAndWhen } from './record'
@@ -38,7 +41,7 @@ export { doiIn, doisIn, orcidCheck, readOrcid } from './identifiers'
 export { readReference, type ReferenceParts } from './reference'
 export { readPasted, type Pasted, type PastedForm } from './paste'
 export { compareRecords, type Compared } from './compare'
-export { findRecord, recordFinder, type RecordFinder } from './find'
+export { findRecord, recordFinder, type Findable, type RecordFinder } from './find'
 export {
   countFacets,
   docsWithFacets,
@@ -52,17 +55,25 @@ export {
   type RecordFacet,
 } from './facets'
 export {
+  findableIn,
+  layColumns,
+  valuesIn,
   WORK_FACETS,
   WORK_ORDERS,
+  type ListColumns,
+  type ListedWork,
+  type WorkFacet,
+  type WorkOrder,
+} from './list-columns'
+export {
+  readWords,
   WorkList,
   type AnsweredWorks,
   type AskedWorks,
   type Changing,
   type ChosenWorks,
-  type ListedWork,
-  type WorkFacet,
-  type WorkOrder,
 } from './work-list'
+export { followed, type Direction } from './follow'
 export { overlapOf, type Overlap, type OverlapSet, type SourceShare } from './overlap'
 export { drawOverlap, overlapTable, type DrawingInk } from './overlap-drawing'
 export { hintsFor, holdsSession } from './references/hints'

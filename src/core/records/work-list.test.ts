@@ -1,7 +1,9 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { emptyRecord } from './record'
-import { WORK_FACETS, WORK_ORDERS, WorkList, type AskedWorks, type ListedWork } from './work-list'
+import { emptyRecord, toDocument, type Rec } from './record'
+import { buildIndex } from '../engine'
+import { layColumns, WORK_FACETS, WORK_ORDERS } from './list-columns'
+import { WorkList, type AskedWorks } from './work-list'
 
 const work = (
   id: string,
@@ -9,7 +11,7 @@ const work = (
   year: number,
   sources: string[],
   type = 'journal article',
-): ListedWork => ({
+): { id: string; record: Rec; sources: string[] } => ({
   id,
   record: {
     ...emptyRecord(id, title),
@@ -19,7 +21,6 @@ const work = (
     timesCited: year % 7,
   },
   sources,
-  added: id,
 })
 const WORKS = [
   work('1', 'Noise in rooms', 2019, ['a', 'b']),
@@ -27,7 +28,7 @@ const WORKS = [
   work('3', 'Quiet corners', 2021, ['a', 'b', 'c'], 'report'),
   work('4', 'Listening effort', 2018, ['c']),
 ]
-const list = new WorkList(WORKS)
+const list = new WorkList(layColumns(WORKS), () => buildIndex(WORKS.map((w) => toDocument(w.record))))
 const still = { ruled: (at: number) => [at % 2 ? 'in' : 'not yet'], groups: () => [], isNew: () => false }
 const ids = (asked: AskedWorks): string[] => list.ask(asked, still).places.map((p) => WORKS[p]!.id)
 

@@ -1,6 +1,6 @@
 import { foldLabel } from '../base'
-import { buildIndex, evaluate, relevance, type Index } from '../engine'
-import { parse } from '../query'
+import { evaluate, relevance, type Index } from '../engine'
+import { parse, type Parsed } from '../query'
 import {
   countItems,
   itemsWith,
@@ -9,38 +9,9 @@ import {
   type FacetIndexOf,
   type FacetTable,
 } from './facet-index'
-import { toDocument, type Rec } from './record'
+import { valuesIn, type ListColumns, type WorkFacet, type WorkOrder } from './list-columns'
 
-export const WORK_FACETS = [
-  'found in',
-  'source',
-  'ruled',
-  'group',
-  'new',
-  'year',
-  'type',
-  'journal',
-  'language',
-  'heading',
-  'keyword',
-  'author',
-  'full text',
-] as const
-export type WorkFacet = (typeof WORK_FACETS)[number]
 export type ChosenWorks = Chosen<WorkFacet>
-
-export const WORK_ORDERS = ['added', 'year', 'author', 'title', 'source', 'times cited', 'relevance'] as const
-export type WorkOrder = (typeof WORK_ORDERS)[number]
-
-/** A work as the list needs it. */
-export interface ListedWork {
-  id: string
-  record: Rec
-  /** The sources in which it was found, in their order, each once. */
-  sources: readonly string[]
-  /** The imports that brought it last. */
-  added: string
-}
 
 /** What is asked of the list. */
 export interface AskedWorks {
@@ -69,47 +40,27 @@ export interface Changing {
 }
 
 const DEFAULT_FIELDS = 'title,abstract,subject,keywords,author'
-const decade = (year: number | undefined): string[] => (year === undefined ? ['no year'] : [String(year)])
+
+/** The words looked for in a list as they are understood: without a field, in those that say what a work is about. */
+export const readWords = (words: string): Parsed => {
+  const text = words.trim()
+  return parse(/^[a-z]+(?:,[a-z]+)*:/.test(text) ? text : `${DEFAULT_FIELDS}: (${text})`)
+}
 
 /**
  * A list of works that is searched, narrowed and sorted: columns are laid out once, and each question is answered in one
  * pass over them.
  */
 export class WorkList {
-  private readonly steady: FacetIndexOf<WorkFacet>
-  private readonly orders = new Map<WorkOrder, Uint32Array>()
   private readonly all: Uint32Array
-  private words: Index | undefined
   private now: { changing: Changing; index: FacetIndexOf<WorkFacet> } | undefined
 
-  constructor(readonly works: readonly ListedWork[]) {
-    const count = works.length
-    const of = (valuesOf: (r: Rec, w: ListedWork) => readonly (string | undefined)[]) =>
-      layFacet(count, (at) => {
-        const work = works[at]!
-        return [...new Set(valuesOf(work.record, work))].filter(
-          (v) => v !== undefined && v !== '',
-        ) as string[]
-      })
-    const none = layFacet(count, () => [])
-    this.all = Uint32Array.from({ length: count }, (_, i) => i)
-    this.steady = {
-      'found in': of((_, w) => [
-        w.sources.length === 1 ? 'one source' : w.sources.length === 2 ? 'two' : 'three and more',
-      ]),
-      source: of((_, w) => w.sources),
-      ruled: none,
-      group: none,
-      new: none,
-      year: of((r) => decade(r.year)),
-      type: of((r) => [r.type]),
-      journal: of((r) => [r.journal]),
-      language: of((r) => [r.language]),
-      heading: of((r) => r.headings.map((h) => h.label)),
-      keyword: of((r) => r.keywords.map((k) => k.toLowerCase())),
-      author: of((r) => r.authors),
-      'full text': of((r) => [r.fulltext === undefined ? undefined : 'here']),
-    }
+  /** `words` gives the index of the works in their order; it is asked for when words are looked for. */
+  constructor(
+    readonly columns: ListColumns,
+    private readonly words: () => Index,
+  ) {
+    this.all = Uint32Array.from({ length: columns.count }, (_, i) => i)
   }
 
   /** Answers what is asked; `changing` says what holds now of each work. */
@@ -120,7 +71,9 @@ export class WorkList {
     const exact = only && [...only].sort().join('\n')
     const all = itemsWith(index, found, {}, leftOut)
     const kept =
-      exact === undefined ? all : all.filter((at) => [...this.works[at]!.sources].sort().join('\n') === exact)
+      exact === undefined
+        ? all
+        : all.filter((at) => valuesIn(this.columns, 'source', at).sort().join('\n') === exact)
     const facets = countItems(index, kept, chosen, (facet) => (facet === 'year' ? 400 : most))
     const left = itemsWith(index, kept, chosen)
     const places = this.sorted(left, order, scores)
@@ -130,9 +83,9 @@ export class WorkList {
   /** All columns; those that change are laid out once for as long as the same `changing` is given. */
   private indexFor(changing: Changing): FacetIndexOf<WorkFacet> {
     if (this.now?.changing === changing) return this.now.index
-    const count = this.works.length
+    const { count } = this.columns
     const index = {
-      ...this.steady,
+      ...this.columns.steady,
       ruled: layFacet(count, (at) => changing.ruled(at)),
       group: layFacet(count, (at) => changing.groups(at)),
       new: layFacet(count, (at) => (changing.isNew(at) ? ['with the last import'] : [])),
@@ -141,19 +94,13 @@ export class WorkList {
     return index
   }
 
-  /** Makes ready for words to be looked for; else that is done when they are first asked for. */
-  index(): Index {
-    return (this.words ??= buildIndex(this.works.map((w) => toDocument(w.record))))
-  }
-
   private find(words: string): { found: ArrayLike<number>; trouble?: string; scores?: Float32Array } {
-    const text = words.trim()
-    if (!text) return { found: this.all }
-    const read = parse(/^[a-z]+(?:,[a-z]+)*:/.test(text) ? text : `${DEFAULT_FIELDS}: (${text})`)
+    if (!words.trim()) return { found: this.all }
+    const read = readWords(words)
     const trouble = read.problems.find((p) => p.severity === 'error')?.message
     if (!read.tree || trouble !== undefined)
       return { found: this.all, trouble: trouble ?? 'These words ask for nothing.' }
-    const index = this.index()
+    const index = this.words()
     return { found: evaluate(index, read.tree).docs, scores: relevance(index, read.tree) }
   }
 
@@ -167,34 +114,38 @@ export class WorkList {
 
   /** By place, its rank in an order; found once. */
   private rankOf(order: WorkOrder): Uint32Array {
-    const known = this.orders.get(order)
+    const known = this.columns.ranks[order]
     if (known) return known
-    const keys = this.works.map((w) => keyOf(w, order))
+    const keys = keysOf(this.columns, order)
     const sorted = [...this.all].sort((a, b) => (keys[a]! < keys[b]! ? -1 : keys[a]! > keys[b]! ? 1 : a - b))
     const rank = new Uint32Array(sorted.length)
     sorted.forEach((place, n) => {
       rank[place] = n
     })
-    this.orders.set(order, rank)
+    this.columns.ranks[order] = rank
     return rank
   }
 }
 
-/** The text by which a work stands in an order; numbers that begin with the greatest are turned round. */
-function keyOf({ record, sources }: ListedWork, order: WorkOrder): string {
-  const down = (n: number | undefined): string => String(9_999_999 - (n ?? -1)).padStart(8, '0')
-  switch (order) {
-    case 'year':
-      return `${down(record.year)} ${foldLabel(record.authors[0] ?? '')}`
-    case 'author':
-      return `${foldLabel(record.authors[0] ?? '\uffff')} ${down(record.year)}`
-    case 'title':
-      return foldLabel(record.title)
-    case 'times cited':
-      return down(record.timesCited)
-    case 'source':
-      return sources[0] ?? ''
-    default:
-      return ''
+/** The texts by which works stand in an order; numbers that begin with the greatest are turned round. */
+function keysOf(columns: ListColumns, order: WorkOrder): string[] {
+  const { titles, firstAuthors, years, timesCited } = columns
+  const down = (n: number): string => String(9_999_999 - n).padStart(8, '0')
+  const key = (at: number): string => {
+    switch (order) {
+      case 'year':
+        return `${down(years[at]!)} ${foldLabel(firstAuthors[at]!)}`
+      case 'author':
+        return `${foldLabel(firstAuthors[at]! || '\uffff')} ${down(years[at]!)}`
+      case 'title':
+        return foldLabel(titles[at]!)
+      case 'times cited':
+        return down(timesCited[at]!)
+      case 'source':
+        return valuesIn(columns, 'source', at)[0] ?? ''
+      default:
+        return ''
+    }
   }
+  return Array.from({ length: columns.count }, (_, at) => key(at))
 }

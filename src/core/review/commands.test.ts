@@ -38,6 +38,18 @@ const attachment: CommandOf<'attachment.add'>['payload'] = {
   at: AT,
 }
 
+const page = (id: string): CommandOf<'page.set'>['payload'] => ({
+  id,
+  sourceId: 's',
+  address: 'https://rooms.example/',
+  title: 'Rooms',
+  searched: 'noise',
+  publisher: '',
+  dated: '',
+  evidence: '',
+  purpose: '',
+})
+
 /** A review with something of everything in it, made by commands. */
 const BEGUN: Command[] = [
   { kind: 'review.create', payload: { id: 'r', title: 'Sound' } },
@@ -102,6 +114,10 @@ const BEGUN: Command[] = [
   { kind: 'account.edit', payload: { passage: 'records', content: [{ type: 'paragraph' }] } },
   { kind: 'group.set', payload: { id: 'g1', name: 'For the introduction' } },
   { kind: 'filter.set', payload: { id: 'f1', name: 'Late', chosen: { year: ['2026'] } } },
+  { kind: 'study.bind', payload: { id: 'st', name: 'One trial', records: ['i/1'] } },
+  { kind: 'contact.set', payload: { id: 'c1', sourceId: 's', who: 'A. Quill', way: 'letter', what: '' } },
+  { kind: 'page.set', payload: page('w1') },
+  { kind: 'quote.set', payload: { id: 'q1', recordId: 'i/1', text: 'Loud.', page: '7' } },
 ]
 
 /** One of each kind that can be undone, each of which changes the review above. */
@@ -194,6 +210,27 @@ const EXAMPLES: {
   'group.remove': { id: 'g1' },
   'filter.set': { id: 'f2', name: 'Loud', words: 'noise' },
   'filter.remove': { id: 'f1' },
+  'ruling.many': {
+    records: ['i/1'],
+    pass: 'broad',
+    reader: 'p-1',
+    verdict: 'out',
+    because: 'no study',
+    which: 'type',
+  },
+  'ruling.settle': { recordId: 'i/1', pass: 'broad', verdict: 'in', by: 'p-1', how: 'by talking' },
+  'criteria.version': { id: 'v1', name: 'after the first fifty', at: AT },
+  'order.choose': { pass: 'broad', order: 'chance', seed: 's1', at: AT },
+  'retrieval.set': { recordId: 'i/1', state: 'loan asked', asked: '2026-11-20', due: '2026-11-25' },
+  'study.bind': { id: 'st2', name: 'Another', records: ['i/1'] },
+  'study.part': { id: 'st' },
+  'step.follow': { id: 'sp', sourceId: 's', of: ['i/1'], named: 3, known: 1, at: AT },
+  'contact.set': { id: 'c2', sourceId: 's', who: 'R. Ahola', way: 'mail', what: 'two reports' },
+  'contact.remove': { id: 'c1' },
+  'page.set': page('w2'),
+  'page.remove': { id: 'w1' },
+  'quote.set': { id: 'q2', recordId: 'i/1', text: 'Quiet.', page: '9' },
+  'quote.remove': { id: 'q1' },
 }
 const examples = Object.entries(EXAMPLES).map(([kind, payload]) => ({ kind, payload }) as Command)
 const reviewOf = (commands: readonly Command[]) => {

@@ -11,12 +11,20 @@ export function standingImports({ imports }: Pick<Review, 'imports'>): Import[] 
 }
 
 /** The names of the records of an import, in their order: broken records of its file have a position, but no name. */
-export function recordNames({ id, count, broken = [] }: Pick<Import, 'id' | 'count' | 'broken'>): string[] {
+export const recordNames = (of: Pick<Import, 'id' | 'count' | 'broken'>): string[] => [...namesIn(of)]
+
+/** The same one by one. */
+export function* namesIn({
+  id,
+  count,
+  broken = [],
+}: Pick<Import, 'id' | 'count' | 'broken'>): Generator<string, undefined> {
   const gaps = new Set(broken.map((b) => b.position))
-  const names: string[] = []
-  for (let position = 1; names.length < count; position++)
-    if (!gaps.has(position)) names.push(recordId(id, position))
-  return names
+  for (let position = 1, n = 0; n < count; position++) {
+    if (gaps.has(position)) continue
+    n++
+    yield recordId(id, position)
+  }
 }
 
 /** The place of a record among those of its import, by its name, from 0. */

@@ -25,3 +25,5 @@ export const ImportId = z.string().regex(/^[\w-]{1,100}$/)
  */
 export const RecordId = z.string().regex(/^(?:[\w-]{1,100}\/[1-9]\d*|was:.{1,400})$/s)
 export const recordId = (importId: string, place: number): string => `${importId}/${place}`
+/** The import of a record, by its name. */
+export const importOf = (name: string): string => name.slice(0, name.lastIndexOf('/'))

@@ -24,18 +24,42 @@ const RULE: Record<Reminder['every'], string> = {
  * `stamp` is when it was made, as ISO 8601 in UTC.
  */
 export function reminderCalendar(events: readonly ReminderEvent[], stamp: string): string {
+  return calendarOf(
+    events.map((e) => ({
+      uid: e.uid,
+      day: e.reminder.from,
+      rule: RULE[e.reminder.every],
+      summary: e.summary,
+      description: e.description,
+    })),
+    stamp,
+  )
+}
+
+/** A day of a calendar; with a rule, one that comes again. */
+export interface CalendarDay {
+  uid: string
+  /** As ISO 8601 has it. */
+  day: string
+  rule?: string
+  summary: string
+  description: string
+}
+
+/** Days as a calendar file (RFC 5545), each with an alarm at nine; `stamp` is when it was made. */
+export function calendarOf(days: readonly CalendarDay[], stamp: string): string {
   const made = stamp.replace(/[-:]/g, '').replace(/\.\d+/, '')
   const lines = [
     'BEGIN:VCALENDAR',
     'VERSION:2.0',
     'PRODID:-//Luvren//Reminders//EN',
     'CALSCALE:GREGORIAN',
-    ...events.flatMap((e) => [
+    ...days.flatMap((e) => [
       'BEGIN:VEVENT',
       `UID:${escaped(e.uid)}`,
       `DTSTAMP:${made}`,
-      `DTSTART;VALUE=DATE:${e.reminder.from.replace(/-/g, '')}`,
-      `RRULE:${RULE[e.reminder.every]}`,
+      `DTSTART;VALUE=DATE:${e.day.replace(/-/g, '')}`,
+      ...(e.rule === undefined ? [] : [`RRULE:${e.rule}`]),
       `SUMMARY:${escaped(e.summary)}`,
       `DESCRIPTION:${escaped(e.description)}`,
       'TRANSP:TRANSPARENT',

@@ -3,12 +3,14 @@ import { Id } from '../base'
 import { Profile } from '../profile'
 import { LimitValue } from '../query'
 import type { Decision } from '../records'
-import { Digest, PersonId, RecordId, Text, type Person } from './names'
+import { Digest, Text, type Person } from './names'
 import type { Export, Group, Import, SavedFilter } from './record-values'
+import type { Criterion, Ruling, Selecting } from './selection-values'
 import type { SideTaken } from './side-taken'
 
 export * from './names'
 export * from './record-values'
+export * from './selection-values'
 
 export const LETTERS = ['A', 'B', 'C', 'D', 'E', 'F', 'G', 'H'] as const
 export const Letter = z.enum(LETTERS)
@@ -42,13 +44,6 @@ export type Pick = z.infer<typeof Pick>
 export const PlannedLimit = z.object({ id: Id, limit: LimitValue, reason: Text })
 export type PlannedLimit = z.infer<typeof PlannedLimit>
 
-export const PassName = z.enum(['broad', 'close'])
-export type PassName = z.infer<typeof PassName>
-
-/** A question asked of each record; `sense` says what a "yes" means. */
-export const Criterion = z.object({ id: Id, text: Text, pass: PassName, sense: z.enum(['in', 'out']) })
-export type Criterion = z.infer<typeof Criterion>
-
 export const SourceKind = z.enum([
   'database',
   'reference lists',
@@ -57,6 +52,8 @@ export const SourceKind = z.enum([
   'web',
   'catalogue',
   'own collection',
+  'hand search',
+  'register',
 ])
 export const RHYTHMS = ['month', 'three months', 'half year', 'year'] as const
 export const Source = z.object({
@@ -251,19 +248,6 @@ export const Attachment = z.object({
 })
 export type Attachment = z.infer<typeof Attachment>
 
-/** What a reader said of a work in a pass, under the record that was shown. */
-export const Ruling = z.object({
-  recordId: RecordId,
-  pass: PassName,
-  reader: PersonId,
-  verdict: z.enum(['in', 'out', 'unsure']),
-  criterionId: Id.optional(),
-  note: Text.optional(),
-  /** This reader's earlier rulings of the pass on the work's other records, which it replaces until they are parted. */
-  replaces: z.array(RecordId).optional(),
-})
-export type Ruling = z.infer<typeof Ruling>
-
 export const Voice = z.enum(['we', 'I', 'passive'])
 export type Voice = z.infer<typeof Voice>
 
@@ -271,7 +255,7 @@ export type Voice = z.infer<typeof Voice>
 export const PassageContent = z.array(z.looseObject({ type: z.string() }))
 export type PassageContent = z.infer<typeof PassageContent>
 
-export interface Review {
+export interface Review extends Selecting {
   id: string
   title: string
   question: string

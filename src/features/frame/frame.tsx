@@ -17,7 +17,6 @@ import { Palette } from './palette'
 import { Strip } from './strip'
 import { useFocusHome } from './focus-home'
 import { useFrameActions, useKeys } from './keys'
-import { useReadAhead } from '../shared/desk-review'
 import { Trouble } from './trouble'
 
 /** How long what was gone to stays lit, in milliseconds. */
@@ -69,7 +68,6 @@ export function Frame({ reviewId, children }: { reviewId: string; children: Reac
     const name = stage.charAt(0).toUpperCase() + stage.slice(1)
     document.title = open ? `${name} · ${title || 'Review without a title'} · Luvren` : 'Luvren'
   }, [stage, open, title])
-  useReadAhead(stage)
   useArrival(stage, open)
   useFrameActions(reviewId)
   useKeys()

@@ -23,6 +23,8 @@ const OTHER: Record<OtherKind, { label: string; name: string }> = {
   web: { label: 'Websites', name: 'websites' },
   catalogue: { label: 'A library catalogue', name: 'the library catalogue' },
   'own collection': { label: 'Your own collection', name: 'our own collection' },
+  'hand search': { label: 'Journals searched by hand', name: 'journals searched by hand' },
+  register: { label: 'A register of studies or theses', name: 'the register' },
 }
 
 const add = (store: Store, source: Omit<Source, 'id' | 'why'>): Promise<void> =>

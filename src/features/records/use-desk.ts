@@ -3,8 +3,7 @@ import type { Review } from '@/core/review'
 import { useSession } from '@/store/provider'
 import { useAsked } from '@/store/use-asked'
 import { sourceInfo } from '@/store/source-info'
-import { deskReview } from '../shared/desk-review'
-import { recordsDesk } from '@/workers'
+import { deskReview, recordsDesk } from '@/workers'
 
 export interface Desk {
   /** Changes with everything that the desk answers from; undefined until it has the review. */

@@ -7,7 +7,7 @@ import { useSession, useStore } from '@/store/provider'
 import type { SourceInfo } from '@/store/source-info'
 import { LetterList } from '@/ui/letter-list'
 import { useAsked } from '@/store/use-asked'
-import { wordDesk, type HarvestOffer } from '@/workers'
+import { recordsDesk, wordDesk, type HarvestOffer } from '@/workers'
 import { askedOf } from '../shared/known-item'
 import { conceptTerms } from '../shared/plan-text'
 import { putTerms } from '../shared/term-commands'
@@ -142,7 +142,7 @@ function useGood(
   from: From,
   review: Review,
   sources: readonly SourceInfo[],
-  kept: readonly { from: readonly { sourceId: string; recordId: string }[] }[],
+  kept: readonly { id: string }[],
 ): Record<string, string[]> {
   const { knownItems } = review
   const { value } = useAsked(
@@ -152,7 +152,10 @@ function useGood(
         if (from === 'works kept')
           return [
             standin!.id,
-            kept.flatMap((w) => w.from.flatMap((f) => (f.sourceId === source.id ? [f.recordId] : []))),
+            await recordsDesk().numbersIn(
+              source.id,
+              kept.map((w) => w.id),
+            ),
           ]
         const asked = knownItems.map(askedOf)
         const held = asked.length ? await wordDesk().holds(standin!.id, asked) : []

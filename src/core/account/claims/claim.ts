@@ -69,7 +69,20 @@ export type Claim =
   | (Says<'LimitNotAvailable'> & { sourceId: string; kinds: LimitKind[] })
   | (Says<'BroughtIn'> & { count: number; ofHits: boolean })
   | Says<'Merged'>
+  | (Says<'FoundOnce'> & { count: number })
+  | (Says<'RemovedUnread'> & { count: number; reasons: string[] })
   | (Says<'Read'> & { left: number; criterionIds: string[] })
+  | (Says<'Agreed'> & { kappa: boolean })
+  | (Says<'Sought'> & { count: number; notHad: number; awaited: number })
+  | (Says<'ReadInFull'> & {
+      out: number
+      open: number
+      included: number
+      reasons: string[]
+      /** Nothing is left to read or to decide. */
+      finished: boolean
+    })
+  | Says<'Studies'>
 
 export type ClaimOf<K extends Claim['says']> = Extract<Claim, { says: K }>
 

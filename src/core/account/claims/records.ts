@@ -14,5 +14,6 @@ export function records({ review, figures }: FactContext): Claims {
   const ofHits = known && from.every((id) => databases.has(id)) && hits !== figures.identified
   const on = from.map((id) => `import:${id}`)
   const merged: Claim[] = figures.duplicates ? [{ says: 'Merged', on }] : []
-  return [[{ says: 'BroughtIn', on, count: figures.identified, ofHits }, ...merged]]
+  const once: Claim[] = figures.foundOnce ? [{ says: 'FoundOnce', on, count: figures.foundOnce }] : []
+  return [[{ says: 'BroughtIn', on, count: figures.identified, ofHits }, ...merged, ...once]]
 }

@@ -6,5 +6,6 @@ export const RECORDS = {
     const brought = `{records.identified} ${count === 1 ? 'was' : 'were'} brought in.`
     return ofHits ? `The searches found {hits.total}, and ${brought}` : `In all, ${brought}`
   },
+  FoundOnce: () => 'Of the works, {works.once} stood in one source only.',
   Merged: () => 'After {records.duplicates} had been merged, {works} remained.',
 }

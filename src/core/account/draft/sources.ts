@@ -71,4 +71,6 @@ const DEED: Record<Exclude<Source['kind'], 'database'>, { plan: string; done: st
   web: { plan: 'search', done: 'searched' },
   catalogue: { plan: 'search', done: 'searched' },
   'own collection': { plan: 'go through', done: 'went through', passive: 'gone through' },
+  'hand search': { plan: 'go through', done: 'went through', passive: 'gone through' },
+  register: { plan: 'search', done: 'searched' },
 }

@@ -28,6 +28,12 @@ export const RECORDS: Record<string, Reader> = {
     const n = c.figures.duplicates
     return { text: plural(n, 'duplicate'), stage: 'records', from: 'records that stand for the same work' }
   },
+  'works.once': (c) => ({
+    text: thousands(c.figures.foundOnce),
+    missing: !c.figures.foundOnce,
+    stage: 'records',
+    from: 'works that one source alone has',
+  }),
   works: (c) => ({
     text: plural(c.figures.works, 'work'),
     missing: !c.figures.works,

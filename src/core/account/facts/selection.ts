@@ -1,5 +1,76 @@
-import { pluralInWords, thousands } from '../../base'
+import { plural, pluralInWords, thousands } from '../../base'
+import type { Figures } from '../../figures'
+import { reasonWords, type FlowColumn, type Reason } from '../../selection'
 import type { Reader } from './fact'
+
+type Sums = Pick<
+  FlowColumn,
+  | 'removed'
+  | 'screened'
+  | 'setAside'
+  | 'open'
+  | 'sought'
+  | 'notHad'
+  | 'awaited'
+  | 'assessed'
+  | 'closeOpen'
+  | 'out'
+  | 'included'
+> & { removedReasons: Reason[]; outReasons: Reason[]; fetched: boolean }
+
+/** The flow of all columns and rounds in sum. */
+export function passSums({ flow, close }: Figures): Sums {
+  const columns = flow.rounds.flatMap((r) => r.columns)
+  const sum = (of: (c: FlowColumn) => number): number => columns.reduce((n, c) => n + of(c), 0)
+  const together = (of: (c: FlowColumn) => readonly Reason[]): Reason[] => {
+    const counts = new Map<string, number>()
+    for (const { reason, count } of columns.flatMap(of)) counts.set(reason, (counts.get(reason) ?? 0) + count)
+    return [...counts]
+      .map(([reason, count]) => ({ reason, count }))
+      .sort((a, b) => b.count - a.count || (a.reason < b.reason ? -1 : 1))
+  }
+  const notHad = sum((c) => c.notHad)
+  const assessed = sum((c) => c.assessed)
+  return {
+    removed: sum((c) => c.removed),
+    removedReasons: together((c) => c.removedReasons),
+    screened: sum((c) => c.screened),
+    setAside: sum((c) => c.setAside),
+    open: sum((c) => c.open),
+    sought: sum((c) => c.sought),
+    notHad,
+    awaited: sum((c) => c.awaited),
+    assessed,
+    closeOpen: sum((c) => c.closeOpen),
+    out: sum((c) => c.out),
+    outReasons: together((c) => c.outReasons),
+    included: sum((c) => c.included),
+    // Before anything was fetched or read in full, nobody sought anything yet.
+    fetched: notHad > 0 || assessed > 0 || close.in > 0,
+  }
+}
+
+const number =
+  (of: (sums: Sums) => number, from: string): Reader =>
+  (c) => ({ text: thousands(of(passSums(c.figures))), stage: 'selection', from })
+const works =
+  (of: (sums: Sums) => number, from: string): Reader =>
+  (c) => ({ text: plural(of(passSums(c.figures)), 'work'), stage: 'selection', from })
+const forReason =
+  (of: (sums: Sums) => readonly Reason[], from: string): Reader =>
+  (c, reason) => {
+    const found = of(passSums(c.figures)).find((r) => r.reason === reason)
+    const words = reasonWords(c.review, reason)
+    // A question is told as it is asked; other reasons are a person’s own words.
+    const said = reason.startsWith('words:') ? words : `“${words}”`
+    return {
+      text: `${said}: ${thousands(found?.count ?? 0)}`,
+      missing: !found,
+      stage: 'selection',
+      from,
+    }
+  }
+const two = (n: number): string => `${n < 0 ? '−' : ''}${Math.abs(n).toFixed(2)}`
 
 /** Facts of the rulings. */
 export const SELECTION: Record<string, Reader> = {
@@ -12,21 +83,53 @@ export const SELECTION: Record<string, Reader> = {
       from: 'who has ruled',
     }
   },
-  'broad.ruled': (c) => ({
-    text: thousands(c.figures.broad.total - c.figures.broad.left),
-    stage: 'selection',
-    from: 'the rulings of the broad pass',
-  }),
-  'broad.in': (c) => ({ text: thousands(c.figures.broad.in), stage: 'selection', from: 'works ruled in' }),
-  'broad.out': (c) => ({ text: thousands(c.figures.broad.out), stage: 'selection', from: 'works ruled out' }),
-  'broad.unsure': (c) => ({
-    text: thousands(c.figures.broad.unsure),
-    stage: 'selection',
-    from: 'works left open',
-  }),
+  'broad.removed': works((s) => s.removed, 'works that went out together, unread'),
+  'removed.for': forReason((s) => s.removedReasons, 'works that went out together, unread'),
+  'broad.read': works((s) => s.screened, 'the rulings of the broad pass'),
+  'broad.ruled': number((s) => s.screened, 'the rulings of the broad pass'),
+  'broad.in': number((s) => s.sought, 'works ruled in'),
+  'broad.out': number((s) => s.setAside, 'works ruled out'),
+  'broad.unsure': number((s) => s.open, 'works left open'),
   'broad.left': (c) => ({
     text: thousands(c.figures.broad.left),
     stage: 'selection',
     from: 'works nobody has ruled',
+  }),
+  'agreed.both': (c) => ({
+    text: plural(c.figures.agreement?.both ?? 0, 'work'),
+    missing: !c.figures.agreement?.both,
+    stage: 'selection',
+    from: 'works on which two readers ruled',
+  }),
+  'agreed.share': (c) => ({
+    text: `${((c.figures.agreement?.agreed ?? 0) * 100).toFixed(1)} %`,
+    missing: c.figures.agreement?.agreed === undefined,
+    stage: 'selection',
+    from: 'what two readers said of the same works',
+  }),
+  'agreed.kappa': (c) => {
+    const { kappa, interval } = c.figures.agreement ?? {}
+    return {
+      text:
+        kappa === undefined || !interval
+          ? ''
+          : `${two(kappa)}, 95 % interval ${two(interval[0])} to ${two(interval[1])}`,
+      missing: kappa === undefined,
+      stage: 'selection',
+      from: 'what two readers said of the same works',
+    }
+  },
+  'texts.sought': works((s) => s.sought, 'works whose full text was sought'),
+  'texts.notHad': number((s) => s.notHad, 'full texts that were not to be had'),
+  'texts.awaited': number((s) => s.awaited, 'full texts that are awaited or unread'),
+  'texts.read': works((s) => s.assessed, 'the rulings of the close pass'),
+  'close.out': number((s) => s.out, 'works ruled out on their full text'),
+  'out.for': forReason((s) => s.outReasons, 'the main reasons of the close pass'),
+  'close.open': number((s) => s.closeOpen, 'works left open on their full text'),
+  'close.in': number((s) => s.included, 'works included'),
+  studies: (c) => ({
+    text: plural(c.figures.flow.studies, 'study', 'studies'),
+    stage: 'selection',
+    from: 'works bound as reports of one study',
   }),
 }

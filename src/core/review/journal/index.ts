@@ -25,5 +25,15 @@ export {
   type Snapshot,
 } from './fold'
 export { momentsOfRuns } from './moments'
-export { foldSide, readSide, sideBytes, sideEntry, takenFrom, type Origin, type SideJournal } from './side'
+export { ownSide } from './own-side'
+export {
+  foldSide,
+  readSide,
+  sideBytes,
+  sideEntry,
+  sidesIn,
+  takenFrom,
+  type Origin,
+  type SideJournal,
+} from './side'
 export { goingOver, isToGoOver, withoutNames, type GoingOver } from './going-over'

@@ -87,7 +87,7 @@ function bearsPerson(entry: Entry, person: string): boolean {
   const read = commandOf(entry)
   if (entry.by !== person || !read.ok || !kindNamed(read.value.kind)!.bearsPerson) return false
   const { kind, payload } = read.value
-  if (kind === 'ruling.set' || kind === 'ruling.remove') return payload.reader === person
+  if ('reader' in payload) return payload.reader === person
   return kind !== 'person.named' || payload.id === person
 }
 
@@ -108,6 +108,25 @@ export function foldSide({ entries, person }: SideJournal): SideState {
   for (const [seq, { command, entry }] of commands)
     if (!out.has(seq)) kindNamed(command.kind)!.apply(review, structuredClone(command.payload), entry)
   return { rulings: review.rulings, person: review.people.find((p) => p.id === person) }
+}
+
+/**
+ * The side journals that entries took in, read from what lies beside them; one that is not here or damaged is left out, and
+ * its entry is named when the journal is folded.
+ */
+export async function sidesIn(
+  entries: readonly Pick<Entry, 'kind' | 'payload'>[],
+  bytesAt: (digest: string) => Promise<Uint8Array | undefined>,
+): Promise<Map<string, SideTaken>> {
+  const found = new Map<string, SideTaken>()
+  for (const { kind, payload } of entries) {
+    const { digest } = (payload ?? {}) as { digest?: unknown }
+    if (kind !== 'side.take' || typeof digest !== 'string' || found.has(digest)) continue
+    const bytes = await bytesAt(digest)
+    const read = bytes && readSide(bytes)
+    if (read?.ok) found.set(digest, takenFrom(read.value))
+  }
+  return found
 }
 
 /** A side journal as a journal takes it in. */

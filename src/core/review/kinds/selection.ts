@@ -1,6 +1,21 @@
 import { z } from 'zod'
-import { PassName, PersonId, RecordId, Ruling } from '../values'
-import { atStage, kind, PLAIN, said } from './kind'
+import {
+  Contact,
+  CriteriaVersion,
+  OrderChosen,
+  PassName,
+  PersonId,
+  Quote,
+  RecordId,
+  Retrieval,
+  Ruling,
+  RulingOfMany,
+  Settlement,
+  Step,
+  Study,
+  WebPage,
+} from '../values'
+import { atStage, drop, kind, PLAIN, put, removes, said, sets } from './kind'
 
 export const SELECTION_KINDS = {
   'ruling.set': kind({
@@ -39,4 +54,96 @@ export const SELECTION_KINDS = {
     words: said('ruling taken back'),
     bearsPerson: true,
   }),
+  'ruling.many': kind({
+    ...PLAIN,
+    schema: RulingOfMany,
+    apply: (r, { records, pass, reader, verdict, because }) => {
+      const key = `${pass}/${reader}`
+      for (const recordId of records)
+        (r.rulings[recordId] ??= {})[key] = { recordId, pass, reader, verdict, reason: because, unread: true }
+    },
+    place: (p) => atStage('selection', `work:${p.records[0]}`),
+    words: said('works ruled together'),
+    bearsPerson: true,
+  }),
+  'ruling.settle': kind({
+    ...PLAIN,
+    schema: Settlement,
+    apply: (r, p) => {
+      ;((r.settlements ??= {})[p.recordId] ??= {})[p.pass] = p
+    },
+    place: (p) => atStage('selection', `work:${p.recordId}`),
+    words: said('rulings settled'),
+  }),
+  'criteria.version': kind({
+    ...PLAIN,
+    schema: CriteriaVersion,
+    apply: (r, p) => put((r.criteriaVersions ??= []), { ...p, criteria: r.criteria.map((c) => ({ ...c })) }),
+    place: () => atStage('selection'),
+    words: said('version of the criteria named'),
+  }),
+  'order.choose': kind({
+    ...PLAIN,
+    schema: OrderChosen,
+    apply: (r, p) => {
+      ;(r.orders ??= []).push(p)
+    },
+    place: () => atStage('selection'),
+    words: said('order of reading chosen'),
+  }),
+  'retrieval.set': kind({
+    ...PLAIN,
+    schema: Retrieval,
+    apply: (r, p) => {
+      ;(r.retrievals ??= {})[p.recordId] = p
+    },
+    blobs: (p) => (p.file ? [p.file.digest] : []),
+    place: (p) => atStage('selection', `work:${p.recordId}`),
+    words: said('full text noted'),
+  }),
+  'study.bind': kind({
+    ...PLAIN,
+    schema: Study,
+    apply: (r, p) => put((r.studies ??= []), p),
+    place: () => atStage('selection'),
+    words: said('works bound as one study'),
+  }),
+  'study.part': kind({
+    ...PLAIN,
+    schema: Study.pick({ id: true }),
+    apply: (r, p) => drop((r.studies ??= []), p.id),
+    place: () => atStage('selection'),
+    words: said('study parted'),
+  }),
+  'step.follow': kind({
+    ...PLAIN,
+    schema: Step,
+    apply: (r, p) => put((r.steps ??= []), p),
+    place: () => atStage('selection'),
+    words: said('references followed'),
+  }),
+  'contact.set': sets(
+    Contact,
+    (r) => (r.contacts ??= []),
+    () => atStage('selection'),
+    'person asked',
+  ),
+  'contact.remove': removes((r) => (r.contacts ??= []), atStage('selection'), 'person taken away'),
+  'page.set': kind({
+    ...sets(
+      WebPage,
+      (r) => (r.pages ??= []),
+      () => atStage('selection'),
+      'page noted',
+    ),
+    blobs: (p) => (p.copy ? [p.copy.digest] : []),
+  }),
+  'page.remove': removes((r) => (r.pages ??= []), atStage('selection'), 'page taken away'),
+  'quote.set': sets(
+    Quote,
+    (r) => (r.quotes ??= []),
+    (p) => atStage('selection', `work:${p.recordId}`),
+    'quote kept',
+  ),
+  'quote.remove': removes((r) => (r.quotes ??= []), atStage('selection'), 'quote taken away'),
 }

@@ -2,6 +2,7 @@ import { sha256 } from '@noble/hashes/sha2.js'
 import { bytesToHex } from '@noble/hashes/utils.js'
 import { fail, messageOf, ok, problem, ReviewId, type Problem, type Result } from '../../base'
 import { blobsOf, commandOf, fold, verifyJournal, type Entry } from '../journal'
+import type { SideTaken } from '../side-taken'
 import type { ByteSource } from './bytes'
 import { blobChecks } from './check-blobs'
 import { readJournal } from './journal-lines'
@@ -136,7 +137,21 @@ function checkJournal(entries: readonly Entry[]): Problem[] {
   // What a newer version wrote, or was withheld, is kept and named when the review is opened; the rest must be right.
   return first.seq > 0
     ? []
-    : fold(entries).problems.filter((p) => p.code !== 'entry-newer' && p.code !== 'entry-withheld')
+    : fold(entries, { side: sidesNamed(entries) }).problems.filter(
+        (p) => p.code !== 'entry-newer' && p.code !== 'entry-withheld',
+      )
+}
+
+/** Side journals as the entries name them: whether they are what they should be is checked with the bytes of each. */
+function sidesNamed(entries: readonly Entry[]): (digest: string) => SideTaken | undefined {
+  const named = new Map<string, SideTaken>()
+  for (const entry of entries) {
+    const read = commandOf(entry)
+    if (!read.ok || read.value.kind !== 'side.take') continue
+    const { digest, person, head } = read.value.payload
+    named.set(digest, { person, digests: [head], state: { rulings: {}, person: undefined } })
+  }
+  return (digest) => named.get(digest)
 }
 
 /** Reads every other file once: against the manifest, against its name, and against what it should be. */

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { emptyRecord, type Rec } from '../../records'
 import { citationsOf } from './citations'
-import type { Work } from './works'
+import type { WorkRead } from './works'
 
 const record = (number: string, ...cited: (string | undefined)[]): Rec => ({
   ...emptyRecord(number, number),
@@ -14,11 +14,12 @@ const RECORDS: Record<string, Rec> = {
   'j/1': emptyRecord('w2', 'of another source'),
   'i/4': record('w4'),
 }
-const work = (id: string, ...records: string[]): Work => ({
+const work = (id: string, ...records: string[]): WorkRead => ({
   id,
   record: RECORDS[id]!,
   records,
   former: [],
+  sources: [...new Set(records.map((r) => r[0]!))],
   from: records.map((r) => ({ sourceId: r[0]!, recordId: RECORDS[r]!.id })),
 })
 

@@ -1,5 +1,5 @@
 import type { Rec } from '../../records'
-import type { Work } from './works'
+import type { WorkRead } from './works'
 
 /** Which works of a review cite which, by their ids; works that cite nothing here, or are not cited, are left out. */
 export interface Citations {
@@ -12,7 +12,7 @@ export interface Citations {
  * though one of its records may cite another.
  */
 export function citationsOf(
-  works: readonly Work[],
+  works: readonly WorkRead[],
   recordOf: (id: string) => { sourceId: string; record: Rec },
 ): Citations {
   const numbered = new Map<string, string>()

@@ -1,4 +1,5 @@
-export { chosenFor, worksOf, type ClassesAt, type Work, type Works } from './works'
+export { chosenFor, shownOf, worksOf, type ClassesAt, type Work, type WorkRead, type Works } from './works'
+export { packWorks, unpackWorks, type PackedWorks } from './packed'
 export {
   rulingsByWork,
   ruledBefore,
@@ -7,6 +8,7 @@ export {
   type RulingsByWork,
   type WorkRuling,
 } from './rulings'
-export { importsToRead, worksMadeFrom, type RecordsOf } from './records-of'
+export { importsToRead, worksMadeFrom, type NamedRecord, type RecordsOf } from './records-of'
+export { knownAmong } from './known-among'
 export { partitionOf, type Kept, type StoredPartition } from './stored-partition'
 export { citationsOf, type Citations } from './citations'

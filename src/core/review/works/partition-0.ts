@@ -1,4 +1,4 @@
-import type { Named } from './records-of'
+import type { NamedRecord } from './records-of'
 
 /**
  * Version 0 of the rules, that of the first form, frozen: records with the same number in the same source are one work,
@@ -6,10 +6,10 @@ import type { Named } from './records-of'
  * Gives the classes in the order of their first records, each in the order in which they came. `others`, records of
  * imports that no longer stand, join what fits them and never change what the others are.
  */
-export function partition0(records: readonly Named[], others: readonly Named[] = []): string[][] {
+export function partition0(records: readonly NamedRecord[], others: readonly NamedRecord[] = []): string[][] {
   const classes: string[][] = []
   const byKey = new Map<string, string[]>()
-  const keysOf = ({ sourceId, record }: Named): string[] => [
+  const keysOf = ({ sourceId, record }: NamedRecord): string[] => [
     `${sourceId} ${record.id}`,
     ...(record.doi ? [`doi:${record.doi.toLowerCase()}`] : []),
   ]

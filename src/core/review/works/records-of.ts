@@ -1,10 +1,10 @@
 import { keptFor } from '../../base'
 import type { Rec } from '../../records'
 import { recordNames, standingImports } from '../imports'
-import type { Import, Review } from '../values'
+import { importOf, type Import, type Review } from '../values'
 
 /** A record of the review under its name. */
-export interface Named {
+export interface NamedRecord {
   id: string
   sourceId: string
   record: Rec
@@ -13,7 +13,7 @@ export interface Named {
 /** The records of an import, in the order of the file; undefined where this browser does not have them. */
 export type RecordsOf = (of: Import) => readonly Rec[] | undefined
 
-const named = (imports: readonly Import[], recordsOf: RecordsOf): Named[] =>
+const named = (imports: readonly Import[], recordsOf: RecordsOf): NamedRecord[] =>
   imports.flatMap((i) => {
     const records = recordsOf(i)
     if (!records) return []
@@ -29,11 +29,7 @@ function spokenOf({
 }: Pick<Review, 'imports' | 'decisions' | 'rulings'>): Import[] {
   const standing = new Set(standingImports({ imports }))
   if (standing.size === imports.length) return []
-  const spoken = new Set(
-    [...Object.keys(rulings), ...decisions.flatMap((d) => [d.a, d.b])].map((id) =>
-      id.slice(0, id.lastIndexOf('/')),
-    ),
-  )
+  const spoken = new Set([...Object.keys(rulings), ...decisions.flatMap((d) => [d.a, d.b])].map(importOf))
   return imports.filter((i) => !standing.has(i) && spoken.has(i.id))
 }
 
@@ -50,7 +46,7 @@ export const importsToRead = (review: Pick<Review, 'imports' | 'decisions' | 'ru
 export const namedRecords = (
   review: Pick<Review, 'imports' | 'decisions' | 'rulings'>,
   recordsOf: RecordsOf,
-): { standing: Named[]; others: Named[] } => ({
+): { standing: NamedRecord[]; others: NamedRecord[] } => ({
   standing: named(standingImports(review), recordsOf),
   others: named(spokenOf(review), recordsOf),
 })
@@ -65,12 +61,13 @@ export const oldNamesIn = keptFor((rulings: Review['rulings']): string[] =>
  * count under which they stand.
  */
 export const worksMadeFrom = (
-  review: Pick<Review, 'imports' | 'decisions' | 'rulings' | 'partition' | 'choices'>,
+  review: Pick<Review, 'imports' | 'decisions' | 'rulings' | 'partition' | 'choices' | 'knownItems'>,
 ): readonly unknown[] => [
   review.imports,
   review.decisions,
   review.partition,
   review.choices,
+  review.knownItems,
   spokenOf(review)
     .map((i) => i.id)
     .join(' '),

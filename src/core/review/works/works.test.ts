@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest'
 import { decideByHand, emptyRecord, type Decision, type Rec } from '../../records'
 import { emptyReview, type Import, type Review, type Ruling } from '../values'
 import { rulingsByWork } from './rulings'
-import { worksOf, type Work } from './works'
+import { worksOf, type WorkRead } from './works'
 import { worksOfFirstForm } from './first-form.fixture'
 
 const record = (id: string, doi?: string): Rec => ({
@@ -26,7 +26,7 @@ const reviewOf = (all: readonly Brought[], rulings: Review['rulings'] = {}): Rev
   rulings,
 })
 const at = (all: readonly Brought[]) => (i: Import) => all[Number(i.digest)]!.records
-const works = (all: readonly Brought[]): Work[] => worksOf(reviewOf(all), at(all)).works
+const works = (all: readonly Brought[]): readonly WorkRead[] => worksOf(reviewOf(all), at(all)).works
 const ruling = (recordId: string, verdict: Ruling['verdict'], more: Partial<Ruling> = {}): Ruling => ({
   recordId,
   pass: 'broad',

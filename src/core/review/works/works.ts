@@ -1,27 +1,36 @@
-import { bestRecord, decideByHand, type Rec, type ToSettle } from '../../records'
+import { bestRecord, decideByHand, recordFinder, type Rec, type ToSettle } from '../../records'
 import { recordNames } from '../imports'
 import type { Review } from '../values'
+import { knownAmong } from './known-among'
 import { partition0 } from './partition-0'
-import { namedRecords, oldNamesIn, type Named, type RecordsOf } from './records-of'
+import { namedRecords, oldNamesIn, type NamedRecord, type RecordsOf } from './records-of'
 
-/** One article behind one or more records. */
+/** One article behind one or more records, without what its records say: so much of it is needed for counting. */
 export interface Work {
   /** That of its first record. */
   id: string
+  /** All its records, in their order. */
+  records: readonly string[]
+  /** Its records of imports that no longer stand: what was said of them is said of the work. */
+  former: readonly string[]
+  /** The sources that found it, each once, in the order of its records. */
+  sources: readonly string[]
+}
+
+/** The same with what its records say. */
+export interface WorkRead extends Work {
   /** What is shown of it: the best value of every field, or under the first form's rules its first record. */
   record: Rec
-  /** All its records, in their order. */
-  records: string[]
-  /** Its records of imports that no longer stand: what was said of them is said of the work. */
-  former: string[]
   /** Source and number of every record that stands for this work. */
   from: { sourceId: string; recordId: string }[]
 }
 
-export interface Works {
-  works: Work[]
+export interface Works<W extends Work = Work> {
+  works: readonly W[]
+  /** The work that each known item is, by the item's id. Items that are none of them are left out. */
+  known: ReadonlyMap<string, string>
   /** Pairs that rules and people see differently. */
-  toSettle: ToSettle[]
+  toSettle: readonly ToSettle[]
   /** The records that the first form's names of works mean now, by name (`was:…`). */
   oldNames: ReadonlyMap<string, string>
 }
@@ -37,10 +46,10 @@ export type ClassesAt = (digest: string) => readonly number[] | undefined
  * in force, with what people decided over it.
  */
 export function worksOf(
-  review: Pick<Review, 'imports' | 'decisions' | 'rulings' | 'partition' | 'choices'>,
+  review: Pick<Review, 'imports' | 'decisions' | 'rulings' | 'partition' | 'choices' | 'knownItems'>,
   recordsOf: RecordsOf,
   classesAt: ClassesAt = () => undefined,
-): Works {
+): Works<WorkRead> {
   const { standing, others } = namedRecords(review, recordsOf)
   const records = [...standing, ...others]
   const byId = new Map(standing.map((r) => [r.id, r]))
@@ -54,13 +63,17 @@ export function worksOf(
   )
   const open = review.partition?.toSettle === undefined ? undefined : classesAt(review.partition.toSettle)
   const pairs = places && open ? pairsFrom(open, places) : []
+  const works = decided.flatMap((ids) => {
+    const own = ids.flatMap((id) => byId.get(id) ?? [])
+    if (!own.length) return []
+    const former = others.length ? ids.filter((id) => !byId.has(id)) : []
+    return [workOf(own, former, stored ? (review.choices ?? []) : undefined)]
+  })
   return {
-    works: decided.flatMap((ids) => {
-      const own = ids.flatMap((id) => byId.get(id) ?? [])
-      if (!own.length) return []
-      const former = others.length ? ids.filter((id) => !byId.has(id)) : []
-      return [workOf(own, former, stored ? (review.choices ?? []) : undefined)]
-    }),
+    works,
+    known: review.knownItems.length
+      ? knownAmong(works, recordFinder(works.map((w) => w.record)), review.knownItems)
+      : new Map(),
     toSettle: leftToSettle(
       [...toSettle, ...pairs].filter(({ a, b }) => byId.has(a) && byId.has(b)),
       decided,
@@ -91,20 +104,36 @@ function leftToSettle(
   return left
 }
 
-function workOf(of: readonly Named[], former: string[], choices: Review['choices']): Work {
-  const from: Work['from'] = []
+function workOf(of: readonly NamedRecord[], former: string[], choices: Review['choices']): WorkRead {
+  const from: WorkRead['from'] = []
   for (const { sourceId, record } of of)
     if (!from.some((f) => f.sourceId === sourceId && f.recordId === record.id))
       from.push({ sourceId, recordId: record.id })
   const ids = of.map((r) => r.id)
   return {
     id: ids[0]!,
-    record: choices && of.length > 1 ? bestRecord(of, chosenFor(ids, choices)) : of[0]!.record,
+    record: shownOf(of, choices),
     records: ids,
     former,
+    sources: [...new Set(of.map((r) => r.sourceId))],
     from,
   }
 }
+
+/**
+ * What is shown of a work with these records: the best value of every field, or those that people chose; without
+ * `choices`, under the first form's rules, its first record.
+ */
+export const shownOf = (of: readonly NamedRecord[], choices: Review['choices'] | undefined): Rec =>
+  choices && of.length > 1
+    ? bestRecord(
+        of,
+        chosenFor(
+          of.map((r) => r.id),
+          choices,
+        ),
+      )
+    : of[0]!.record
 
 /** By field, the record of these whose value a person chose last. */
 export const chosenFor = (ids: readonly string[], choices: Review['choices'] = []): Record<string, string> =>
@@ -131,7 +160,7 @@ function pairsFrom(places: readonly number[], names: readonly string[]): ToSettl
 function classesFrom(
   stored: readonly number[],
   places: readonly string[],
-  records: readonly Named[],
+  records: readonly NamedRecord[],
 ): string[][] {
   const classOf = new Map(places.map((id, n) => [id, stored[n] ?? -1 - n] as const))
   const classes = new Map<number | string, string[]>()
@@ -148,7 +177,10 @@ function classesFrom(
  * What the first form called works: "doi:" and a DOI, or a source and a number in it. Each means the earliest record of
  * which it is true. One that means none is left out: what was said under it is kept and told.
  */
-function oldNamesOf(rulings: Review['rulings'], records: readonly Named[]): ReadonlyMap<string, string> {
+function oldNamesOf(
+  rulings: Review['rulings'],
+  records: readonly NamedRecord[],
+): ReadonlyMap<string, string> {
   const wanted = new Set(oldNamesIn(rulings))
   const found = new Map<string, string>()
   if (!wanted.size) return found

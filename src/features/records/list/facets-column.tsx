@@ -1,10 +1,12 @@
 'use client'
 import { App, Input } from 'antd'
+import { useState, type DragEvent, type ReactNode } from 'react'
 import { thousands } from '@/core/base'
 import type { FacetCount, WorkFacet } from '@/core/records'
 import { useSession, useStore } from '@/store/provider'
 import { languageName } from '@/core/query'
 import type { AskedList, AskedWorksState } from './use-asked-works'
+import { DRAGGED_WORK } from './works-list'
 
 const NAMES: Readonly<Record<WorkFacet, string>> = {
   'found in': 'Found in',
@@ -32,6 +34,9 @@ export function FacetsColumn({
 }) {
   const { asked, answer, toggle, clear, narrowed } = list
   const groups = useSession((s) => s.folded.review.groups)
+  const { act, deed } = useStore()
+  const intoGroup = (id: string, workId: string): void =>
+    deed(act('group.put', { id, records: [workId], in: true }))
   if (!answer) return <div className="works-facets" />
   const label = (facet: WorkFacet, value: string): string =>
     facet === 'source'
@@ -50,9 +55,13 @@ export function FacetsColumn({
         </button>
       )}
       {(Object.keys(NAMES) as WorkFacet[]).map((facet) => {
-        const values = inOrder(facet, answer.facets[facet].values).filter(
+        const found = inOrder(facet, answer.facets[facet].values).filter(
           (v, n) => facet !== 'year' || n < YEARS || chosenIn(asked, facet).includes(v.value),
         )
+        // A group that has none of these works is still one to put works into.
+        const empty =
+          facet === 'group' ? (groups ?? []).filter((g) => !found.some((v) => v.value === g.id)) : []
+        const values = [...found, ...empty.map((g) => ({ value: g.id, count: 0 }))]
         const chosen = asked.chosen[facet] ?? []
         const left = asked.leftOut[facet] ?? []
         // What is left out stays in sight, so that it can be taken in again.
@@ -68,10 +77,10 @@ export function FacetsColumn({
           <section key={facet}>
             <h3>{NAMES[facet]}</h3>
             {[...values, ...gone.map((value) => ({ value, count: 0 }))].map(({ value, count }) => (
-              <div
+              <FacetValue
                 key={value}
-                className="works-facet"
-                data-state={chosen.includes(value) ? 'in' : left.includes(value) ? 'out' : undefined}
+                state={chosen.includes(value) ? 'in' : left.includes(value) ? 'out' : undefined}
+                drop={facet === 'group' ? (workId) => intoGroup(value, workId) : undefined}
               >
                 <button
                   className="plain"
@@ -90,11 +99,46 @@ export function FacetsColumn({
                   less
                 </button>
                 <span>{left.includes(value) ? '–' : thousands(count)}</span>
-              </div>
+              </FacetValue>
             ))}
           </section>
         )
       })}
+    </div>
+  )
+}
+
+/** One value of a facet; of a group, a work can be dropped on it. */
+function FacetValue({
+  state,
+  drop,
+  children,
+}: {
+  state: 'in' | 'out' | undefined
+  drop: ((workId: string) => void) | undefined
+  children: ReactNode
+}) {
+  const [over, setOver] = useState(false)
+  const takes = (e: DragEvent): boolean => drop !== undefined && e.dataTransfer.types.includes(DRAGGED_WORK)
+  return (
+    <div
+      className="works-facet"
+      data-state={state}
+      data-over={over}
+      onDragOver={(e) => {
+        if (!takes(e)) return
+        e.preventDefault()
+        setOver(true)
+      }}
+      onDragLeave={() => setOver(false)}
+      onDrop={(e) => {
+        setOver(false)
+        if (!takes(e)) return
+        e.preventDefault()
+        drop?.(e.dataTransfer.getData(DRAGGED_WORK))
+      }}
+    >
+      {children}
     </div>
   )
 }

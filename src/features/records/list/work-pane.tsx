@@ -7,16 +7,20 @@ import { RecordView } from '@/ui/record-view'
 import type { WorkView } from '@/workers'
 import { recordProps } from '../../shared/record-props'
 import { useMarker } from '../../shared/use-marks'
+import { WordsInWork } from './words-in-work'
 
 const HIDDEN = new Set(['references', 'notice', 'fulltext'])
 
 /** A work: what it says, its lasting address, its records, and which value comes from which. */
 export function WorkPane({
   work,
+  words,
   nameOf,
   lead,
 }: {
   work: WorkView
+  /** What the list was asked for. */
+  words: string
   nameOf: (sourceId: string) => string
   /** Shows another work of the list. */
   lead: (id: string) => void
@@ -45,6 +49,7 @@ export function WorkPane({
         </p>
       )}
       {groups.length > 0 && <p className="sub">In {groups.map((g) => `“${g.name}”`).join(', ')}</p>}
+      <WordsInWork record={work.record} words={words} />
       <WhereFrom work={work} nameOf={nameOf} />
       <Linked title="Cites, of what is here" works={work.cites} lead={lead} />
       <Linked title="Cited here by" works={work.citedBy} lead={lead} />

@@ -5,6 +5,8 @@ import { useStore } from '@/store/provider'
 import { recordsDesk, type WorkRow, type WorksAnswer } from '@/workers'
 
 const PART = 200
+/** What a work is called while it is dragged. */
+export const DRAGGED_WORK = 'application/x-luvren-work'
 
 /** The works of an answer by their place, fetched in parts as they are looked at; undefined until they are here. */
 export function useWindow(answer: WorksAnswer | undefined): (at: number) => WorkRow | undefined {
@@ -86,6 +88,8 @@ export function WorksList({
               style={{ position: 'absolute', top: 0, transform: `translateY(${start}px)` }}
               aria-current={index === at}
               onClick={() => choose(index)}
+              draggable={row !== undefined}
+              onDragStart={(e) => row && e.dataTransfer.setData(DRAGGED_WORK, row.id)}
             >
               <span className="title">{row?.title ?? ' '}</span>
               <span className="sub">

@@ -137,7 +137,7 @@ export function WorksPane({ desk, list }: { desk: Desk; list: AskedWorksState })
       </div>
       <div className="work" tabIndex={0} role="group" aria-label="The chosen work">
         {work && chosen ? (
-          <WorkPane work={work} nameOf={nameOf} lead={lead} />
+          <WorkPane work={work} words={asked.words} nameOf={nameOf} lead={lead} />
         ) : count ? null : (
           <p className="empty">No work has all of this. Show all works, or take something back.</p>
         )}

@@ -6,7 +6,7 @@ import { useSession, useStore } from '@/store/provider'
 import { useAsked } from '@/store/use-asked'
 import { fileName, saveFile } from '@/ui/save-file'
 import { recordsDesk } from '@/workers'
-import { savePng } from './save-png'
+import { savePng } from '../../shared/save-png'
 import { useSourceNames, type Desk } from '../use-desk'
 
 /** What each source gave and what they have in common: a row for each set of sources, with a bar as long as its works. */

@@ -4,7 +4,15 @@ import { currentRuns } from '@/core/account'
 import type { Line, Review } from '@/core/review'
 import { useSession, useStore } from '@/store/provider'
 import type { SourceInfo } from '@/store/source-info'
-import { callback, judgeDesk, wordDesk, type Judged, type JudgedPlan, type Judgement } from '@/workers'
+import {
+  callback,
+  judgeDesk,
+  recordsDesk,
+  wordDesk,
+  type Judged,
+  type JudgedPlan,
+  type Judgement,
+} from '@/workers'
 import { askedOf } from '../../shared/known-item'
 
 const SETTLE = 350
@@ -35,17 +43,25 @@ export function useJudged(review: Review, info: SourceInfo): () => Promise<Judge
   const { knownItems } = review
   const id = info.standin?.id
   const sourceId = info.source.id
-  const ruled = useMemo((): Pick<Judged, 'in' | 'out'> => {
+  const ruled = useMemo(() => {
     const of = (verdict: 'in' | 'out'): string[] =>
-      works
-        .filter((w) => Object.values(rulings[w.id] ?? {}).some((r) => r.verdict === verdict))
-        .flatMap((w) => w.from.flatMap((f) => (f.sourceId === sourceId ? [f.recordId] : [])))
+      works.flatMap(({ id, sources }) =>
+        sources.includes(sourceId) && Object.values(rulings[id] ?? {}).some((r) => r.verdict === verdict)
+          ? [id]
+          : [],
+      )
     return { in: of('in'), out: of('out') }
   }, [works, rulings, sourceId])
   return useCallback(async () => {
     const held = id === undefined ? [] : await wordDesk().holds(id, knownItems.map(askedOf))
-    return { known: held.map((h) => ({ id: h.itemId, recordId: h.recordId })), ...ruled }
-  }, [id, knownItems, ruled])
+    const numbers = (ids: string[]): Promise<string[]> | string[] =>
+      ids.length ? recordsDesk().numbersIn(sourceId, ids) : []
+    return {
+      known: held.map((h) => ({ id: h.itemId, recordId: h.recordId })),
+      in: await numbers(ruled.in),
+      out: await numbers(ruled.out),
+    }
+  }, [id, knownItems, ruled, sourceId])
 }
 
 /**

@@ -2,7 +2,10 @@ import { digestsOf, gather, type BlockDigests, type Rec } from '@/core/records'
 import { stored, unstored } from '@/store/compress'
 import { Connection } from '@/store/connection'
 import { openDatabase } from '@/store/db'
+import { Derived } from '@/store/derived'
 import { digestSoon } from '@/store/digest-soon'
+
+export { Derived }
 
 /**
  * Records as a worker reads them, from the database of this browser by the digests of their blocks. A connection that a
@@ -22,6 +25,13 @@ export class BlocksHere {
   async value(digest: string): Promise<unknown> {
     const bytes = await this.bytes(digest)
     return bytes && (JSON.parse(new TextDecoder().decode(bytes)) as unknown)
+  }
+
+  /** Are there bytes under all of these digests? Whether they are whole is seen when they are read. */
+  async has(digests: readonly string[]): Promise<boolean> {
+    const db = await this.connection.get()
+    const found = await Promise.all(digests.map((digest) => db.getKey('blobs', digest)))
+    return found.every((key) => key !== undefined)
   }
 
   /** Lays bytes down; the caller holds the lease until the entry that names them is written. */

@@ -1,0 +1,126 @@
+// Two readers in two browsers, files between them; conflicts, full texts, the close pass, other ways, the flow.
+import { readFileSync, writeFileSync } from 'node:fs'
+import { expect, test, type Page } from '@playwright/test'
+import { accessible, nameReader, openDemo } from './help'
+
+const go = async (page: Page, pane: string): Promise<void> => {
+  await page.getByRole('tab', { name: new RegExp(`^${pane}`) }).click()
+}
+/** The numbers of the flow by the words behind them, of the first column. */
+const flowOf = async (page: Page): Promise<Record<string, number>> => {
+  await go(page, 'Flow')
+  const boxes = await page.locator('.flow-column').first().locator('.flow-step').allInnerTexts()
+  return Object.fromEntries(
+    boxes.map((text) => {
+      const [first = ''] = text.split('\n')
+      const gap = first.indexOf(' ')
+      return [first.slice(gap + 1), Number(first.slice(0, gap).replace(/,/g, ''))]
+    }),
+  )
+}
+const addsUp = (f: Record<string, number>): void => {
+  const n = (words: string): number => f[words] ?? 0
+  expect(n('records identified')).toBe(
+    n('described a work already found') +
+      n('removed before screening') +
+      n('not read yet') +
+      n('titles and abstracts read'),
+  )
+  expect(n('full texts sought')).toBe(n('not to be had') + n('awaited or unread') + n('full texts read'))
+}
+
+test('two readers read apart, hand their rulings over, settle what differs, and the flow adds up all the while', async ({
+  browser,
+}, info) => {
+  const [one, other] = (await Promise.all(
+    ['first', 'second'].map(async () => (await browser.newContext({ acceptDownloads: true })).newPage()),
+  )) as [Page, Page]
+  await openDemo(one)
+  await openDemo(other)
+  const file = info.outputPath('rulings.luvren.json')
+
+  await test.step('the second reader rules in her own browser, and saves her rulings', async () => {
+    await other.goto('/review/demo/selection')
+    await expect(other.getByRole('heading', { name: 'Broad pass' })).toBeVisible()
+    await accessible(other, 'Broad pass', '.selecting')
+    await other.locator('#stage').focus()
+    await other.keyboard.press('ArrowRight')
+    await nameReader(other, 'S. Ebers')
+    for (let n = 0; n < 3; n++) await other.keyboard.press('ArrowRight')
+    await expect(other.locator('.pass-head')).toContainText('5 of')
+    await go(other, 'Between readers')
+    const download = other.waitForEvent('download')
+    await other.keyboard.press('s')
+    writeFileSync(file, readFileSync(await (await download).path()))
+  })
+
+  await test.step('her file comes in, once and again, and what she saw differently is settled', async () => {
+    await one.goto('/review/demo/selection')
+    const before = await flowOf(one)
+    addsUp(before)
+    await go(one, 'Between readers')
+    await expect(one.locator('.agreement')).toContainText('Cohen’s kappa is')
+    const conflicts = Number(
+      (await one
+        .getByRole('tab', { name: /^Between readers/ })
+        .locator('i')
+        .innerText()) || 0,
+    )
+    await one.locator('input[aria-label="A reader’s file"]').setInputFiles(file)
+    await expect(one.getByText('rulings came in.')).toBeVisible()
+    await one.locator('input[aria-label="A reader’s file"]').setInputFiles(file)
+    await expect(one.getByText('All of this file is here already.')).toBeVisible()
+    await expect(one.locator('.agreements')).toContainText('S. Ebers')
+    const waiting = one.getByRole('tab', { name: /^Between readers/ }).locator('i')
+    await expect.poll(async () => Number(await waiting.innerText())).toBeGreaterThan(conflicts)
+    const now = Number(await waiting.innerText())
+    await accessible(one, 'Between readers', '.selecting')
+    await one.locator('#stage').focus()
+    await one.keyboard.press('1')
+    await nameReader(one, 'A. Quill')
+    await expect.poll(async () => Number(await waiting.innerText())).toBe(now - 1)
+    addsUp(await flowOf(one))
+  })
+
+  await test.step('a full text is not to be had, and one is out by one main reason', async () => {
+    const before = await flowOf(one)
+    await go(one, 'Full texts')
+    await one.locator('.texts-row').first().waitFor()
+    await accessible(one, 'Full texts', '.selecting')
+    await one.locator('#stage').focus()
+    await one.keyboard.press('6')
+    await expect(one.locator('.texts-row.on')).toContainText('not to be had')
+    await one.getByLabel('Why it was not to be had').fill('the volume is lost')
+    await one.keyboard.press('Enter')
+    await expect(one.locator('.texts-row.on')).toContainText('the volume is lost')
+    const fetched = await flowOf(one)
+    addsUp(fetched)
+    expect(fetched['not to be had']).toBe((before['not to be had'] ?? 0) + 1)
+    await go(one, 'Close pass')
+    await one.locator('.pass-head').waitFor()
+    await one.locator('#stage').focus()
+    await one.keyboard.press('ArrowLeft')
+    await one.getByLabel('Another reason').fill('the room was no classroom')
+    await one.keyboard.press('Enter')
+    await expect(one.getByLabel('Another reason')).toBeHidden()
+    await expect(one.locator('.pass-head')).toContainText('2 of')
+    await one.keyboard.press('ArrowUp')
+    await expect(one.locator('.pass-head')).toContainText('ruled out: the room was no classroom')
+    addsUp(await flowOf(one))
+    await accessible(one, 'Flow', '.selecting')
+  })
+
+  await test.step('references are followed, a page is noted, and all of it is there after the browser was closed', async () => {
+    await go(one, 'Other ways')
+    await one.getByRole('button', { name: /^Read the references of/ }).click()
+    await expect(one.locator('.way-step').nth(1)).toContainText('Step 2')
+    await one.reload()
+    await go(one, 'Other ways')
+    await expect(one.locator('.way-step').nth(1)).toContainText('Step 2')
+    const flow = await flowOf(one)
+    addsUp(flow)
+    await go(one, 'Still missing')
+    await expect(one.locator('.missing')).toContainText('Wilson')
+    await accessible(one, 'Still missing', '.selecting')
+  })
+})

@@ -1,0 +1,107 @@
+import { writeFileSync } from 'node:fs'
+import { plural } from '../core/base'
+import { nameOfPerson, rulingsByWork, workOf } from '../core/review'
+import {
+  agreementsIn,
+  drawFlow,
+  flowText,
+  openMatters,
+  readersOf,
+  reasonWords,
+  type OwnRulings,
+} from '../core/selection'
+import { UsageError, type Arguments } from './arguments'
+import { problemLine, type CliCommand, type Outcome } from './command'
+import { openReviewFile, type OpenedReview } from './open-package'
+
+const names = (args: Arguments, count: number, what: string): string[] => {
+  const given = [...(args.get('') ?? [])]
+  if (given.length !== count) throw new UsageError(`Give ${what}.`)
+  return given
+}
+
+async function flow(args: Arguments): Promise<Outcome> {
+  const [file] = names(args, 1, 'one package') as [string]
+  const opened = await openReviewFile(file)
+  if ('problems' in opened) return { exit: 1, errors: opened.problems.map(problemLine) }
+  const { review, told } = opened
+  const words = {
+    sourceOf: (id: string) => `from ${review.sources.find((s) => s.id === id)?.name ?? 'a source'}`,
+    reasonOf: (reason: string) => reasonWords(review, reason),
+  }
+  const { faults, undecided } = openMatters(told.figures.flow)
+  if (faults.length) return { exit: 1, errors: faults.map((f) => `error: the flow does not add up: ${f}`) }
+  const svg = args.get('svg')?.[0]
+  if (svg !== undefined) writeFileSync(svg, drawFlow(told.figures.flow, words))
+  return {
+    exit: 0,
+    output: args.has('json') ? JSON.stringify(told.figures.flow) : flowText(told.figures.flow, words),
+    errors: undecided ? [`${plural(undecided, 'work')} still between two boxes`] : [],
+  }
+}
+
+/** How the readers of two copies of one review agree, of each pass; every two readers of both. */
+async function agree(args: Arguments): Promise<Outcome> {
+  const files = names(args, 2, 'two packages of the same review')
+  const opened: OpenedReview[] = []
+  for (const file of files) {
+    const one = await openReviewFile(file)
+    if ('problems' in one) return { exit: 1, errors: one.problems.map((p) => `${file}: ${problemLine(p)}`) }
+    opened.push(one)
+  }
+  const [first, second] = opened as [OpenedReview, OpenedReview]
+  if (first.review.id !== second.review.id)
+    throw new UsageError('These are two reviews, not two copies of one.')
+  const byWork = together(first, second)
+  const called = (id: string): string =>
+    [first, second].map((o) => nameOfPerson(o.review, id)).find((n) => n !== id) ?? id
+  const passes = (['broad', 'close'] as const).map((pass) => ({
+    pass,
+    pairs: agreementsIn(byWork, pass, readersOf(byWork, pass)).filter((p) => p.both > 0),
+  }))
+  const some = passes.some((p) => p.pairs.length)
+  const lines = passes.flatMap(({ pass, pairs }) =>
+    pairs.map(
+      (p) =>
+        `${pass} pass, ${called(p.first)} and ${called(p.second)}: ${plural(p.both, 'work')}, ${((p.agreed ?? 0) * 100).toFixed(1)} % alike, kappa ${
+          p.kappa === undefined || !p.interval
+            ? 'not to be reckoned'
+            : `${p.kappa.toFixed(3)} (${p.interval[0].toFixed(3)} to ${p.interval[1].toFixed(3)})`
+        }`,
+    ),
+  )
+  return {
+    exit: some ? 0 : 1,
+    output: args.has('json') ? JSON.stringify(passes) : lines.join('\n'),
+    errors: some ? [] : ['error: no two readers ruled the same work'],
+  }
+}
+
+/** What both copies say of the works of the first: a reader who is in both says what they say in the first. */
+function together(first: OpenedReview, second: OpenedReview): Record<string, OwnRulings> {
+  const theirs = rulingsByWork(second.works, second.review.rulings).byWork
+  const all: Record<string, OwnRulings> = { ...first.told.ruled.byWork }
+  for (const [id, own] of Object.entries(theirs)) {
+    const names = workOf(second.works.works, id)?.records ?? [id]
+    const work = names.map((n) => workOf(first.works.works, n)).find((w) => w !== undefined)
+    if (work) all[work.id] = { ...own, ...all[work.id] }
+  }
+  return all
+}
+
+export const SELECTION_COMMANDS: Record<string, CliCommand> = {
+  flow: {
+    help: 'From what was identified to what is included, in words; --svg draws it. Exit 1 where it does not add up.',
+    usage: 'flow PACKAGE [--svg OUT] [--json]',
+    files: true,
+    options: { svg: 'value', json: 'flag' },
+    run: flow,
+  },
+  agree: {
+    help: 'How every two readers of two copies of a review agree: percent, Cohen’s kappa with its 95 % interval.',
+    usage: 'agree A.luvren.zip B.luvren.zip [--json]',
+    files: true,
+    options: { json: 'flag' },
+    run: agree,
+  },
+}

@@ -1,0 +1,93 @@
+/** The slow checker of what is said of selection: it reads the journal's deeds only, and shares no code with the account. */
+import type { Said } from './journal-state.fixture'
+
+interface Standing {
+  verdict: 'left' | 'in' | 'out' | 'unsure'
+  unread: boolean
+}
+
+export type Patterns = [RegExp, (m: RegExpExecArray) => boolean][]
+
+/** Patterns of sentences about selection, each with what makes it true. Works are records here: none is found twice. */
+export function selectionPatterns(
+  deeds: readonly { kind: string; payload: Said }[],
+  number: (words: string) => number,
+): Patterns {
+  const last = new Map<string, { verdict: string; unread: boolean; reader: string }>()
+  const states = new Map<string, string>()
+  for (const { kind, payload: p } of deeds) {
+    if (kind === 'ruling.set')
+      last.set(`${p.recordId} ${p.pass} ${p.reader}`, { verdict: p.verdict, unread: false, reader: p.reader })
+    if (kind === 'ruling.many')
+      for (const id of p.records)
+        last.set(`${id} ${p.pass} ${p.reader}`, { verdict: p.verdict, unread: true, reader: p.reader })
+    if (kind === 'retrieval.set') states.set(p.recordId, p.state)
+  }
+  const records = [...new Set([...last.keys()].map((k) => k.split(' ')[0]!))]
+  const standing = (id: string, pass: string): Standing => {
+    const own = [...last].filter(([k]) => k.startsWith(`${id} ${pass} `)).map(([, v]) => v)
+    if (!own.length) return { verdict: 'left', unread: false }
+    if (own.some((o) => o.verdict === 'in')) return { verdict: 'in', unread: false }
+    if (own.every((o) => o.verdict === 'out')) return { verdict: 'out', unread: own.every((o) => o.unread) }
+    return { verdict: 'unsure', unread: false }
+  }
+  const count = (test: (broad: Standing, close: Standing, id: string) => boolean): number =>
+    records.filter((id) => test(standing(id, 'broad'), standing(id, 'close'), id)).length
+  const removed = count((b) => b.unread)
+  const read = count((b) => b.verdict !== 'left' && !b.unread)
+  const kept = count((b) => b.verdict === 'in')
+  const aside = count((b) => b.verdict === 'out' && !b.unread)
+  const open = count((b) => b.verdict === 'unsure')
+  const full = count((b, c) => b.verdict === 'in' && c.verdict !== 'left')
+  const notHad = count(
+    (b, c, id) => b.verdict === 'in' && c.verdict === 'left' && states.get(id) === 'not to be had',
+  )
+  const out = count((b, c) => b.verdict === 'in' && c.verdict === 'out')
+  const closeOpen = count((b, c) => b.verdict === 'in' && c.verdict === 'unsure')
+  const both = records.flatMap((id) => {
+    const [p, q] = ['P', 'Q'].map((r) => last.get(`${id} broad ${r}`))
+    return p && q && !p.unread && !q.unread ? [p.verdict === q.verdict] : []
+  })
+  const readers = new Set([...last].filter(([k]) => k.includes(' broad ')).map(([, v]) => v.reader)).size
+  const tail = / ruled: ([\d,]+) for full text, ([\d,]+) set aside and ([\d,]+) left open/
+  const counts = (words: string): boolean => {
+    const m = tail.exec(words)
+    return m !== null && number(m[1]!) === kept && number(m[2]!) === aside && number(m[3]!) === open
+  }
+  return [
+    [
+      /^Before anything was read, ([\d,]+) works? (?:was|were) removed(?: \(.*\))?\.$/,
+      (m) => number(m[1]!) === removed,
+    ],
+    [
+      /^So far we have read titles and abstracts of ([\d,]+) of ([\d,]+) works?; (\w+) readers?(.*)$/,
+      (m) => number(m[1]!) === read && number(m[3]!) === readers && counts(m[4]!),
+    ],
+    [
+      /^We read titles and abstracts of ([\d,]+) works?; (\w+) readers?(.*)$/,
+      (m) => number(m[1]!) === read && number(m[2]!) === readers && counts(m[3]!),
+    ],
+    [/^(?:One question was|These questions were) asked of each: .*$/, () => read > 0],
+    [
+      /^Of ([\d,]+) works? that two readers ruled, they said the same of ([\d.]+) %(?: \(.*\))?\.$/,
+      (m) =>
+        number(m[1]!) === both.length &&
+        m[2] === ((both.filter(Boolean).length / both.length) * 100).toFixed(1),
+    ],
+    [
+      /^We sought the full text of ([\d,]+) works?(?:; ([\d,]+) (?:was|were) not to be had)?(?:(?:;| and) ([\d,]+) (?:is|are) still awaited or unread)?\.$/,
+      (m) =>
+        number(m[1]!) === kept &&
+        number(m[2] ?? '0') === notHad &&
+        number(m[3] ?? '0') === kept - full - notHad,
+    ],
+    [
+      /^Of ([\d,]+) works? that we (have so far read|read) in full, (?:([\d,]+) (?:was|were)|none was) set aside(?: \(.*\))?(?:, ([\d,]+) (?:was|were) left open)? and ([\d,]+) (?:remained|remain)\.$/,
+      (m) =>
+        number(m[1]!) === full &&
+        number(m[3] ?? '0') === out &&
+        number(m[4] ?? '0') === closeOpen &&
+        number(m[5]!) === full - out - closeOpen,
+    ],
+  ]
+}

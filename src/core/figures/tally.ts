@@ -1,0 +1,208 @@
+import { keptFor } from '../base'
+import {
+  importOf,
+  isStanding,
+  workOf,
+  type Import,
+  type Review,
+  type Ruled,
+  type Ruling,
+  type Work,
+  type Works,
+} from '../review'
+import {
+  placeOf,
+  SAID,
+  tableOf,
+  type ColumnName,
+  type OwnRulings,
+  type Identified,
+  type Placed,
+  type SaidOfWork,
+  type TallyRow,
+} from '../selection'
+
+const columnOf = (review: Pick<Review, 'sources'>, sourceId: string): ColumnName => {
+  const kind = review.sources.find((s) => s.id === sourceId)?.kind
+  return kind === 'database' || kind === undefined ? 'databases' : kind === 'register' ? 'registers' : 'other'
+}
+
+type Verdict = Ruling['verdict']
+
+/** How far a full text has come: of two that are noted of one work, the one that is further counts. */
+const FURTHER = ['wanted', 'not to be had', 'loan asked', 'subscription', 'open copy', 'have']
+
+/** What is said of works beside rulings, by work. */
+export function saidOfWorks(
+  works: Works,
+  { settlements, retrievals }: Pick<Review, 'settlements' | 'retrievals'>,
+): ReadonlyMap<string, SaidOfWork> {
+  const said = new Map<string, SaidOfWork>()
+  for (const [recordId, own] of Object.entries(settlements ?? {})) {
+    const work = workOf(works.works, works.oldNames.get(recordId) ?? recordId)
+    if (work) said.set(work.id, { ...said.get(work.id), settled: { ...said.get(work.id)?.settled, ...own } })
+  }
+  for (const [recordId, own] of Object.entries(retrievals ?? {})) {
+    const work = workOf(works.works, works.oldNames.get(recordId) ?? recordId)
+    if (!work) continue
+    const other = said.get(work.id)?.retrieval
+    if (!other || FURTHER.indexOf(own.state) >= FURTHER.indexOf(other.state))
+      said.set(work.id, { ...said.get(work.id), retrieval: own })
+  }
+  return said
+}
+
+const importsById = keptFor((imports: readonly Import[]) => new Map(imports.map((i) => [i.id, i])))
+
+/** By import, the round and the column of its records: the way by which a work came first. */
+export const waysOf = (
+  review: Review,
+): ((work: Pick<Work, 'id'>) => { roundId: string | undefined; column: ColumnName }) => {
+  const ways = new Map<string, { roundId: string | undefined; column: ColumnName }>()
+  return ({ id }) => {
+    const importId = importOf(id)
+    let way = ways.get(importId)
+    if (!way) {
+      const of = importsById(review.imports).get(importId)
+      way = { roundId: of?.roundId, column: columnOf(review, of?.sourceId ?? '') }
+      ways.set(importId, way)
+    }
+    return way
+  }
+}
+
+const hereByImport = keptFor((works: readonly Work[]) => {
+  const here = new Map<string, number>()
+  for (const { records } of works)
+    for (const name of records) {
+      const id = importOf(name)
+      here.set(id, (here.get(id) ?? 0) + 1)
+    }
+  return here
+})
+
+/** Records of the imports that stand, by round and source. */
+export function identifiedIn(review: Review, works: readonly Work[]): Identified[] {
+  const here = hereByImport(works)
+  const found = new Map<string, Identified>()
+  for (const i of review.imports) {
+    if (!isStanding(review, i)) continue
+    const key = JSON.stringify([i.roundId, i.sourceId])
+    const known = found.get(key)
+    if (known) {
+      known.count += i.count
+      known.here += here.get(i.id) ?? 0
+    } else
+      found.set(key, {
+        roundId: i.roundId,
+        column: columnOf(review, i.sourceId),
+        sourceId: i.sourceId,
+        count: i.count,
+        here: here.get(i.id) ?? 0,
+      })
+  }
+  return [...found.values()]
+}
+
+/** How many works are where, and how many are seen differently by two readers. */
+export interface Tally {
+  rows: readonly TallyRow[]
+  conflicts: Readonly<Record<'broad' | 'close', number>>
+  /** By two readers of the broad pass, joined by a line break: how often the one said this and the other that. */
+  tables: Readonly<Record<string, readonly (readonly number[])[]>>
+}
+
+class Counting {
+  private readonly rows: Map<string, TallyRow>
+  private readonly conflicts: { broad: number; close: number }
+  private readonly tables: Record<string, number[][]> = {}
+  private readonly wayOf: ReturnType<typeof waysOf>
+
+  constructor(review: Review, from?: Tally) {
+    this.rows = new Map(from?.rows.map((row) => [keyOf(row), { ...row }]))
+    this.conflicts = from ? { ...from.conflicts } : { broad: 0, close: 0 }
+    for (const [pair, table] of Object.entries(from?.tables ?? {}))
+      this.tables[pair] = table.map((row) => [...row])
+    this.wayOf = waysOf(review)
+  }
+
+  add(work: Work, own: OwnRulings | undefined, placed: Placed, by: 1 | -1): void {
+    const { place, reason, broad, close } = placed
+    const row: TallyRow = { ...this.wayOf(work), place, reason, count: by }
+    const key = keyOf(row)
+    const known = this.rows.get(key)
+    if (known) known.count += by
+    else this.rows.set(key, row)
+    if (broad.conflict) this.conflicts.broad += by
+    if (close.conflict) this.conflicts.close += by
+    for (const [pair, a, b] of saidByTwo(own)) {
+      const table = (this.tables[pair] ??= tableOf([]))
+      table[SAID.indexOf(a)]![SAID.indexOf(b)]! += by
+    }
+  }
+
+  get tally(): Tally {
+    const rows = [...this.rows].filter(([, r]) => r.count).sort(([a], [b]) => (a < b ? -1 : 1))
+    const some = Object.entries(this.tables).filter(([, t]) => t.flat().some((n) => n))
+    return {
+      rows: rows.map(([, r]) => r),
+      conflicts: this.conflicts,
+      tables: Object.fromEntries(some.sort(([a], [b]) => (a < b ? -1 : 1))),
+    }
+  }
+}
+const keyOf = ({ roundId, column, place, reason }: TallyRow): string =>
+  JSON.stringify([roundId, column, place, reason])
+
+/** Counts where all works are. */
+export function tallyOf(review: Review, { works, byWork }: Ruled): Tally {
+  const said = saidOfWorks(works, review)
+  const counting = new Counting(review)
+  for (const work of works.works)
+    counting.add(work, byWork[work.id], placeOf(byWork[work.id], said.get(work.id)), 1)
+  return counting.tally
+}
+
+/** The same after what was said of some works has changed, and nothing else. */
+export function tallyAfter(
+  before: Tally,
+  changed: readonly string[],
+  review: Review,
+  was: Ruled,
+  is: Ruled,
+): Tally {
+  const said = saidOfWorks(is.works, review)
+  const counting = new Counting(review, before)
+  for (const id of changed) {
+    const work = workOf(is.works.works, id)!
+    counting.add(work, was.byWork[id], placeOf(was.byWork[id], said.get(id)), -1)
+    counting.add(work, is.byWork[id], placeOf(is.byWork[id], said.get(id)), 1)
+  }
+  return counting.tally
+}
+
+/** What each two readers said of a work in the broad pass; what nobody read says nothing of reading. */
+function saidByTwo(own: OwnRulings | undefined): [pair: string, a: Verdict, b: Verdict][] {
+  const said = Object.values(own ?? {})
+    .filter((r) => r.pass === 'broad' && !r.unread)
+    .sort((a, b) => (a.reader < b.reader ? -1 : 1))
+  return said.flatMap((a, n) =>
+    said
+      .slice(n + 1)
+      .map((b): [string, Verdict, Verdict] => [`${a.reader}\n${b.reader}`, a.verdict, b.verdict]),
+  )
+}
+
+/** How many pieces of research so many included works report: those bound as one count once. */
+export function studiesAmong(review: Review, { works, byWork }: Ruled, included: number): number {
+  const said = saidOfWorks(works, review)
+  // A work that was bound twice belongs to the study it was bound to last.
+  const bound = new Map<string, string>()
+  for (const { id, records } of review.studies ?? [])
+    for (const name of records) {
+      const work = workOf(works.works, works.oldNames.get(name) ?? name)
+      if (work) bound.set(work.id, id)
+    }
+  const members = [...bound].filter(([id]) => placeOf(byWork[id], said.get(id)).place === 'included')
+  return included - members.length + new Set(members.map(([, study]) => study)).size
+}

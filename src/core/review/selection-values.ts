@@ -1,0 +1,167 @@
+import { z } from 'zod'
+import { Id } from '../base'
+import { Digest, PersonId, RecordId, Text } from './names'
+
+/** The two readings: of title and abstract, and of the full text. */
+export const PassName = z.enum(['broad', 'close'])
+export type PassName = z.infer<typeof PassName>
+
+/** A question asked of each record; `sense` says what a "yes" means. */
+export const Criterion = z.object({ id: Id, text: Text, pass: PassName, sense: z.enum(['in', 'out']) })
+export type Criterion = z.infer<typeof Criterion>
+
+export const Answer = z.enum(['yes', 'no', 'cannot tell'])
+export type Answer = z.infer<typeof Answer>
+
+/** What a reader said of a work in a pass, under the record that was shown. */
+export const Ruling = z.object({
+  recordId: RecordId,
+  pass: PassName,
+  reader: PersonId,
+  verdict: z.enum(['in', 'out', 'unsure']),
+  /** The question by which it was ruled out: the one main reason. */
+  criterionId: Id.optional(),
+  /** The main reason in words, where it is none of the questions. */
+  reason: Text.optional(),
+  /** What was answered to the questions, by their ids. */
+  answers: z.record(Id, Answer).optional(),
+  /** The version of the criteria that was in force; absent: none had been named. */
+  version: Id.optional(),
+  /** Ruled with others by what a filter found; nobody read it. */
+  unread: z.literal(true).optional(),
+  note: Text.optional(),
+  /** This reader's earlier rulings of the pass on the work's other records, which it replaces until they are parted. */
+  replaces: z.array(RecordId).optional(),
+})
+export type Ruling = z.infer<typeof Ruling>
+
+/** One ruling of many works, found by a filter, none of which was read. */
+export const RulingOfMany = z.object({
+  records: z.array(RecordId).min(1),
+  pass: PassName,
+  reader: PersonId,
+  verdict: z.enum(['in', 'out', 'unsure']),
+  because: Text.min(1),
+  /** Which works they were, in words. */
+  which: Text,
+})
+export type RulingOfMany = z.infer<typeof RulingOfMany>
+
+/** The criteria as they stood when a person gave them a name. */
+export const CriteriaVersion = z.object({ id: Id, name: Text.min(1), at: z.iso.datetime({ offset: true }) })
+export type CriteriaVersion = z.infer<typeof CriteriaVersion> & { criteria: Criterion[] }
+
+export const READING_ORDERS = ['source', 'year', 'chance', 'likely'] as const
+export type ReadingOrder = (typeof READING_ORDERS)[number]
+/** The order in which works were read from a time on. */
+export const OrderChosen = z.object({
+  pass: PassName,
+  order: z.enum(READING_ORDERS),
+  /** From which chance draws; the same gives the same order. */
+  seed: z.string().max(40).optional(),
+  at: z.iso.datetime({ offset: true }),
+})
+export type OrderChosen = z.infer<typeof OrderChosen>
+
+/** What two readers saw differently, settled. */
+export const Settlement = z.object({
+  recordId: RecordId,
+  pass: PassName,
+  verdict: z.enum(['in', 'out']),
+  criterionId: Id.optional(),
+  reason: Text.optional(),
+  /** Who settled it, and how: by talking, by a third reader. */
+  by: PersonId,
+  how: Text,
+})
+export type Settlement = z.infer<typeof Settlement>
+
+export const RETRIEVAL_STATES = [
+  'wanted',
+  'loan asked',
+  'open copy',
+  'subscription',
+  'have',
+  'not to be had',
+] as const
+/** Where the full text of a work stands. */
+export const Retrieval = z.object({
+  recordId: RecordId,
+  state: z.enum(RETRIEVAL_STATES),
+  /** Of a loan: the day it was asked for, and the day it is due. */
+  asked: z.iso.date().optional(),
+  due: z.iso.date().optional(),
+  /** Why it was not to be had. */
+  why: Text.optional(),
+  link: Text.optional(),
+  file: z
+    .object({ name: Text, mediaType: z.string().max(200), size: z.int().min(0), digest: Digest })
+    .optional(),
+})
+export type Retrieval = z.infer<typeof Retrieval>
+
+/** Works that report one piece of research. */
+export const Study = z.object({ id: Id, name: Text.min(1), records: z.array(RecordId).min(1) })
+export type Study = z.infer<typeof Study>
+
+/** One time of following references: from these works, what they cite or what cites them. */
+export const Step = z.object({
+  id: Id,
+  sourceId: Id,
+  of: z.array(RecordId),
+  /** How many were named, and how many of them were works of the review already. */
+  named: z.int().min(0),
+  known: z.int().min(0),
+  importId: Id.optional(),
+  at: z.iso.datetime({ offset: true }),
+})
+export type Step = z.infer<typeof Step>
+
+/** A person who was asked: when, by what way, and what came of it. */
+export const Contact = z.object({
+  id: Id,
+  sourceId: Id,
+  who: Text,
+  way: Text,
+  asked: z.iso.date().optional(),
+  answered: z.iso.date().optional(),
+  what: Text,
+})
+export type Contact = z.infer<typeof Contact>
+
+/** A page that was searched or read: where, when, what for, and why it can be believed. */
+export const WebPage = z.object({
+  id: Id,
+  sourceId: Id,
+  address: Text,
+  title: Text,
+  seen: z.iso.date().optional(),
+  searched: Text,
+  publisher: Text,
+  dated: Text,
+  evidence: Text,
+  purpose: Text,
+  copy: z
+    .object({ name: Text, mediaType: z.string().max(200), size: z.int().min(0), digest: Digest })
+    .optional(),
+})
+export type WebPage = z.infer<typeof WebPage>
+
+/** What was found out of a work by reading it: words of its full text, and where they stand. */
+export const Quote = z.object({ id: Id, recordId: RecordId, text: Text, page: Text })
+export type Quote = z.infer<typeof Quote>
+
+/** All that selection adds to a review; each part is absent until something of it is there. */
+export interface Selecting {
+  criteriaVersions?: CriteriaVersion[]
+  orders?: OrderChosen[]
+  /** By record, then by pass. */
+  settlements?: Record<string, Partial<Record<PassName, Settlement>>>
+  /** By record. */
+  retrievals?: Record<string, Retrieval>
+  studies?: Study[]
+  steps?: Step[]
+  contacts?: Contact[]
+  pages?: WebPage[]
+  quotes?: Quote[]
+}

@@ -1,0 +1,202 @@
+import { thousands } from '../base'
+import { faultsOf, undecided, type Flow, type FlowColumn } from './flow'
+
+/** Words for what the flow says, so that a figure and its text say the same. */
+export interface FlowWords {
+  sourceOf: (id: string) => string
+  /** A reason as it is told: the words of a question, or those that were given. */
+  reasonOf: (reason: string) => string
+}
+
+export interface FlowBox {
+  /** What leads to its works: the round from 0, the column, and which box it is. */
+  id: string
+  lines: string[]
+  /** It stands to the side: what left here. */
+  aside?: true
+  /** The last one. */
+  end?: true
+}
+export interface FlowPart {
+  title: string
+  boxes: FlowBox[]
+}
+
+const TITLES = {
+  databases: 'Databases',
+  registers: 'Registers',
+  other: 'Other ways',
+} as const
+
+const some = (n: number, words: string): string => `${thousands(n)} ${words}`
+const most = <T>(list: readonly T[], count: number): { shown: readonly T[]; left: readonly T[] } => ({
+  shown: list.slice(0, count),
+  left: list.slice(count),
+})
+
+/** One column of the flow as boxes, as PRISMA 2020 (Page et al., BMJ 2021;372:n71) has them; empty ones are left out. */
+export function boxesOf(c: FlowColumn, words: FlowWords): FlowBox[] {
+  const box = (id: string, n: number, what: string, more: string[] = [], aside = false): FlowBox[] =>
+    n || id === 'identified' || id === 'included'
+      ? [{ id: `${c.column}/${id}`, lines: [some(n, what), ...more], ...(aside ? { aside: true } : {}) }]
+      : []
+  const reasons = (list: FlowColumn['outReasons'], count: number): string[] => {
+    const { shown, left } = most(list, count)
+    const rest = left.reduce((n, r) => n + r.count, 0)
+    return [
+      ...shown.map((r) => some(r.count, words.reasonOf(r.reason))),
+      ...(rest ? [some(rest, 'for other reasons')] : []),
+    ]
+  }
+  const { shown, left } = most(
+    [...c.sources].sort((a, b) => b.count - a.count),
+    6,
+  )
+  const others = left.reduce((n, s) => n + s.count, 0)
+  return [
+    ...box('identified', c.identified, 'records identified', [
+      ...shown.map((s) => some(s.count, words.sourceOf(s.sourceId))),
+      ...(others ? [some(others, 'from other sources')] : []),
+    ]),
+    ...box('missing', c.missing, 'whose records are not here', [], true),
+    ...box('duplicates', c.duplicates, 'described a work already found', [], true),
+    ...box('removed', c.removed, 'removed before screening', reasons(c.removedReasons, 3), true),
+    ...box('unread', c.unread, 'not read yet', [], true),
+    ...box('screened', c.screened, 'titles and abstracts read'),
+    ...box('set aside', c.setAside, 'set aside', [], true),
+    ...box('open', c.open, 'left open', [], true),
+    ...box('sought', c.sought, 'full texts sought'),
+    ...box('not had', c.notHad, 'not to be had', [], true),
+    ...box('awaited', c.awaited, 'awaited or unread', [], true),
+    ...box('assessed', c.assessed, 'full texts read'),
+    ...box('out', c.out, 'set aside', reasons(c.outReasons, 8), true),
+    ...box('close open', c.closeOpen, 'left open', [], true),
+  ]
+}
+
+/** All columns of a flow as boxes, those of the last round apart from earlier ones. */
+export function flowParts(flow: Flow, words: FlowWords): FlowPart[] {
+  return flow.rounds.flatMap(({ columns }, n) =>
+    columns.map((c) => ({
+      title:
+        flow.rounds.length === 1
+          ? TITLES[c.column]
+          : `${TITLES[c.column]}, ${n === 0 ? 'first search' : flow.rounds.length === 2 ? 'update' : `update ${n}`}`,
+      boxes: boxesOf(c, words).map((b) => ({ ...b, id: `${n}/${b.id}` })),
+    })),
+  )
+}
+
+/** What is included in the end, in words. */
+export const includedWords = ({ included, studies }: Flow): string[] => [
+  `${thousands(included)} ${included === 1 ? 'work' : 'works'} included`,
+  ...(studies === included
+    ? []
+    : [`reports of ${thousands(studies)} ${studies === 1 ? 'study' : 'studies'}`]),
+]
+
+/** What keeps the figure from being final: what does not add up, and works that nobody has decided about. */
+export function openMatters(flow: Flow): { faults: string[]; undecided: number } {
+  const columns = flow.rounds.flatMap((r) => r.columns)
+  return {
+    faults: columns.flatMap(faultsOf),
+    undecided: columns.reduce((n, c) => n + undecided(c), 0),
+  }
+}
+
+/** The flow as text, for whoever does not see the figure. */
+export const flowText = (flow: Flow, words: FlowWords): string =>
+  [
+    ...flowParts(flow, words).map(
+      ({ title, boxes }) =>
+        `${title}: ${boxes
+          .map(({ lines: [first, ...more] }) => (more.length ? `${first} (${more.join('; ')})` : first))
+          .join('; ')}.`,
+    ),
+    `${includedWords(flow).join(', ')}.`,
+  ].join('\n')
+
+const WIDE = 250
+const SIDE = 230
+const GAP = 34
+const LINE = 17
+const PAD = 10
+const SPACE = 22
+const INK = { ink: '#24303a', quiet: '#5b6770', hair: '#c3cad0', ground: '#ffffff' }
+
+const escaped = (text: string): string =>
+  text.replace(/[&<>"]/g, (c) => ({ '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;' })[c]!)
+
+/** Breaks a line at words so that it stays within a box; by signs, for nothing here can measure letters. */
+function broken(line: string, signs: number): string[] {
+  const lines: string[] = []
+  for (const word of line.split(' ')) {
+    const last = lines.at(-1)
+    if (last !== undefined && last.length + word.length < signs) lines[lines.length - 1] = `${last} ${word}`
+    else lines.push(word.length > signs ? `${word.slice(0, signs - 1)}…` : word)
+  }
+  return lines
+}
+
+/**
+ * The flow as a drawing in SVG. Throws where something does not add up: such a figure is not drawn.
+ */
+export function drawFlow(flow: Flow, words: FlowWords): string {
+  const { faults } = openMatters(flow)
+  if (faults.length) throw new Error(`The flow does not add up: ${faults.join('; ')}.`)
+  const parts = flowParts(flow, words)
+  const drawn: string[] = []
+  const heightOf = (lines: readonly string[]): number => lines.length * LINE + 2 * PAD
+  const text = (x: number, y: number, lines: readonly string[], fill: string): void =>
+    lines.forEach((line, n) => {
+      drawn.push(
+        `<text x="${x + PAD}" y="${y + PAD + 12 + n * LINE}" font-size="12.5" fill="${fill}"${n ? '' : ' font-weight="600"'}>${escaped(line)}</text>`,
+      )
+    })
+  const laid = parts.map(({ title, boxes }, p) => {
+    const x = 16 + p * (WIDE + SIDE + GAP * 2)
+    drawn.push(
+      `<text x="${x}" y="26" font-size="13" font-weight="700" fill="${INK.ink}">${escaped(title)}</text>`,
+    )
+    let y = 42
+    let side = y
+    let from: number | undefined
+    for (const { lines, aside } of boxes) {
+      const own = lines.flatMap((line) => broken(line, aside ? 32 : 36))
+      const high = heightOf(own)
+      if (aside) {
+        drawn.push(
+          `<path d="M${x + WIDE} ${side + 18}H${x + WIDE + GAP}" stroke="${INK.hair}" fill="none"/>`,
+          `<rect x="${x + WIDE + GAP}" y="${side}" width="${SIDE}" height="${high}" fill="${INK.ground}" stroke="${INK.hair}"/>`,
+        )
+        text(x + WIDE + GAP, side, own, INK.quiet)
+        side += high + 8
+        continue
+      }
+      const at = from === undefined ? y : Math.max(y, side) + SPACE - 8
+      if (from !== undefined)
+        drawn.push(`<path d="M${x + 40} ${from}V${at}" stroke="${INK.quiet}" fill="none"/>`)
+      drawn.push(
+        `<rect x="${x}" y="${at}" width="${WIDE}" height="${high}" fill="${INK.ground}" stroke="${INK.quiet}"/>`,
+      )
+      text(x, at, own, INK.ink)
+      from = at + high
+      y = from
+      side = at
+    }
+    return { x: x + 40, from: from ?? y, low: Math.max(y, side) }
+  })
+  const low = Math.max(60, ...laid.map((l) => l.low)) + SPACE
+  for (const { x, from } of laid)
+    drawn.push(`<path d="M${x} ${from}V${low}" stroke="${INK.quiet}" fill="none"/>`)
+  const last = laid.at(-1)
+  if (last && laid.length > 1)
+    drawn.push(`<path d="M${laid[0]!.x} ${low}H${last.x}" stroke="${INK.quiet}" fill="none"/>`)
+  const end = includedWords(flow)
+  const high = heightOf(end)
+  drawn.push(`<rect x="16" y="${low}" width="${WIDE}" height="${high}" fill="${INK.ink}"/>`)
+  text(16, low, end, INK.ground)
+  const width = Math.max(1, parts.length) * (WIDE + SIDE + GAP * 2) - GAP + 16
+  const height = low + high + 16
+  return `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 ${width} ${height}" width="${width}" height="${height}" font-family="Georgia, serif" role="img" aria-label="${escaped(flowText(flow, words))}"><rect width="100%" height="100%" fill="${INK.ground}"/>${drawn.join('')}</svg>`
+}

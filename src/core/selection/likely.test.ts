@@ -1,0 +1,51 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { recordsOf } from '../../standins/corpus/releases'
+import { chanceOrder, fitLikely, layTerms, likelyFirst, surenessOf } from '.'
+
+const records = recordsOf('fernhollow', '2026-03').slice(0, 600)
+const rows = layTerms(records.map((r) => [r.title, r.abstract ?? '']))
+/** Is it about sound? Ruled by headings, which the order does not see here. */
+const wanted = records.map((r) => r.headings.some((h) => /noise|sound|acoustic|listening/i.test(h.label)))
+
+describe('the order of what is likely in', () => {
+  it('puts what is like the works that were kept before what is like those that were not', () => {
+    const labels = Int8Array.from(records, (_, n) => (n < 300 ? Number(wanted[n]) : -1))
+    const order = likelyFirst(rows, fitLikely(rows, labels)).filter((n) => n >= 300)
+    const share = (list: number[]): number => list.filter((n) => wanted[n]).length / list.length
+    expect(share(order.slice(0, 60))).toBeGreaterThan(2 * share(order.slice(60)))
+    expect(surenessOf(rows, labels)).toBeGreaterThan(0.8)
+  })
+
+  it('learns nothing where nothing can be learnt, and says so', () => {
+    const random = Int8Array.from(records, (_, n) => (n < 300 ? Number((n * 7919) % 13 < 4) : -1))
+    expect(surenessOf(rows, random)!).toBeLessThan(0.65)
+    expect(surenessOf(rows, new Int8Array(records.length).fill(-1))).toBeUndefined()
+    expect(fitLikely(rows, new Int8Array(records.length).fill(1)).every((w) => w === 0)).toBe(true)
+  })
+
+  it('is the same each time', () => {
+    const labels = Int8Array.from(records, (_, n) => (n % 3 ? Number(wanted[n]) : -1))
+    expect(likelyFirst(rows, fitLikely(rows, labels))).toEqual(likelyFirst(rows, fitLikely(rows, labels)))
+  })
+})
+
+describe('an order of chance', () => {
+  it('has every work once, is the same for the same seed, and another for another', () => {
+    fc.assert(
+      fc.property(fc.uniqueArray(fc.string(), { maxLength: 40 }), fc.string(), (ids, seed) => {
+        const order = chanceOrder(ids, seed)
+        expect([...order].sort((a, b) => a - b)).toEqual(ids.map((_, n) => n))
+        expect(chanceOrder(ids, seed)).toEqual(order)
+      }),
+    )
+    const ids = Array.from({ length: 200 }, (_, n) => `i/${n}`)
+    expect(chanceOrder(ids, 'a')).not.toEqual(chanceOrder(ids, 'b'))
+    // The first twenty are not the first of the file.
+    expect(
+      chanceOrder(ids, 'a')
+        .slice(0, 20)
+        .filter((n) => n < 20).length,
+    ).toBeLessThan(8)
+  })
+})

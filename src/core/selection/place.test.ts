@@ -1,0 +1,137 @@
+import { describe, expect, it } from 'vitest'
+import {
+  drawFlow,
+  faultsOf,
+  flowOf,
+  flowText,
+  openMatters,
+  placeOf,
+  readersOf,
+  undecided,
+  type TallyRow,
+} from '.'
+import type { WorkRuling } from '../review'
+
+const said = (
+  ...all: [pass: 'broad' | 'close', reader: string, verdict: WorkRuling['verdict'], more?: object][]
+) =>
+  Object.fromEntries(
+    all.map(([pass, reader, verdict, more]): [string, WorkRuling] => [
+      `${pass}/${reader}`,
+      { recordId: 'i/1', pass, reader, verdict, ...more },
+    ]),
+  )
+
+describe('where a work is', () => {
+  it('is one place only, kept while one reader wants it and left open while readers do not agree to set it aside', () => {
+    expect(placeOf(undefined).place).toBe('unread')
+    expect(placeOf(said(['broad', 'a', 'in'], ['broad', 'b', 'out']))).toMatchObject({
+      place: 'sought',
+      broad: { conflict: true },
+    })
+    expect(placeOf(said(['broad', 'a', 'out'], ['broad', 'b', 'unsure'])).place).toBe('open')
+    expect(placeOf(said(['broad', 'b', 'out', { criterionId: 'c2' }], ['broad', 'a', 'out']))).toMatchObject({
+      place: 'set aside',
+      reason: 'none',
+    })
+    expect(readersOf({ w: said(['broad', 'b', 'in'], ['close', 'a', 'in']) }, 'broad')).toEqual(['b'])
+  })
+
+  it('follows what was settled, what became of its full text, and the close pass only where it was kept', () => {
+    const kept = said(['broad', 'a', 'in'])
+    const retrieval = { recordId: 'i/1', state: 'not to be had' as const, why: 'no copy' }
+    expect(placeOf(kept, { retrieval }).place).toBe('not had')
+    expect(placeOf(said(['broad', 'a', 'in'], ['close', 'a', 'in']), { retrieval }).place).toBe('included')
+    expect(placeOf(said(['broad', 'a', 'out'], ['close', 'a', 'in'])).place).toBe('set aside')
+    const settled = {
+      recordId: 'i/1',
+      by: 'a',
+      how: 'by talking',
+      verdict: 'out' as const,
+      reason: ' no room ',
+    }
+    expect(
+      placeOf(said(['broad', 'a', 'in'], ['broad', 'b', 'out']), {
+        settled: { broad: { ...settled, pass: 'broad' } },
+      }),
+    ).toMatchObject({ place: 'set aside', reason: 'words:no room', broad: { conflict: false } })
+  })
+
+  it('is before screening where it went out with others and nobody read it', () => {
+    expect(placeOf(said(['broad', 'a', 'out', { unread: true, reason: 'no study' }])).place).toBe('removed')
+    expect(placeOf(said(['broad', 'a', 'out', { unread: true }], ['broad', 'b', 'out'])).place).toBe(
+      'set aside',
+    )
+  })
+})
+
+describe('a flow', () => {
+  const row = (place: TallyRow['place'], count: number, reason?: string): TallyRow => ({
+    roundId: undefined,
+    column: 'databases',
+    place,
+    reason,
+    count,
+  })
+  const flow = flowOf(
+    [
+      { roundId: undefined, column: 'databases', sourceId: 's', count: 60, here: 60 },
+      { roundId: undefined, column: 'databases', sourceId: 't', count: 40, here: 38 },
+    ],
+    [
+      row('removed', 3, 'words:no study'),
+      row('set aside', 40, 'c1'),
+      row('not had', 2),
+      row('sought', 1),
+      row('out', 4, 'c2'),
+      row('out', 5, 'c3'),
+      row('included', 11),
+      row('unread', 4),
+    ],
+    10,
+  )
+  const column = flow.rounds[0]!.columns[0]!
+
+  it('has the sums of PRISMA 2020', () => {
+    expect(column).toMatchObject({
+      identified: 100,
+      missing: 2,
+      duplicates: 28,
+      works: 70,
+      removed: 3,
+      screened: 63,
+      sought: 23,
+      assessed: 20,
+      out: 9,
+      outReasons: [
+        { reason: 'c3', count: 5 },
+        { reason: 'c2', count: 4 },
+      ],
+      included: 11,
+    })
+    expect(undecided(column)).toBe(5)
+    expect([flow.included, flow.studies]).toEqual([11, 10])
+    expect(faultsOf(column)).toEqual([])
+  })
+
+  it('is told in words and drawn, each box with its number, and never drawn where it does not add up', () => {
+    const words = { sourceOf: (id: string) => `from ${id}`, reasonOf: (r: string) => `because ${r}` }
+    const text = flowText(flow, words)
+    expect(text).toBe(
+      'Databases: 100 records identified (60 from s; 40 from t); 2 whose records are not here; 28 described a work already found; 3 removed before screening (3 because words:no study); 4 not read yet; 63 titles and abstracts read; 40 set aside; 23 full texts sought; 2 not to be had; 1 awaited or unread; 20 full texts read; 9 set aside (5 because c3; 4 because c2).\n11 works included, reports of 10 studies.',
+    )
+    const svg = drawFlow(flow, words)
+    for (const part of ['100 records identified', '9 set aside', '11 works included'])
+      expect(svg).toContain(`>${part}<`)
+    const wrong = { ...flow, rounds: [{ ...flow.rounds[0]!, columns: [{ ...column, sought: 24 }] }] }
+    expect(() => drawFlow(wrong, words)).toThrow(/does not add up: works screened/)
+    expect(openMatters(flow)).toEqual({ faults: [], undecided: 5 })
+  })
+
+  it('says what does not add up', () => {
+    expect(faultsOf({ ...column, sought: 24 })).toEqual([
+      'works screened: 63, and 64 in parts',
+      'full texts sought: 24, and 23 in parts',
+    ])
+  })
+})

@@ -1,0 +1,122 @@
+'use client'
+import { Button } from 'antd'
+import { plural } from '@/core/base'
+import {
+  drawFlow,
+  flowParts,
+  flowText,
+  includedWords,
+  openMatters,
+  type FlowBox,
+  type FlowWords,
+  reasonWords,
+} from '@/core/selection'
+import { sourceInfo } from '@/store/source-info'
+import { useSession, useStore } from '@/store/provider'
+import { fileName, saveFile } from '@/ui/save-file'
+import { savePng } from '../../shared/save-png'
+import type { Selected } from '../use-selected'
+import { worksOfBox } from './works-of-box'
+
+/** From what was identified to what is included, as boxes; what does not add up is not drawn. */
+export function FlowPane({
+  selected,
+  show,
+}: {
+  selected: Selected
+  show: (ids: readonly string[], words: string) => void
+}) {
+  const { review } = selected
+  const flow = useSession((s) => s.told.figures.flow)
+  const { deed } = useStore()
+  const words: FlowWords = {
+    sourceOf: (id) => {
+      const source = review.sources.find((s) => s.id === id)
+      return source ? `from ${sourceInfo(review, source).short}` : 'from a source'
+    },
+    reasonOf: (reason) => reasonWords(review, reason),
+  }
+  if (!flow.rounds.length) return <p className="empty">The flow begins with records that are brought in.</p>
+  const { faults, undecided } = openMatters(flow)
+  if (faults.length)
+    return <p className="note">The flow does not add up, and is not drawn: {faults.join('; ')}.</p>
+  const lead = (box: string, words: string): void => show(worksOfBox(selected, flow, box), words)
+  const name = (ending: string): string => fileName(`${review.title} flow`, ending)
+  const svg = (): string => drawFlow(flow, words)
+  return (
+    <div className="flow">
+      <div className="flow-head">
+        <span className="sub">
+          {undecided
+            ? `${plural(undecided, 'work')} still between two boxes: not read, left open or awaited.`
+            : 'Every work has come to its end.'}
+        </span>
+        <Button size="small" onClick={() => saveFile(name('svg'), svg(), 'image/svg+xml')}>
+          Save as SVG
+        </Button>
+        <Button size="small" onClick={() => deed(savePng(svg(), name('png')))}>
+          PNG
+        </Button>
+        <Button size="small" onClick={() => saveFile(name('txt'), flowText(flow, words), 'text/plain')}>
+          Text
+        </Button>
+      </div>
+      <div className="flow-columns">
+        {flowParts(flow, words).map((part) => (
+          <section key={part.title} className="flow-column" aria-label={part.title}>
+            <h2>{part.title}</h2>
+            {stepsOf(part.boxes).map(([main, ...asides]) => (
+              <div key={main!.id} className="flow-row">
+                <Step box={main!} show={lead} />
+                <div className="flow-asides">
+                  {asides.map((box) => (
+                    <Step key={box.id} box={box} show={lead} />
+                  ))}
+                </div>
+              </div>
+            ))}
+          </section>
+        ))}
+      </div>
+      <button className="plain flow-step end" onClick={() => lead('all/all/included', 'included')}>
+        {includedWords(flow).join(', ')}
+      </button>
+    </div>
+  )
+}
+
+/** Boxes by the step that they belong to: what goes on, and what leaves there. */
+function stepsOf(boxes: readonly FlowBox[]): FlowBox[][] {
+  const steps: FlowBox[][] = []
+  for (const box of boxes) {
+    if (box.aside) steps.at(-1)?.push(box)
+    else steps.push([box])
+  }
+  return steps
+}
+
+function Step({
+  box: { id, lines, aside },
+  show,
+}: {
+  box: FlowBox
+  show: (id: string, words: string) => void
+}) {
+  const [first = '', ...more] = lines
+  const gap = first.indexOf(' ')
+  return (
+    <button
+      className={`plain flow-step${aside ? ' aside' : ''}`}
+      title="see these works"
+      onClick={() => show(id, first.slice(gap + 1))}
+    >
+      <b>{first.slice(0, gap)}</b>
+      {first.slice(gap)}
+      {more.map((line) => (
+        <span key={line} className="sub">
+          {line}
+        </span>
+      ))}
+    </button>
+  )
+}

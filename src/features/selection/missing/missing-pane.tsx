@@ -1,0 +1,177 @@
+'use client'
+import { useMemo } from 'react'
+import { inWords, thousands } from '@/core/base'
+import { wilson } from '@/core/records'
+import {
+  chapman,
+  chapmanWarnings,
+  numberNeededToRead,
+  stoppingCurve,
+  type StoppingPoint,
+} from '@/core/selection'
+import { sourceInfo } from '@/store/source-info'
+import { useSession } from '@/store/provider'
+import type { Selected } from '../use-selected'
+
+const KEPT = ['sought', 'not had', 'close open', 'included']
+
+/** What the numbers say about what was not found, each with what it does not say. */
+export function MissingPane({ selected }: { selected: Selected }) {
+  const { review, works, placed, ruled } = selected
+  const known = useSession((s) => s.told.figures.knownFound)
+  const entries = useSession((s) => s.entries)
+  const kept = useMemo(() => works.filter(({ id }) => KEPT.includes(placed(id).place)), [works, placed])
+  const curve = useMemo(() => {
+    const order = new Map<string, number>()
+    for (const { seq, kind, payload } of entries)
+      if (kind === 'ruling.set') order.set((payload as { recordId: string }).recordId, seq)
+    const read = works
+      .flatMap((w) => {
+        const seqs = w.records.flatMap((id) => order.get(id) ?? [])
+        const { verdict, unread } = placed(w.id).broad
+        return seqs.length && verdict !== 'left' && !unread
+          ? [{ at: Math.min(...seqs), in: verdict === 'in' }]
+          : []
+      })
+      .sort((a, b) => a.at - b.at)
+    return stoppingCurve(read.map((r) => r.in))
+  }, [entries, works, placed])
+  const databases = review.sources.filter(
+    (s) => s.kind === 'database' && works.some((w) => w.sources.includes(s.id)),
+  )
+  const name = (id: string): string => {
+    const source = review.sources.find((s) => s.id === id)
+    return source ? sourceInfo(review, source).short : 'a source'
+  }
+  const total = review.knownItems.length
+  const recall = total ? wilson(known, total) : undefined
+  const pairs = databases
+    .flatMap((a, n) => databases.slice(n + 1).map((b) => [a.id, b.id] as const))
+    .map(([a, b]) => {
+      const [inA, inB] = [
+        kept.filter((w) => w.sources.includes(a)),
+        kept.filter((w) => w.sources.includes(b)),
+      ]
+      const both = inA.filter((w) => w.sources.includes(b)).length
+      return { a, b, first: inA.length, second: inB.length, both }
+    })
+    .filter((p) => p.first && p.second)
+    .sort((x, y) => y.both - x.both)
+    .slice(0, 4)
+  if (!Object.keys(ruled.byWork).length)
+    return <p className="empty">What may still be missing can be told when works have been ruled.</p>
+  const percent = (n: number): string => `${Math.round(n * 100)} %`
+  return (
+    <div className="missing">
+      <section>
+        <h2>Known items</h2>
+        {recall ? (
+          <p>
+            Of {inWords(total)} known {total === 1 ? 'item' : 'items'}, {inWords(known)}{' '}
+            {known === 1 ? 'was' : 'were'} found: {percent(recall.value)} (95 % interval{' '}
+            {percent(recall.from)} to {percent(recall.to)}, Wilson).
+          </p>
+        ) : (
+          <p>No known items were named.</p>
+        )}
+        <p className="sub">
+          It does not say what the search misses of works that nobody knew: known items are seldom a sample of
+          them.
+        </p>
+      </section>
+      <section>
+        <h2>Read for one that is kept</h2>
+        <table>
+          <tbody>
+            {databases.map(({ id }) => {
+              const read = works.filter(
+                (w) => w.sources.includes(id) && placed(w.id).broad.verdict !== 'left',
+              ).length
+              const own = kept.filter((w) => w.sources.includes(id)).length
+              const needed = numberNeededToRead(read, own)
+              return (
+                <tr key={id}>
+                  <th scope="row">{name(id)}</th>
+                  <td>{needed === undefined ? '–' : needed.toFixed(1)}</td>
+                  <td className="sub">
+                    {thousands(own)} kept of {thousands(read)} read
+                  </td>
+                </tr>
+              )
+            })}
+          </tbody>
+        </table>
+        <p className="sub">
+          It does not say that a source with a high number could be left out: see what it alone found.
+        </p>
+      </section>
+      <section>
+        <h2>From what two sources share</h2>
+        {pairs.length ? (
+          <ul>
+            {pairs.map(({ a, b, first, second, both }) => {
+              const { total: all, interval } = chapman(first, second, both)
+              const warnings = chapmanWarnings(first, second, both)
+              return (
+                <li key={`${a} ${b}`}>
+                  {name(a)} ({first}) and {name(b)} ({second}) share {both}: about <b>{Math.round(all)}</b> (
+                  {Math.round(interval[0])}–{Math.round(interval[1])}) works that would be kept; {kept.length}{' '}
+                  are in hand.
+                  {warnings.includes('few in common') && ' Too few in common to say much.'}
+                  {warnings.includes('one holds the other') &&
+                    ' One holds all of the other: too low for certain.'}
+                </li>
+              )
+            })}
+          </ul>
+        ) : (
+          <p>Two databases with kept works are needed.</p>
+        )}
+        <p className="sub">
+          Capture and recapture (Chapman 1951). It holds only if the sources find works independently of each
+          other, which they seldom do; then the true number is higher.
+        </p>
+      </section>
+      <section>
+        <h2>Found over read</h2>
+        <Curve points={curve} />
+        <p className="sub">
+          Works kept over works read, in the order in which they were first ruled. Where the line goes flat,
+          little is left if what was read last is like what is unread; after reading what is likely first it
+          is not.
+        </p>
+      </section>
+    </div>
+  )
+}
+
+const [WIDE, HIGH] = [350, 150]
+
+function Curve({ points }: { points: readonly StoppingPoint[] }) {
+  const last = points.at(-1)!
+  if (!last.read) return <p>Nothing was read yet.</p>
+  const x = (n: number): string => ((n / last.read) * WIDE).toFixed(1)
+  const y = (n: number): string => (HIGH - (n / Math.max(1, last.found)) * (HIGH - 8)).toFixed(1)
+  return (
+    <svg
+      width={WIDE + 70}
+      height={HIGH + 22}
+      role="img"
+      aria-label={`${thousands(last.found)} kept of ${thousands(last.read)} read`}
+    >
+      <path d={`M0 ${HIGH}H${WIDE}`} stroke="var(--hair)" />
+      <path
+        d={points.map((p, n) => `${n ? 'L' : 'M'}${x(p.read)} ${y(p.found)}`).join('')}
+        fill="none"
+        stroke="var(--ink)"
+        strokeWidth="1.6"
+      />
+      <text x={WIDE + 6} y={Number(y(last.found)) + 4} fontSize="12" fill="var(--ink)">
+        {thousands(last.found)} kept
+      </text>
+      <text x={WIDE} y={HIGH + 16} fontSize="12" textAnchor="end" fill="var(--ink2)">
+        {thousands(last.read)} read
+      </text>
+    </svg>
+  )
+}

@@ -1,0 +1,107 @@
+'use client'
+import { Button, Input, Modal, Select } from 'antd'
+import { useState, type ReactNode } from 'react'
+import { plural } from '@/core/base'
+import type { PassName, Review } from '@/core/review'
+import { useSession, useStore } from '@/store/provider'
+import { useAsked } from '@/store/use-asked'
+import { recordsDesk } from '@/workers'
+import type { Selected } from '../use-selected'
+
+/** The works that a kept filter or a group names now, by id. */
+export function useNamedWorks(review: Review, of: string | undefined): readonly string[] | undefined {
+  const works = useSession((s) => s.told.ruled.works)
+  return useAsked(() => {
+    const filter = review.filters?.find((f) => `filter:${f.id}` === of)
+    const group = review.groups?.find((g) => `group:${g.id}` === of)
+    if (!works.works.length || (!filter && !group)) return undefined
+    return recordsDesk().idsOf({
+      ...(filter?.words ? { words: filter.words } : {}),
+      chosen: group ? { group: [group.id] } : (filter?.chosen ?? {}),
+      leftOut: filter?.leftOut ?? {},
+    })
+  }, [of, review.filters, review.groups, works]).value
+}
+
+/** Filters and groups by their names, for choosing one. */
+export const namedWorks = (review: Review): { value: string; label: string }[] => [
+  ...(review.filters ?? []).map((f) => ({ value: `filter:${f.id}`, label: f.name })),
+  ...(review.groups ?? []).map((g) => ({ value: `group:${g.id}`, label: `group: ${g.name}` })),
+]
+
+/** Ruling many works out as one deed, which a filter or a group names; nobody reads them, and the flow says so. */
+export function useMany(pass: PassName, selected: Selected): { open: () => void; dialog: ReactNode } {
+  const { act, deed, inName } = useStore()
+  const person = useSession((s) => s.person)
+  const { review, ruled } = selected
+  const [shown, setShown] = useState(false)
+  const [of, setOf] = useState<string>()
+  const [because, setBecause] = useState('')
+  const found = useNamedWorks(review, shown ? of : undefined)
+  const options = namedWorks(review)
+  const left = found?.filter((id) => !ruled.byWork[id]?.[`${pass}/${person}`])
+  const rule = (): void => {
+    if (!left?.length || !because.trim()) return
+    inName(() => {
+      deed(
+        act('ruling.many', {
+          records: left,
+          pass,
+          reader: person,
+          verdict: 'out',
+          because: because.trim(),
+          which: options.find((o) => o.value === of)?.label ?? '',
+        }),
+      )
+      setShown(false)
+      setBecause('')
+      setOf(undefined)
+    })
+  }
+  return {
+    open: () => setShown(true),
+    dialog: (
+      <Modal
+        open={shown}
+        title="Several works out at once"
+        footer={null}
+        width={460}
+        onCancel={() => setShown(false)}
+        destroyOnHidden
+      >
+        {options.length ? (
+          <div className="many">
+            <Select
+              aria-label="Which works"
+              placeholder="which works: a kept filter or a group"
+              {...(of === undefined ? {} : { value: of })}
+              options={options}
+              onChange={setOf}
+              autoFocus
+            />
+            <Input
+              aria-label="Why they are out"
+              placeholder="because …"
+              value={because}
+              onChange={(e) => setBecause(e.target.value)}
+              onPressEnter={rule}
+            />
+            <p className="sub">
+              {left
+                ? `${plural(left.length, 'work')} of these that you have not ruled. They are told as removed before screening, because nobody reads them; one undo takes all of it back.`
+                : 'Works that you ruled already stay as they are.'}
+            </p>
+            <Button type="primary" disabled={!left?.length || !because.trim()} onClick={rule}>
+              Out, all of them
+            </Button>
+          </div>
+        ) : (
+          <p className="empty">
+            Narrow the list under Records to the works that are meant, and keep that view as a filter; it can
+            be chosen here then.
+          </p>
+        )}
+      </Modal>
+    ),
+  }
+}

@@ -1,0 +1,242 @@
+'use client'
+import { Button, Input } from 'antd'
+import { useMemo, useState } from 'react'
+import { plural } from '@/core/base'
+import { whereFrom, whoAndWhen, type Rec } from '@/core/records'
+import { RETRIEVAL_STATES, type Retrieval } from '@/core/review'
+import { LOAN_DAYS, mostPressing, workingDaysAfter } from '@/core/selection'
+import { useActions, type Action } from '@/store/actions'
+import { useStore } from '@/store/provider'
+import { useAsked } from '@/store/use-asked'
+import { fileName, saveFile } from '@/ui/save-file'
+import { useFilePick } from '@/ui/file-pick'
+import { recordsDesk } from '@/workers'
+import { KeyHint } from '../../shared/key-hint'
+import type { Selected } from '../use-selected'
+import { loansCalendar, toLibrary } from './hand-out'
+import { keepFullText } from './full-text'
+import { STATE_WORDS } from './states'
+
+const KEYS: Readonly<Record<Retrieval['state'], string>> = {
+  wanted: '1',
+  'loan asked': '2',
+  'open copy': '3',
+  subscription: '4',
+  have: '5',
+  'not to be had': '6',
+}
+
+interface Row {
+  id: string
+  record: Rec
+  state: Retrieval['state'] | undefined
+  due: string | undefined
+  retrieval: Retrieval | undefined
+}
+
+/** The full texts that are sought: where each stands, overdue loans first, set by key. */
+export function TextsPane({ selected }: { selected: Selected }) {
+  const store = useStore()
+  const { act, deed, now } = store
+  const { review, works, said, placed } = selected
+  const today = now().slice(0, 10)
+  const sought = useMemo(
+    () =>
+      works.filter(({ id }) =>
+        ['sought', 'not had', 'close open', 'out', 'included'].includes(placed(id).place),
+      ),
+    [works, placed],
+  )
+  const { value: records, failed } = useAsked(
+    () => (sought.length ? recordsDesk().shown(sought.map((w) => w.id)) : undefined),
+    [sought],
+    { keep: true },
+  )
+  const rows = useMemo(
+    () =>
+      mostPressing(
+        (records ?? []).map(({ id, record }): Row => {
+          const retrieval = said.get(id)?.retrieval
+          return { id, record, state: retrieval?.state, due: retrieval?.due, retrieval }
+        }),
+        today,
+      ),
+    [records, said, today],
+  )
+  const [chosen, setChosen] = useState<string>()
+  const at = Math.max(
+    0,
+    rows.findIndex((r) => r.id === chosen),
+  )
+  const row = rows[at]
+  const set = (state: Retrieval['state'], more: Partial<Retrieval> = {}): void => {
+    if (!row) return
+    const { asked: _asked, due: _due, why: _why, ...before } = row.retrieval ?? { recordId: row.id }
+    setChosen(row.id)
+    deed(
+      act('retrieval.set', {
+        ...before,
+        recordId: row.id,
+        state,
+        ...(state === 'loan asked' ? { asked: today, due: workingDaysAfter(today, LOAN_DAYS) } : {}),
+        ...more,
+      }),
+    )
+  }
+  const attach = useFilePick(
+    'Full text',
+    '.pdf,.html,.txt,.docx',
+    (file) => row && deed(keepFullText(store, row.id, file, row.retrieval)),
+  )
+  const move = (by: number) => (): void => {
+    const next = rows[Math.max(0, Math.min(rows.length - 1, at + by))]
+    if (next) setChosen(next.id)
+  }
+  const actions: Action[] = [
+    { id: 'text-next', label: 'Next full text', key: 'ArrowDown', strip: true, run: move(1) },
+    { id: 'text-before', label: 'Full text before', key: 'ArrowUp', run: move(-1) },
+    ...RETRIEVAL_STATES.map((state) => ({
+      id: `text-${state}`,
+      label: `Full text: ${STATE_WORDS[state]}`,
+      key: KEYS[state],
+      when: () => row !== undefined,
+      run: () => set(state),
+    })),
+    {
+      id: 'text-attach',
+      label: 'Attach its file',
+      key: 'A',
+      strip: true,
+      when: () => row !== undefined,
+      run: attach.open,
+    },
+  ]
+  useActions('texts', actions)
+  if (!sought.length)
+    return (
+      <p className="empty">
+        Works that are ruled in on title and abstract will stand here, each with where its full text is.
+      </p>
+    )
+  const overdue = rows.filter((r) => r.state === 'loan asked' && r.due !== undefined && r.due < today)
+  const wanted = rows.filter((r) => r.state === undefined || r.state === 'wanted' || r.state === 'loan asked')
+  const loans = rows.filter((r) => r.state === 'loan asked' && r.due)
+  const name = (ending: string): string => fileName(`${review.title} full texts`, ending)
+  return (
+    <div className="texts">
+      <div className="texts-head">
+        <span className="sub">
+          {plural(sought.length, 'full text')} sought
+          {overdue.length > 0 && (
+            <>
+              {' '}
+              · <b>{plural(overdue.length, 'loan')} overdue</b>
+            </>
+          )}
+        </span>
+        <span className="texts-out">
+          <Button
+            size="small"
+            disabled={!wanted.length}
+            onClick={() => saveFile(name('csv'), toLibrary(wanted), 'text/csv')}
+          >
+            List for a library
+          </Button>
+          <Button
+            size="small"
+            disabled={!loans.length}
+            onClick={() =>
+              saveFile(
+                name('ics'),
+                loansCalendar(
+                  loans.map((l) => ({ id: l.id, title: l.record.title, due: l.due! })),
+                  now(),
+                ),
+                'text/calendar',
+              )
+            }
+          >
+            Loans as calendar
+          </Button>
+        </span>
+      </div>
+      {failed !== undefined && <p className="note">{failed}</p>}
+      <div className="texts-list" role="listbox" aria-label="Full texts" tabIndex={0}>
+        {rows.map((r) => (
+          <div
+            key={r.id}
+            role="option"
+            aria-selected={r === row}
+            className={`texts-row${r === row ? ' on' : ''}`}
+            data-anchor={`work:${r.id}`}
+            onClick={() => setChosen(r.id)}
+          >
+            <span className="title">{r.record.title}</span>
+            <span className="sub">
+              {whoAndWhen(r.record)} · {whereFrom(r.record)}
+            </span>
+            <span className="texts-state" data-late={overdue.includes(r)}>
+              {r.state ? STATE_WORDS[r.state] : 'not looked for yet'}
+              {r.due && `, due ${r.due}`}
+              {r.retrieval?.why && `: ${r.retrieval.why}`}
+              {r.retrieval?.file && `, ${r.retrieval.file.name}`}
+            </span>
+          </div>
+        ))}
+      </div>
+      {row && (
+        <div className="texts-keys">
+          {RETRIEVAL_STATES.map((state) => (
+            <Button
+              key={state}
+              size="small"
+              type={row.state === state ? 'primary' : 'default'}
+              aria-pressed={row.state === state}
+              onClick={() => set(state)}
+            >
+              {STATE_WORDS[state]}
+              <KeyHint of={`text-${state}`} />
+            </Button>
+          ))}
+          {row.state === 'loan asked' && (
+            <label className="sub">
+              due{' '}
+              <Input
+                size="small"
+                type="date"
+                aria-label="Due on"
+                style={{ width: 140 }}
+                value={row.due ?? ''}
+                onChange={(e) => e.target.value && set('loan asked', { due: e.target.value })}
+              />
+            </label>
+          )}
+          {row.state === 'not to be had' && (
+            <Why key={row.id} row={row} set={(why) => set('not to be had', { why })} />
+          )}
+          <Button size="small" onClick={attach.open}>
+            Attach its file
+            <KeyHint of="text-attach" />
+          </Button>
+          {attach.input}
+        </div>
+      )}
+    </div>
+  )
+}
+
+function Why({ row, set }: { row: Row; set: (why: string) => void }) {
+  const [text, setText] = useState(row.retrieval?.why ?? '')
+  return (
+    <Input
+      size="small"
+      style={{ width: 220 }}
+      placeholder="why, and Enter"
+      aria-label="Why it was not to be had"
+      value={text}
+      onChange={(e) => setText(e.target.value)}
+      onPressEnter={() => set(text.trim())}
+      onBlur={() => text.trim() !== (row.retrieval?.why ?? '') && set(text.trim())}
+    />
+  )
+}

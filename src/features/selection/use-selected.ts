@@ -1,0 +1,31 @@
+import { useMemo } from 'react'
+import { saidOfWorks } from '@/core/figures'
+import type { Review, Ruled, Work } from '@/core/review'
+import { placeOf, type Placed, type SaidOfWork } from '@/core/selection'
+import { useSession } from '@/store/provider'
+
+export interface Selected {
+  review: Review
+  ruled: Ruled
+  works: readonly Work[]
+  said: ReadonlyMap<string, SaidOfWork>
+  /** Where a work is. */
+  placed: (id: string) => Placed
+}
+
+/** The works of the review with where each of them is. */
+export function useSelected(): Selected {
+  const told = useSession((s) => s.told)
+  const { review, ruled } = told
+  const said = useMemo(() => saidOfWorks(ruled.works, review), [ruled.works, review])
+  return useMemo(
+    () => ({
+      review,
+      ruled,
+      works: ruled.works.works,
+      said,
+      placed: (id) => placeOf(ruled.byWork[id], said.get(id)),
+    }),
+    [review, ruled, said],
+  )
+}

@@ -1,0 +1,264 @@
+import { digestOf } from '../core/base'
+import { Scanned } from '../core/engine'
+import { parse, type Expr } from '../core/query'
+import { followed, toDocument } from '../core/records'
+import {
+  rulingsByWork,
+  sideBytes,
+  sideEntry,
+  takenFrom,
+  type Command,
+  type SideJournal,
+  type WorkRead,
+} from '../core/review'
+import { saidOfWorks } from '../core/figures'
+import { LOAN_DAYS, placeOf, workingDaysAfter, type Place } from '../core/selection'
+import type { OpenStandin } from '.'
+import { Random } from './corpus/random'
+import type { DemoRecords } from './demo-records'
+import { READER, type Diary } from './diary'
+
+/** The second reader of the demo: an id, and what she is called. */
+const SECOND = 'demo-person-2'
+const SECOND_NAME = 'L. Prins'
+/** So many works were ruled by both, before the criteria were given a name. */
+const SAMPLE = 60
+
+const about = (text: string): Expr => parse(text).tree!
+const SOUND = about(
+  'title,keywords,subject,abstract: (noise OR reverberat* OR acoustic* OR amplif* OR babble)',
+)
+const YOUNG = about(
+  'title,abstract,subject,keywords: (primary OR elementary OR grader* OR preschool OR kindergarten)',
+)
+const MEASURED = about(
+  'title,abstract,subject,keywords: (comprehension OR "speech perception" OR reading OR intelligib* OR recall)',
+)
+
+/** How the demo goes from works found to works included: by the questions of the plan, as far as a record answers them. */
+export class DemoSelection {
+  private readonly random = new Random('demo rulings')
+
+  constructor(
+    private readonly diary: Diary,
+    private readonly records: DemoRecords,
+  ) {}
+
+  /** Both passes, full texts, a second reader, references followed once: all but a few works come to their end. */
+  work(standins: readonly OpenStandin[]): void {
+    const { diary } = this
+    const found = this.records.works().works
+    this.broad(found.slice(0, SAMPLE), false)
+    this.secondReader(found.slice(0, SAMPLE))
+    this.settle()
+    diary.do('criteria.version', { id: diary.id('version'), name: 'after the first sixty', at: diary.now() })
+    diary.nextMorning()
+    diary.do('order.choose', { pass: 'broad', order: 'year', at: diary.now() })
+    this.broad(found.slice(SAMPLE), true)
+    diary.nextMorning()
+    this.ask()
+    this.follow(standins)
+    this.broad(
+      this.records
+        .works()
+        .works.filter((w) => this.placed().get(w.id) === 'unread')
+        .slice(0, -3),
+      true,
+    )
+    diary.nextMorning()
+    this.texts()
+    diary.nextMorning()
+    this.close()
+  }
+
+  private placed(): Map<string, Place> {
+    const review = this.diary.review()
+    const works = this.records.works()
+    const { byWork } = rulingsByWork(works, review.rulings)
+    const said = saidOfWorks(works, review)
+    return new Map(works.works.map(({ id }) => [id, placeOf(byWork[id], said.get(id)).place]))
+  }
+  private at(place: Place): WorkRead[] {
+    const placed = this.placed()
+    return this.records.works().works.filter((w) => placed.get(w.id) === place)
+  }
+
+  private broad(works: readonly WorkRead[], named: boolean): void {
+    const { diary, random } = this
+    const version = named ? diary.review().criteriaVersions?.at(-1)?.id : undefined
+    for (const { id, record } of works) {
+      const scanned = new Scanned(toDocument(record))
+      const base = {
+        recordId: id,
+        pass: 'broad' as const,
+        reader: READER,
+        ...(version === undefined ? {} : { version }),
+      }
+      const seconds = random.int(9, 50)
+      if (!scanned.matches(SOUND))
+        diary.do('ruling.set', { ...base, verdict: 'out', criterionId: 'demo-criterion-1' }, seconds)
+      else if (!scanned.matches(YOUNG))
+        diary.do(
+          'ruling.set',
+          random.chance(0.04)
+            ? { ...base, verdict: 'unsure' }
+            : { ...base, verdict: 'out', criterionId: 'demo-criterion-2' },
+          seconds,
+        )
+      else if (random.chance(0.45)) diary.do('ruling.set', { ...base, verdict: 'in' }, seconds)
+      else diary.do('ruling.set', { ...base, verdict: 'out', criterionId: 'demo-criterion-2' }, seconds)
+    }
+  }
+
+  /** Another person reads the sample apart, and her rulings come back as a file. */
+  private secondReader(works: readonly WorkRead[]): void {
+    const { diary, random, records } = this
+    const { rulings } = diary.review()
+    const { seq, digest } = diary.entries[0]!
+    let side: SideJournal = { origin: { review: 'demo', seq, digest }, person: SECOND, entries: [] }
+    const say = (command: Command): void => {
+      const salt = digestOf(`demo side ${side.entries.length}`).slice(0, 32)
+      side = { ...side, entries: [...side.entries, sideEntry(side, command, { at: diary.now(), salt })] }
+    }
+    say({ kind: 'person.named', payload: { id: SECOND, name: SECOND_NAME } })
+    for (const { id } of works) {
+      const first = rulings[id]?.[`broad/${READER}`]
+      if (!first) continue
+      const other = random.chance(0.12)
+      const verdict = other ? (first.verdict === 'in' ? 'out' : 'in') : first.verdict
+      say({
+        kind: 'ruling.set',
+        payload: {
+          recordId: id,
+          pass: 'broad',
+          reader: SECOND,
+          verdict,
+          ...(verdict === 'out' ? { criterionId: first.criterionId ?? 'demo-criterion-2' } : {}),
+        },
+      })
+    }
+    const bytes = sideBytes(side)
+    records.blobs.set(digestOf(bytes), bytes)
+    diary.sides.set(digestOf(bytes), takenFrom(side))
+    diary.do('side.take', { person: SECOND, head: side.entries.at(-1)!.digest, digest: digestOf(bytes) })
+  }
+
+  /** What the two saw differently, but for one work. */
+  private settle(): void {
+    const { diary, random } = this
+    const works = this.records.works()
+    const { byWork } = rulingsByWork(works, diary.review().rulings)
+    const differ = works.works.filter(({ id }) => placeOf(byWork[id]).broad.conflict)
+    for (const { id } of differ.slice(0, -1)) {
+      const verdict = random.chance(0.5) ? 'in' : 'out'
+      diary.do('ruling.settle', {
+        recordId: id,
+        pass: 'broad',
+        verdict,
+        by: READER,
+        how: 'by talking it over',
+        ...(verdict === 'out' ? { criterionId: 'demo-criterion-2' } : {}),
+      })
+    }
+  }
+
+  private ask(): void {
+    const { diary } = this
+    const people = diary.review().sources.find((s) => s.kind === 'people')!
+    const day = diary.now().slice(0, 10)
+    diary.do('contact.set', {
+      id: diary.id('contact'),
+      sourceId: people.id,
+      who: 'R. Ahola',
+      way: 'a letter',
+      asked: day,
+      answered: workingDaysAfter(day, 1),
+      what: 'knew of no further measurements',
+    })
+    diary.do('contact.set', {
+      id: diary.id('contact'),
+      sourceId: people.id,
+      who: 'T. Ebers',
+      way: 'the telephone',
+      asked: day,
+      what: 'has not answered yet',
+    })
+  }
+
+  /** What the kept works cite, in the database that knows references; then once more, which brings nothing new. */
+  private follow(standins: readonly OpenStandin[]): void {
+    const { diary, records } = this
+    const { sources } = diary.review()
+    const lists = sources.find((s) => s.kind === 'reference lists')!
+    const kept = this.at('sought').slice(0, 12)
+    const named = standins.flatMap((standin) => {
+      const own = kept.flatMap((w) =>
+        w.from.flatMap((f) => (f.sourceId === `demo-${standin.info.id}` ? [f.recordId] : [])),
+      )
+      return followed(standin.records, own, 'cited').map((record) => ({ standin, record }))
+    })
+    const here = new Set(
+      records.works().works.flatMap((w) => w.from.map((f) => `${f.sourceId} ${f.recordId}`)),
+    )
+    const fresh = named.filter(({ standin, record }) => !here.has(`demo-${standin.info.id} ${record.id}`))
+    if (fresh.length)
+      records.bringRecords(
+        lists.id,
+        fresh.map((f) => f.record),
+      )
+    const importId = fresh.length ? diary.review().imports.at(-1)!.id : undefined
+    diary.do('step.follow', {
+      id: diary.id('step'),
+      sourceId: lists.id,
+      of: kept.map((w) => w.id),
+      named: named.length,
+      known: named.length - fresh.length,
+      at: diary.now(),
+      ...(importId === undefined ? {} : { importId }),
+    })
+  }
+
+  private texts(): void {
+    const { diary, random } = this
+    const day = diary.now().slice(0, 10)
+    this.at('sought').forEach(({ id }, n) => {
+      const base = { recordId: id }
+      if (n % 23 === 4)
+        diary.do('retrieval.set', { ...base, state: 'not to be had', why: 'no library has the volume' }, 20)
+      else if (n % 29 === 7)
+        diary.do(
+          'retrieval.set',
+          { ...base, state: 'loan asked', asked: day, due: workingDaysAfter(day, LOAN_DAYS) },
+          20,
+        )
+      else
+        diary.do('retrieval.set', { ...base, state: random.chance(0.5) ? 'open copy' : 'subscription' }, 12)
+    })
+  }
+
+  private close(): void {
+    const { diary, random } = this
+    const { retrievals = {} } = diary.review()
+    const read = this.at('sought').filter(({ id }) => retrievals[id]?.state !== 'loan asked')
+    for (const [n, { id, record }] of read.entries()) {
+      // Some thirty full texts are a day's work.
+      if (n % 30 === 29) diary.nextMorning()
+      const base = { recordId: id, pass: 'close' as const, reader: READER }
+      const seconds = random.int(120, 900)
+      if (!new Scanned(toDocument(record)).matches(MEASURED))
+        diary.do('ruling.set', { ...base, verdict: 'out', criterionId: 'demo-criterion-3' }, seconds)
+      else if (random.chance(0.3))
+        diary.do('ruling.set', { ...base, verdict: 'out', reason: 'levels were not measured' }, seconds)
+      else if (random.chance(0.12))
+        diary.do('ruling.set', { ...base, verdict: 'out', reason: 'no comparison of conditions' }, seconds)
+      else diary.do('ruling.set', { ...base, verdict: 'in' }, seconds)
+    }
+    const [one, two] = this.at('included')
+    if (one && two)
+      diary.do('study.bind', {
+        id: diary.id('study'),
+        name: 'One ceiling, two reports',
+        records: [one.id, two.id],
+      })
+  }
+}

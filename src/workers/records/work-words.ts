@@ -1,0 +1,82 @@
+import { Builder, Index, type IndexParts } from '@/core/engine'
+import { toDocument, type Rec } from '@/core/records'
+import { importOf, shownOf } from '@/core/review'
+import type { Derived } from './blocks-here'
+import type { LaidWorks, MadeFrom } from './laid-works'
+import type { RecordReader } from './record-reader'
+
+/** So many works are taken in before other questions to the desk are heard. */
+const AT_ONCE = 400
+
+/** The words of the works of a review, for looking for them: kept from the last time, or taken in while other things go on. */
+export class WorkWords {
+  private found: Index | undefined
+  private making: Promise<void> | undefined
+
+  constructor(
+    private readonly laid: LaidWorks,
+    private readonly review: MadeFrom,
+    private readonly reader: RecordReader,
+    private readonly derived: Derived,
+    private readonly keptFrom: number,
+  ) {}
+
+  /** Resolves when words can be looked for. */
+  ready(): Promise<void> {
+    this.making ??= this.make().catch((error: unknown) => {
+      // It may come about the next time it is asked for.
+      this.making = undefined
+      throw error
+    })
+    return this.making
+  }
+
+  get index(): Index {
+    if (!this.found) throw new Error('The words of the works are not ready yet.')
+    return this.found
+  }
+
+  private async make(): Promise<void> {
+    const { laid, review, derived } = this
+    const kept = (await derived.get(review.id, 'words', laid.from)) as IndexParts | undefined
+    if (kept) {
+      this.found = new Index(kept)
+      return
+    }
+    const builder = new Builder()
+    for (let at = 0; at < laid.works.works.length; at++) {
+      const record = laid.shown?.[at] ?? (await this.shownOf(laid.works.works[at]!.records))
+      builder.add(record ? toDocument(record) : NOTHING)
+      if (at % AT_ONCE === AT_ONCE - 1) await hear()
+    }
+    this.found = builder.finish()
+    laid.shown = undefined
+    if (laid.works.works.length < this.keptFrom || laid.lost) return
+    // Limits are not asked of a list, and what they go by would take the longest to read again.
+    await derived.keep(review.id, 'words', laid.from, { ...this.found.parts, facets: [] })
+  }
+
+  private async shownOf(names: readonly string[]): Promise<Rec | undefined> {
+    const { imports, partition, choices } = this.review
+    const own = names.map(async (id) => {
+      const of = imports.find((i) => i.id === importOf(id))!
+      const record = await this.reader.record(of, id)
+      return record ? [{ id, sourceId: of.sourceId, record }] : []
+    })
+    const records = (await Promise.all(own)).flat()
+    return records.length ? shownOf(records, partition ? (choices ?? []) : undefined) : undefined
+  }
+}
+
+const NOTHING = { fields: {}, headings: [], classes: [], facets: {} }
+
+/** Lets the worker hear what else is asked of it. */
+const hear = (): Promise<void> =>
+  new Promise((done) => {
+    const { port1, port2 } = new MessageChannel()
+    port1.onmessage = () => {
+      port1.close()
+      done()
+    }
+    port2.postMessage(undefined)
+  })
