@@ -1,7 +1,7 @@
 import { expect, test } from '@playwright/test'
 import mammoth from 'mammoth'
 import { readFileSync } from 'node:fs'
-import { addDatabase, beginReview, nameReader, pane, saved, stage } from './help'
+import { addDatabase, beginReview, nameReader, openDemo, pane, saved, stage } from './help'
 
 test('a new review goes from the question to a methods section, with a reload in the middle', async ({
   page,
@@ -106,6 +106,24 @@ test('a new review goes from the question to a methods section, with a reload in
   expect(readFileSync(await markdown.path(), 'utf8')).toContain(
     '## How we searched\n\nOur own words. In Fernhollow',
   )
+})
+
+test('who undoes and goes on at once is not carried back', async ({ page }) => {
+  await openDemo(page, 'selection')
+  const cdp = await page.context().newCDPSession(page)
+  await cdp.send('Emulation.setCPUThrottlingRate', { rate: 4 })
+  await page.keyboard.press('ArrowRight')
+  await nameReader(page, 'P. Ostler')
+  for (let i = 0; i < 4; i++) {
+    // Several in a row: what is undone waits until all of them are written.
+    for (const key of ['ArrowLeft', 'ArrowRight', 'ArrowDown', 'z']) await page.keyboard.press(key)
+    await stage(page, 'Methods')
+    await expect(page.getByText(/Undone: /).first()).toBeVisible()
+    await saved(page)
+    await expect(page).toHaveURL(/methods/)
+    await expect(page.getByRole('heading', { name: 'Search and selection' })).toBeVisible()
+    await stage(page, 'Selection')
+  }
 })
 
 test('what was being typed when the browser was killed is there again', async ({ context }) => {

@@ -5,6 +5,7 @@ import { plural } from '@/core/base'
 import type { LastDeed } from '@/core/review'
 import { useStore } from '@/store/provider'
 import { leadToPlace } from '@/store/whereabouts'
+import { untouched } from './untouched'
 
 export interface Undoing {
   undo: () => void
@@ -13,7 +14,7 @@ export interface Undoing {
 
 /**
  * Undo and its opposite as a person does them: what is taken back is named, the screen goes to where it stands, and
- * runs, which happened, are passed only after asking.
+ * runs, which happened, are passed only after asking. Who has pressed or clicked on since stays where they are.
  */
 export function useUndo(): Undoing {
   const store = useStore()
@@ -21,15 +22,20 @@ export function useUndo(): Undoing {
   const { message, modal } = App.useApp()
   return useMemo(() => {
     const { session, deed } = store
-    const show = (did: LastDeed | undefined, how: string): void => {
+    const show = (did: LastDeed | undefined, how: string, still: boolean): void => {
       if (!did) return
       deed(message.open({ key: 'undo', content: `${how}: ${did.words}.`, duration: 4 }))
       const { reviewId } = session.getState()
-      if (!did.place || !reviewId) return
+      if (!did.place || !reviewId || !still) return
       leadToPlace(did.place)
-      router.push(`/review/${reviewId}/${did.place.stage}`)
+      const there = `/review/${reviewId}/${did.place.stage}`
+      if (window.location.pathname !== there) router.push(there)
     }
-    const take = (): void => deed(store.undo().then((did) => show(did, 'Undone')))
+    const after = (doing: Promise<LastDeed | undefined>, how: string): void => {
+      const still = untouched()
+      deed(doing.then((did) => show(did, how, still())))
+    }
+    const take = (): void => after(store.undo(), 'Undone')
     return {
       undo: () => {
         const next = store.nextUndo()
@@ -44,7 +50,7 @@ export function useUndo(): Undoing {
           onOk: take,
         })
       },
-      redo: () => deed(store.redo().then((did) => show(did, 'Done again'))),
+      redo: () => after(store.redo(), 'Done again'),
     }
   }, [store, router, message, modal])
 }
