@@ -1,6 +1,7 @@
-// The direction of imports: base ← query ← … ← review; core ← standins ← store ← workers ← features ← app.
+// The direction of imports: base ← picture ← query ← … ← review; core ← standins ← store ← workers ← features ← app.
 const CORE = [
   'base',
+  'picture',
   'query',
   'profile',
   'vocabulary',

@@ -1,5 +1,5 @@
 import AxeBuilder from '@axe-core/playwright'
-import { expect, type Page } from '@playwright/test'
+import { expect, type BrowserContext, type Page } from '@playwright/test'
 
 /** Nothing that axe calls serious or critical on what is shown now, or within a part of it. */
 export async function accessible(page: Page, where: string, within?: string): Promise<void> {
@@ -81,4 +81,23 @@ export async function typeWords(page: Page, rows: readonly string[]): Promise<vo
     await page.keyboard.press('Escape')
     await page.keyboard.press('ArrowDown')
   }
+}
+
+/** The numbers of the flow that is shown by the words behind them, of one column. */
+export async function flowNumbers(page: Page, column: number): Promise<Record<string, number>> {
+  const boxes = await page.locator('.flow-column').nth(column).locator('.flow-step').allInnerTexts()
+  return Object.fromEntries(
+    boxes.map((text) => {
+      const [first = ''] = text.split('\n')
+      const gap = first.indexOf(' ')
+      return [first.slice(gap + 1), Number(first.slice(0, gap).replace(/,/g, ''))]
+    }),
+  )
+}
+
+/** Ends the browser as a power cut does: no page is told of it. */
+export async function crash(context: BrowserContext): Promise<void> {
+  const session = await context.browser()?.newBrowserCDPSession()
+  await (session?.send('Browser.crash') ?? Promise.resolve()).catch(() => undefined)
+  await context.close().catch(() => undefined)
 }

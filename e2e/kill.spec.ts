@@ -1,7 +1,8 @@
-import { chromium, expect, test, type BrowserContext, type Page } from '@playwright/test'
+import { chromium, expect, test, type Page } from '@playwright/test'
 import { mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import path from 'node:path'
+import { crash } from './help'
 
 const KILLS = 12
 /** A key so often; what is older than `OLD` when the browser is killed must be there again. Both in milliseconds. */
@@ -10,13 +11,6 @@ const OLD = 500
 
 const TEXT =
   'Do sound conditions in classrooms bear on how pupils listen and read when there is babble about them? '
-
-/** Ends the browser as a power cut does: no page is told of it. */
-async function kill(context: BrowserContext): Promise<void> {
-  const session = await context.browser()?.newBrowserCDPSession()
-  await (session?.send('Browser.crash') ?? Promise.resolve()).catch(() => undefined)
-  await context.close().catch(() => undefined)
-}
 
 async function typed(page: Page, until: number): Promise<{ text: string; at: number[] }> {
   const at: number[] = []
@@ -63,7 +57,7 @@ test(`what is typed without a pause survives ${KILLS} kills of the browser, but 
       await field.fill('')
       const { text, at } = await typed(page, 1500 + ((n * 293) % 1700))
       const killed = Date.now()
-      await kill(context)
+      await crash(context)
       const again = await launch()
       const after = again.pages()[0] ?? (await again.newPage())
       await after.goto(url)

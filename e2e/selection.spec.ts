@@ -1,7 +1,8 @@
 // Two readers in two browsers, files between them; conflicts, full texts, the close pass, other ways, the flow.
 import { readFileSync, writeFileSync } from 'node:fs'
 import { expect, test, type Page } from '@playwright/test'
-import { accessible, nameReader, openDemo } from './help'
+import { FIGURE_FONTS, rasteriser } from '../src/core/picture'
+import { accessible, flowNumbers, nameReader, openDemo } from './help'
 
 const go = async (page: Page, pane: string): Promise<void> => {
   await page.getByRole('tab', { name: new RegExp(`^${pane}`) }).click()
@@ -9,14 +10,7 @@ const go = async (page: Page, pane: string): Promise<void> => {
 /** The numbers of the flow by the words behind them, of the first column. */
 const flowOf = async (page: Page): Promise<Record<string, number>> => {
   await go(page, 'Flow')
-  const boxes = await page.locator('.flow-column').first().locator('.flow-step').allInnerTexts()
-  return Object.fromEntries(
-    boxes.map((text) => {
-      const [first = ''] = text.split('\n')
-      const gap = first.indexOf(' ')
-      return [first.slice(gap + 1), Number(first.slice(0, gap).replace(/,/g, ''))]
-    }),
-  )
+  return flowNumbers(page, 0)
 }
 const addsUp = (f: Record<string, number>): void => {
   const n = (words: string): number => f[words] ?? 0
@@ -108,6 +102,26 @@ test('two readers read apart, hand their rulings over, settle what differs, and 
     await expect(one.locator('.pass-head')).toContainText('ruled out: the room was no classroom')
     addsUp(await flowOf(one))
     await accessible(one, 'Flow', '.selecting')
+  })
+
+  await test.step('the flow is drawn here as on a command line, with the same bytes', async () => {
+    await go(one, 'Flow')
+    const saved = async (button: string): Promise<Uint8Array> => {
+      const download = one.waitForEvent('download')
+      await one.locator('.flow-head').getByRole('button', { name: button }).click()
+      return readFileSync(await (await download).path())
+    }
+    const svg = new TextDecoder().decode(await saved('Save as SVG'))
+    expect(svg).toContain('@font-face')
+    const bytes = (file: string): Uint8Array<ArrayBuffer> => new Uint8Array(readFileSync(file))
+    const drawing = await rasteriser(
+      bytes('node_modules/@resvg/resvg-wasm/index_bg.wasm'),
+      FIGURE_FONTS.map((f) => ({
+        ...f,
+        woff: bytes(`node_modules/@fontsource/atkinson-hyperlegible-next/files/${f.file}`),
+      })),
+    )
+    expect(Buffer.compare(await saved('PNG'), drawing.png(svg))).toBe(0)
   })
 
   await test.step('references are followed, a page is noted, and all of it is there after the browser was closed', async () => {

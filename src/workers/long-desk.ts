@@ -22,6 +22,7 @@ import {
   type FileTaken,
 } from './read-file'
 import { Pace, type GoOn } from './pace'
+import { figure } from './figures'
 
 /** A package that was opened here, without the way to what lies beside its journal: that is asked for by number. */
 export interface OpenedHere extends Omit<Opened, 'blob'> {
@@ -77,6 +78,11 @@ export class LongDesk {
       }
       if (!(await pace.at(Math.round(step.value.done), step.value.of))) return undefined
     }
+  }
+
+  /** A figure as a file that looks the same everywhere: drawn, or with its letters in it. */
+  figure(svg: string, as: 'png' | 'svg' | 'outlined'): Promise<Uint8Array> {
+    return figure(svg, as)
   }
 
   /** Looks at a file: how it is encoded, what it is, and what its first records say. */

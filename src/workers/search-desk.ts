@@ -179,6 +179,17 @@ export class SearchDesk {
     return { records: records.slice(0, exported ?? shown), hits: records.length }
   }
 
+  /** The numbers of the records that each line finds; a line that cannot be run is left out. */
+  async numbersOf(sourceId: string, lines: LineLike[]): Promise<Record<string, string[]>> {
+    const source = await this.source(sourceId)
+    const results = runStrategy(source, lines, this.sources.cache(sourceId))
+    return Object.fromEntries(
+      results.flatMap(({ id, docs }) =>
+        docs ? [[id, Array.from(docs, (doc) => source.records[doc]!.id)]] : [],
+      ),
+    )
+  }
+
   /** The records of a source that some of its records cite, or that cite one of them. */
   async followed(sourceId: string, numbers: readonly string[], direction: Direction): Promise<Rec[]> {
     return followed((await this.source(sourceId)).records, numbers, direction)

@@ -1,4 +1,5 @@
 import { thousands } from '../base'
+import { escapedXml as escaped, FIGURE_FONT } from '../picture'
 import type { Overlap } from './overlap'
 
 /** How a drawing looks; the default prints well on white. */
@@ -14,7 +15,7 @@ const PRINT: DrawingInk = {
   quiet: '#5b6770',
   hair: '#d5dade',
   ground: '#ffffff',
-  font: 'Georgia, serif',
+  font: FIGURE_FONT,
 }
 
 const ROW = 26
@@ -22,9 +23,6 @@ const STEP = 30
 const LEFT = 16
 const TOP = 118
 const BAR = 300
-
-const escaped = (text: string): string =>
-  text.replace(/[&<>"]/g, (c) => ({ '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;' })[c]!)
 
 /**
  * The overlap as a drawing of its own in SVG: one row for each set of sources, a filled dot under every source of it, a

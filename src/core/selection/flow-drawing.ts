@@ -1,4 +1,5 @@
 import { thousands } from '../base'
+import { escapedXml as escaped, FIGURE_FONT } from '../picture'
 import { faultsOf, undecided, type Flow, type FlowColumn } from './flow'
 
 /** Words for what the flow says, so that a figure and its text say the same. */
@@ -74,16 +75,31 @@ export function boxesOf(c: FlowColumn, words: FlowWords): FlowBox[] {
   ]
 }
 
-/** All columns of a flow as boxes, those of the last round apart from earlier ones. */
-export function flowParts(flow: Flow, words: FlowWords): FlowPart[] {
-  return flow.rounds.flatMap(({ columns }, n) =>
-    columns.map((c) => ({
-      title:
-        flow.rounds.length === 1
-          ? TITLES[c.column]
-          : `${TITLES[c.column]}, ${n === 0 ? 'first search' : flow.rounds.length === 2 ? 'update' : `update ${n}`}`,
-      boxes: boxesOf(c, words).map((b) => ({ ...b, id: `${n}/${b.id}` })),
-    })),
+/**
+ * All columns of a flow as boxes. Of an update, the rounds before the last are one box each, as PRISMA 2020 has previous
+ * studies; `whole` shows all of them in full.
+ */
+export function flowParts(flow: Flow, words: FlowWords, whole = false): FlowPart[] {
+  const { rounds } = flow
+  const called = (n: number): string =>
+    n === 0 ? 'first search' : rounds.length === 2 ? 'update' : `update ${n}`
+  return rounds.flatMap(({ columns, included }, n): FlowPart[] =>
+    n < rounds.length - 1 && !whole
+      ? [
+          {
+            title: n === 0 ? 'Before the update' : `Update ${n}`,
+            boxes: [
+              {
+                id: `${n}/all/included`,
+                lines: [some(included, `${included === 1 ? 'work' : 'works'} included by the ${called(n)}`)],
+              },
+            ],
+          },
+        ]
+      : columns.map((c) => ({
+          title: rounds.length === 1 ? TITLES[c.column] : `${TITLES[c.column]}, ${called(n)}`,
+          boxes: boxesOf(c, words).map((b) => ({ ...b, id: `${n}/${b.id}` })),
+        })),
   )
 }
 
@@ -105,9 +121,9 @@ export function openMatters(flow: Flow): { faults: string[]; undecided: number }
 }
 
 /** The flow as text, for whoever does not see the figure. */
-export const flowText = (flow: Flow, words: FlowWords): string =>
+export const flowText = (flow: Flow, words: FlowWords, whole = false): string =>
   [
-    ...flowParts(flow, words).map(
+    ...flowParts(flow, words, whole).map(
       ({ title, boxes }) =>
         `${title}: ${boxes
           .map(({ lines: [first, ...more] }) => (more.length ? `${first} (${more.join('; ')})` : first))
@@ -124,9 +140,6 @@ const PAD = 10
 const SPACE = 22
 const INK = { ink: '#24303a', quiet: '#5b6770', hair: '#c3cad0', ground: '#ffffff' }
 
-const escaped = (text: string): string =>
-  text.replace(/[&<>"]/g, (c) => ({ '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;' })[c]!)
-
 /** Breaks a line at words so that it stays within a box; by signs, for nothing here can measure letters. */
 function broken(line: string, signs: number): string[] {
   const lines: string[] = []
@@ -141,10 +154,10 @@ function broken(line: string, signs: number): string[] {
 /**
  * The flow as a drawing in SVG. Throws where something does not add up: such a figure is not drawn.
  */
-export function drawFlow(flow: Flow, words: FlowWords): string {
+export function drawFlow(flow: Flow, words: FlowWords, whole = false): string {
   const { faults } = openMatters(flow)
   if (faults.length) throw new Error(`The flow does not add up: ${faults.join('; ')}.`)
-  const parts = flowParts(flow, words)
+  const parts = flowParts(flow, words, whole)
   const drawn: string[] = []
   const heightOf = (lines: readonly string[]): number => lines.length * LINE + 2 * PAD
   const text = (x: number, y: number, lines: readonly string[], fill: string): void =>
@@ -156,7 +169,7 @@ export function drawFlow(flow: Flow, words: FlowWords): string {
   const laid = parts.map(({ title, boxes }, p) => {
     const x = 16 + p * (WIDE + SIDE + GAP * 2)
     drawn.push(
-      `<text x="${x}" y="26" font-size="13" font-weight="700" fill="${INK.ink}">${escaped(title)}</text>`,
+      `<text x="${x}" y="26" font-size="13" font-weight="600" fill="${INK.ink}">${escaped(title)}</text>`,
     )
     let y = 42
     let side = y
@@ -198,5 +211,5 @@ export function drawFlow(flow: Flow, words: FlowWords): string {
   text(16, low, end, INK.ground)
   const width = Math.max(1, parts.length) * (WIDE + SIDE + GAP * 2) - GAP + 16
   const height = low + high + 16
-  return `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 ${width} ${height}" width="${width}" height="${height}" font-family="Georgia, serif" role="img" aria-label="${escaped(flowText(flow, words))}"><rect width="100%" height="100%" fill="${INK.ground}"/>${drawn.join('')}</svg>`
+  return `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 ${width} ${height}" width="${width}" height="${height}" font-family="${FIGURE_FONT}" role="img" aria-label="${escaped(flowText(flow, words, whole))}"><rect width="100%" height="100%" fill="${INK.ground}"/>${drawn.join('')}</svg>`
 }

@@ -25,6 +25,7 @@ export {
 } from './estimates'
 export {
   chanceOrder,
+  expectedLeft,
   fitLikely,
   layTerms,
   likelyFirst,

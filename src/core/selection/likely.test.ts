@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { recordsOf } from '../../standins/corpus/releases'
-import { chanceOrder, fitLikely, layTerms, likelyFirst, surenessOf } from '.'
+import { chanceOrder, expectedLeft, fitLikely, layTerms, likelyFirst, surenessOf } from '.'
 
 const records = recordsOf('fernhollow', '2026-03').slice(0, 600)
 const rows = layTerms(records.map((r) => [r.title, r.abstract ?? '']))
@@ -22,6 +22,27 @@ describe('the order of what is likely in', () => {
     expect(surenessOf(rows, random)!).toBeLessThan(0.65)
     expect(surenessOf(rows, new Int8Array(records.length).fill(-1))).toBeUndefined()
     expect(fitLikely(rows, new Int8Array(records.length).fill(1)).every((w) => w === 0)).toBe(true)
+  })
+
+  it('expects about as many among what was not read as there are, where what was read was drawn by chance', () => {
+    // Half of the works are read, or a fourth: the rest is known here and not there.
+    for (const [part, least] of [
+      [2, 0.7],
+      [4, 0.6],
+    ] as const) {
+      const drawn = new Set(
+        chanceOrder(
+          records.map((r) => r.id),
+          'part',
+        ).slice(0, records.length / part),
+      )
+      const labels = Int8Array.from(records, (_, n) => (drawn.has(n) ? Number(wanted[n]) : -1))
+      const left = wanted.filter((w, n) => w && !drawn.has(n)).length
+      const expected = expectedLeft(rows, labels)!
+      expect(expected / left).toBeGreaterThan(least)
+      expect(left / expected).toBeGreaterThan(least)
+    }
+    expect(expectedLeft(rows, new Int8Array(records.length).fill(0))).toBeUndefined()
   })
 
   it('is the same each time', () => {

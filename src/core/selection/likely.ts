@@ -99,29 +99,67 @@ export function likelyFirst(rows: TermRows, weights: Float64Array): number[] {
 export const OFFERED_FROM = { in: 25, out: 25 } as const
 
 const FOLDS = 5
-/**
- * How sure it can be: how often a work that is in would have stood before one that is out, each ordered by what was learnt
- * from the others (area under the curve, Hanley and McNeil 1982; five parts by place). Undefined where there is too little
- * to say.
- */
-export function surenessOf(rows: TermRows, labels: Labels): number | undefined {
+
+/** What each ruled work scores by what was learnt from the other parts, five by place; undefined: too few to be parted. */
+function heldOut(rows: TermRows, labels: Labels): { score: number; in: boolean; fold: number }[] | undefined {
   const [ins, outs] = [[] as number[], [] as number[]]
   for (let n = 0; n < rows.size; n++) if (labels[n]! >= 0) (labels[n] ? ins : outs).push(n)
   if (ins.length < FOLDS || outs.length < FOLDS) return undefined
   const part = new Map([...ins.entries(), ...outs.entries()].map(([k, n]) => [n, k % FOLDS]))
+  return Array.from({ length: FOLDS }, (_, fold) => {
+    const weights = fitLikely(
+      rows,
+      labels.map((l, n) => (part.get(n) === fold ? -1 : l)),
+    )
+    return [...part]
+      .filter(([, own]) => own === fold)
+      .map(([n]) => ({ score: scoreOf(rows, weights, n), in: labels[n] === 1, fold }))
+  }).flat()
+}
+
+/**
+ * How sure it can be: how often a work that is in would have stood before one that is out, each ordered by what was learnt
+ * from the others (area under the curve, Hanley and McNeil 1982). Undefined where there is too little to say.
+ */
+export function surenessOf(rows: TermRows, labels: Labels): number | undefined {
+  const held = heldOut(rows, labels)
+  if (!held) return undefined
   let [before, pairs] = [0, 0]
   for (let fold = 0; fold < FOLDS; fold++) {
-    const own = labels.map((l, n) => (part.get(n) === fold ? -1 : l))
-    const weights = fitLikely(rows, own)
-    const score = (list: number[]): number[] =>
-      list.filter((n) => part.get(n) === fold).map((n) => scoreOf(rows, weights, n))
-    for (const a of score(ins))
-      for (const b of score(outs)) {
+    const of = (inside: boolean): number[] =>
+      held.filter((h) => h.fold === fold && h.in === inside).map((h) => h.score)
+    for (const a of of(true))
+      for (const b of of(false)) {
         pairs++
         before += a > b ? 1 : a === b ? 0.5 : 0
       }
   }
   return pairs ? before / pairs : undefined
+}
+
+const BINS = 8
+
+/**
+ * How many of the works without a ruling it expects to be in: ruled works are laid by their scores into eight parts of
+ * like size, and each work counts as the share of its part that was in. It supposes that works not read are in as often
+ * as read ones of the same score were. Undefined where there is too little to say.
+ */
+export function expectedLeft(rows: TermRows, labels: Labels): number | undefined {
+  const held = heldOut(rows, labels)?.sort((a, b) => a.score - b.score)
+  if (!held) return undefined
+  const bins = Array.from({ length: BINS }, (_, b) =>
+    held.slice(Math.floor((b * held.length) / BINS), Math.floor(((b + 1) * held.length) / BINS)),
+  ).filter((bin) => bin.length)
+  const share = bins.map((bin) => bin.filter((h) => h.in).length / bin.length)
+  const weights = fitLikely(rows, labels)
+  let sum = 0
+  for (let n = 0; n < rows.size; n++) {
+    if (labels[n]! >= 0) continue
+    const score = scoreOf(rows, weights, n)
+    const bin = bins.findLastIndex((b) => b[0]!.score <= score)
+    sum += share[Math.max(0, bin)]!
+  }
+  return sum
 }
 
 /** Places in an order of chance that a seed gives: the same seed and ids, the same order everywhere. */

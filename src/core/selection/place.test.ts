@@ -128,6 +128,24 @@ describe('a flow', () => {
     expect(openMatters(flow)).toEqual({ faults: [], undecided: 5 })
   })
 
+  it('of an update has earlier rounds as one box, or in full where that is asked', () => {
+    const words = { sourceOf: (id: string) => `from ${id}`, reasonOf: (r: string) => `because ${r}` }
+    const updated = flowOf(
+      [
+        { roundId: undefined, column: 'databases', sourceId: 's', count: 60, here: 60 },
+        { roundId: 'r2', column: 'databases', sourceId: 's', count: 9, here: 9 },
+      ],
+      [row('included', 11), row('set aside', 40), { ...row('unread', 7), roundId: 'r2' }],
+      11,
+    )
+    expect(flowText(updated, words)).toBe(
+      'Before the update: 11 works included by the first search.\nDatabases, update: 9 records identified (9 from s); 2 described a work already found; 7 not read yet.\n11 works included.',
+    )
+    expect(flowText(updated, words, true)).toContain('Databases, first search: 60 records identified')
+    expect(drawFlow(updated, words)).toContain('>11 works included by the first')
+    expect(drawFlow(updated, words)).not.toContain('>60 records identified<')
+  })
+
   it('says what does not add up', () => {
     expect(faultsOf({ ...column, sought: 24 })).toEqual([
       'works screened: 63, and 64 in parts',

@@ -35,7 +35,15 @@ import {
   type Ruled,
   type Work,
 } from '@/core/review'
-import { chanceOrder, fitLikely, layTerms, likelyFirst, surenessOf, type TermRows } from '@/core/selection'
+import {
+  chanceOrder,
+  expectedLeft,
+  fitLikely,
+  layTerms,
+  likelyFirst,
+  surenessOf,
+  type TermRows,
+} from '@/core/selection'
 import type { FacetTable } from '@/core/records'
 import { BlocksHere, Derived } from './blocks-here'
 import { KEPT_FROM, Laying, madeFrom, type LaidWorks } from './laid-works'
@@ -244,12 +252,22 @@ export class RecordsDesk {
       return { ids: list.ask({ order: 'year' }, this.changing).places.map((p) => ids[p]!) }
     if (order !== 'likely') return { ids }
     const rows = (this.terms ??= await this.layTerms())
-    const labels = Int8Array.from(ids, (id) => (said[id] === undefined ? -1 : Number(said[id] === 'in')))
+    const labels = this.labelsOf(said)
     const sure = surenessOf(rows, labels)
     return {
       ids: likelyFirst(rows, fitLikely(rows, labels)).map((n) => ids[n]!),
       ...(sure === undefined ? {} : { sure }),
     }
+  }
+
+  /** How many works without a ruling are expected to be in, by what was learnt from those that were ruled. */
+  async expectedLeft(said: Readonly<Record<string, 'in' | 'out'>>): Promise<number | undefined> {
+    const rows = (this.terms ??= await this.layTerms())
+    return expectedLeft(rows, this.labelsOf(said))
+  }
+
+  private labelsOf(said: Readonly<Record<string, 'in' | 'out'>>): Int8Array {
+    return Int8Array.from(this.all, ({ id }) => (said[id] === undefined ? -1 : Number(said[id] === 'in')))
   }
 
   private async layTerms(): Promise<TermRows> {
@@ -309,6 +327,17 @@ export class RecordsDesk {
     const names = ids.flatMap((id) => workOf(this.all, id)?.records ?? [])
     const own = names.filter((name) => this.importOf(name).sourceId === sourceId)
     return [...new Set((await this.recordsOf(own)).map((r) => r.record.id))]
+  }
+
+  /** The works that a source has under some numbers, list by list. */
+  async worksUnder(sourceId: string, lists: readonly (readonly string[])[]): Promise<string[][]> {
+    const under = new Map<string, string>()
+    for (const { id, records } of this.all)
+      for (const { record } of await this.recordsOf(
+        records.filter((name) => this.importOf(name).sourceId === sourceId),
+      ))
+        under.set(record.id, id)
+    return lists.map((list) => [...new Set(list.flatMap((number) => under.get(number) ?? []))])
   }
 
   /** The place of a work in the last answer; -1 where it is not in it. */

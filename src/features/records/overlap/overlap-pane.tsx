@@ -2,37 +2,30 @@
 import { Button } from 'antd'
 import { plural, thousands } from '@/core/base'
 import { drawOverlap, overlapTable, type Overlap } from '@/core/records'
-import { useSession, useStore } from '@/store/provider'
+import { useSession } from '@/store/provider'
 import { useAsked } from '@/store/use-asked'
 import { fileName, saveFile } from '@/ui/save-file'
 import { recordsDesk } from '@/workers'
-import { savePng } from '../../shared/save-png'
+import { SaveFigure } from '../../shared/save-figure'
 import { useSourceNames, type Desk } from '../use-desk'
 
 /** What each source gave and what they have in common: a row for each set of sources, with a bar as long as its works. */
 export function OverlapPane({ desk, show }: { desk: Desk; show: (sources: readonly string[]) => void }) {
   const review = useSession((s) => s.folded.review)
   const { order, nameOf } = useSourceNames(review)
-  const { deed } = useStore()
   const { value: overlap } = useAsked(
     () => (desk.version ? recordsDesk().overlap(order) : undefined),
     [desk.version, order],
     { keep: true },
   )
   if (!overlap) return <p className="empty">Counting …</p>
-  const svg = (): string => drawOverlap(overlap, nameOf)
   const name = (ending: string): string => fileName(`${review.title} sources`, ending)
   return (
     <div className="overlap">
       <section aria-label="Works by the sources that found them">
         <Rows overlap={overlap} nameOf={nameOf} show={show} />
         <p className="overlap-save">
-          <Button size="small" onClick={() => saveFile(name('svg'), svg(), 'image/svg+xml')}>
-            Save as SVG
-          </Button>
-          <Button size="small" onClick={() => deed(savePng(svg(), name('png')))}>
-            PNG
-          </Button>
+          <SaveFigure svg={() => drawOverlap(overlap, nameOf)} name={name} />
           <Button
             size="small"
             onClick={() =>

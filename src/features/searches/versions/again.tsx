@@ -14,6 +14,7 @@ import { searchDesk, type Again as Found } from '@/workers'
 import { useMarker } from '../../shared/use-marks'
 import { exportsOf, useExportsCompared } from './exports-compared'
 import { PeekRecord } from '../panes/peek-record'
+import { BringNew } from './bring-new'
 import { Reminder } from './reminder'
 
 /** What came and what went since the strategy was run before; when to run it again. */
@@ -125,18 +126,21 @@ function Occasions({
             {before.run.key !== after.run.key && <span>(the lines changed between: see Versions)</span>}
           </p>
           {found ? (
-            <Difference
-              review={review}
-              gone={found.withdrawn.length + found.lostNow.length}
-              both={found.both}
-              fresh={found.added.length + found.foundNow.length}
-              parts={[
-                { title: 'New: added to the database since', records: found.added },
-                { title: 'New: there before, found only now', records: found.foundNow },
-                { title: 'Gone: withdrawn from the database', records: found.withdrawn },
-                { title: 'Gone: still there, found no more', records: found.lostNow },
-              ]}
-            />
+            <>
+              <BringNew review={review} info={info} run={after.run} found={found} />
+              <Difference
+                review={review}
+                gone={found.withdrawn.length + found.lostNow.length}
+                both={found.both}
+                fresh={found.added.length + found.foundNow.length}
+                parts={[
+                  { title: 'New: added to the database since', records: found.added },
+                  { title: 'New: there before, found only now', records: found.foundNow },
+                  { title: 'Gone: withdrawn from the database', records: found.withdrawn },
+                  { title: 'Gone: still there, found no more', records: found.lostNow },
+                ]}
+              />
+            </>
           ) : (
             <p className="empty">Opening both releases …</p>
           )}

@@ -1,5 +1,6 @@
 'use client'
 import { Button } from 'antd'
+import { useState } from 'react'
 import { plural } from '@/core/base'
 import {
   drawFlow,
@@ -12,9 +13,9 @@ import {
   reasonWords,
 } from '@/core/selection'
 import { sourceInfo } from '@/store/source-info'
-import { useSession, useStore } from '@/store/provider'
+import { useSession } from '@/store/provider'
 import { fileName, saveFile } from '@/ui/save-file'
-import { savePng } from '../../shared/save-png'
+import { SaveFigure } from '../../shared/save-figure'
 import type { Selected } from '../use-selected'
 import { worksOfBox } from './works-of-box'
 
@@ -27,8 +28,8 @@ export function FlowPane({
   show: (ids: readonly string[], words: string) => void
 }) {
   const { review } = selected
+  const [whole, setWhole] = useState(false)
   const flow = useSession((s) => s.told.figures.flow)
-  const { deed } = useStore()
   const words: FlowWords = {
     sourceOf: (id) => {
       const source = review.sources.find((s) => s.id === id)
@@ -42,7 +43,6 @@ export function FlowPane({
     return <p className="note">The flow does not add up, and is not drawn: {faults.join('; ')}.</p>
   const lead = (box: string, words: string): void => show(worksOfBox(selected, flow, box), words)
   const name = (ending: string): string => fileName(`${review.title} flow`, ending)
-  const svg = (): string => drawFlow(flow, words)
   return (
     <div className="flow">
       <div className="flow-head">
@@ -51,18 +51,21 @@ export function FlowPane({
             ? `${plural(undecided, 'work')} still between two boxes: not read, left open or awaited.`
             : 'Every work has come to its end.'}
         </span>
-        <Button size="small" onClick={() => saveFile(name('svg'), svg(), 'image/svg+xml')}>
-          Save as SVG
-        </Button>
-        <Button size="small" onClick={() => deed(savePng(svg(), name('png')))}>
-          PNG
-        </Button>
-        <Button size="small" onClick={() => saveFile(name('txt'), flowText(flow, words), 'text/plain')}>
+        {flow.rounds.length > 1 && (
+          <Button size="small" type="text" aria-pressed={whole} onClick={() => setWhole(!whole)}>
+            {whole ? 'Earlier searches as one box' : 'Earlier searches in full'}
+          </Button>
+        )}
+        <SaveFigure svg={() => drawFlow(flow, words, whole)} name={name} />
+        <Button
+          size="small"
+          onClick={() => saveFile(name('txt'), flowText(flow, words, whole), 'text/plain')}
+        >
           Text
         </Button>
       </div>
       <div className="flow-columns">
-        {flowParts(flow, words).map((part) => (
+        {flowParts(flow, words, whole).map((part) => (
           <section key={part.title} className="flow-column" aria-label={part.title}>
             <h2>{part.title}</h2>
             {stepsOf(part.boxes).map(([main, ...asides]) => (

@@ -25,8 +25,8 @@ export function worksOfBox({ review, works, placed }: Selected, flow: Flow, box:
   return works.flatMap((work) => {
     const { id, records } = work
     const way = wayOf(work)
-    if (round !== 'all' && (way.column !== column || way.roundId !== rounds[Number(round)]?.roundId))
-      return []
+    const ofRound = round === 'all' || way.roundId === rounds[Number(round)]?.roundId
+    if (!ofRound || (column !== 'all' && way.column !== column)) return []
     if (name === 'duplicates') return records.length > 1 ? [id] : []
     const wanted = PLACES[name]
     return !wanted || wanted.includes(placed(id).place) ? [id] : []

@@ -29,6 +29,7 @@ import { useReason } from './reason-dialog'
 import { useOrder } from './use-order'
 import { inHours, usePace } from './use-pace'
 import { useRuling } from './use-ruling'
+import { useSample } from './sample-dialog'
 import { useShown } from './use-shown'
 import { useStudy } from './study-dialog'
 import { useCriteriaVersion } from './version-dialog'
@@ -123,6 +124,7 @@ export function PassPane({
   const many = useMany(pass, selected)
   const naming = useCriteriaVersion(review)
   const pace = usePace(pass, person)
+  const sample = useSample(selected, narrow)
   const study = useStudy(work, selected)
   const next = (): void => {
     if (!work) return
@@ -217,6 +219,9 @@ export function PassPane({
         ]
       : []),
     { id: 'rule-many', label: 'Several works out at once', key: 'G', run: many.open },
+    ...(pass === 'broad'
+      ? [{ id: 'rule-sample', label: 'Draw a sample to read together', run: sample.open }]
+      : []),
     { id: 'criteria-version', label: 'Name this version of the criteria', run: naming.open },
   ]
   useActions('selection-pass', actions)
@@ -292,6 +297,13 @@ export function PassPane({
             Name {version ? 'a new' : 'this'} version of the criteria
           </button>
         </p>
+        {pass === 'broad' && (
+          <p className="sub">
+            <button className="plain link" onClick={sample.open}>
+              Draw a sample to read together
+            </button>
+          </p>
+        )}
       </div>
       {work ? (
         <div className="pass-work">
@@ -364,6 +376,7 @@ export function PassPane({
       )}
       {many.dialog}
       {naming.dialog}
+      {sample.dialog}
       {reason.dialog}
       {study.dialog}
     </div>

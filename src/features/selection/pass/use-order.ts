@@ -17,7 +17,7 @@ export interface Order {
 }
 
 /** What was said of works so far, as far as an order can be learnt from it. */
-function learnable({ works, placed }: Selected): Record<string, 'in' | 'out'> {
+export function learnable({ works, placed }: Selected): Record<string, 'in' | 'out'> {
   const said: Record<string, 'in' | 'out'> = {}
   for (const { id } of works) {
     const { verdict, unread } = placed(id).broad

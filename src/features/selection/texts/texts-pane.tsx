@@ -71,14 +71,16 @@ export function TextsPane({ selected }: { selected: Selected }) {
   const row = rows[at]
   const set = (state: Retrieval['state'], more: Partial<Retrieval> = {}): void => {
     if (!row) return
-    const { asked: _asked, due: _due, why: _why, ...before } = row.retrieval ?? { recordId: row.id }
+    const { asked, due: _due, why: _why, ...before } = row.retrieval ?? { recordId: row.id }
+    // A loan that is asked for already keeps the day on which it was.
+    const since = row.state === 'loan asked' && asked ? asked : today
     setChosen(row.id)
     deed(
       act('retrieval.set', {
         ...before,
         recordId: row.id,
         state,
-        ...(state === 'loan asked' ? { asked: today, due: workingDaysAfter(today, LOAN_DAYS) } : {}),
+        ...(state === 'loan asked' ? { asked: since, due: workingDaysAfter(since, LOAN_DAYS) } : {}),
         ...more,
       }),
     )

@@ -1,0 +1,167 @@
+// Other ways into the review and through it: an update, a loan, a page on the web; and a browser killed while ruling.
+import { chromium, expect, test, type Page } from '@playwright/test'
+import { mkdtempSync, readFileSync, rmSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import path from 'node:path'
+import {
+  addDatabase,
+  beginReview,
+  crash,
+  flowNumbers,
+  nameReader,
+  openDemo,
+  saved,
+  stage,
+  typeWords,
+} from './help'
+
+const tab = async (page: Page, pane: string): Promise<void> => {
+  await page.getByRole('tab', { name: new RegExp(`^${pane}`) }).click()
+}
+
+test('a strategy run again in a later release brings only what is new, into an update; rulings stand', async ({
+  page,
+}) => {
+  await beginReview(page)
+  await addDatabase(page, 'Fernhollow')
+  await stage(page, 'Terms')
+  await typeWords(page, ['noise', 'reading'])
+  await stage(page, 'Searches')
+  await page.getByLabel('Release that is searched').click()
+  await page.locator('.ant-select-item-option', { hasText: 'March' }).click()
+  await page.keyboard.press('d')
+  await page.keyboard.press('r')
+  await expect(page.locator('[data-line="3"] .hits')).toHaveText('136')
+  await page.locator('[data-line="3"]').click()
+  await page.keyboard.press('b')
+  await expect(page.getByText(/136 records are in the review/)).toBeVisible()
+  await stage(page, 'Selection')
+  await page.keyboard.press('ArrowRight')
+  await nameReader(page, 'A. Quill')
+  await page.keyboard.press('ArrowLeft')
+  await expect(page.locator('.pass-head')).toContainText('3 of 136')
+
+  await stage(page, 'Searches')
+  await page.locator('[data-line="3"]').click()
+  await page.keyboard.press('0')
+  const again = page.getByRole('region', { name: 'Run again' })
+  await again.getByRole('button', { name: /Run all again in the release of September/ }).click()
+  const begin = again.getByRole('button', { name: /^Begin an update with the \d+ new ones/ })
+  const fresh = Number((await begin.innerText()).match(/\d+/)![0])
+  expect(fresh).toBeGreaterThan(0)
+  await begin.click()
+  await expect(page.getByText(new RegExp(`${fresh} records came into the update`))).toBeVisible()
+  await expect(begin).toBeHidden()
+
+  await stage(page, 'Selection')
+  await tab(page, 'Flow')
+  const columns = page.locator('.flow-column')
+  await expect(columns).toHaveCount(2)
+  await expect(columns.first()).toContainText('0 works included by the first search')
+  await page.getByRole('button', { name: 'Earlier searches in full' }).click()
+  const [first, update] = [await flowNumbers(page, 0), await flowNumbers(page, 1)]
+  expect(first['records identified']).toBe(136)
+  expect(first['titles and abstracts read']).toBe(2)
+  expect(update['records identified']).toBe(fresh)
+  expect((update['described a work already found'] ?? 0) + (update['not read yet'] ?? 0)).toBe(fresh)
+  await saved(page)
+  await page.reload()
+  await tab(page, 'Flow')
+  await expect(columns).toHaveCount(2)
+})
+
+test('a loan is asked for with its day, comes due, and goes into a calendar; a page is noted with its worth', async ({
+  page,
+}) => {
+  await openDemo(page, 'selection')
+  await tab(page, 'Full texts')
+  await page.locator('.texts-row').first().waitFor()
+  await page.locator('#stage').focus()
+  await page.keyboard.press('2')
+  await expect(page.locator('.texts-row.on')).toContainText('loan asked for, due')
+  const due = await page.getByLabel('Due on').inputValue()
+  const day = new Date(`${due}T12:00:00Z`)
+  expect([1, 2, 3, 4, 5]).toContain(day.getUTCDay())
+  expect(day.getTime()).toBeGreaterThan(Date.now())
+  const download = page.waitForEvent('download')
+  await page.getByRole('button', { name: /calendar/i }).click()
+  expect(readFileSync(await (await download).path(), 'utf8')).toContain(due.replaceAll('-', ''))
+
+  await stage(page, 'Question')
+  await page.getByRole('button', { name: 'Add another way' }).click()
+  await page.getByRole('menuitem', { name: /web/i }).first().click()
+  await stage(page, 'Selection')
+  await tab(page, 'Other ways')
+  await page.getByRole('button', { name: 'A page was seen' }).last().click()
+  const typed: [string, string][] = [
+    ['address', 'https://acoustics.example/rooms'],
+    ['title', 'Rooms for listening'],
+    ['what was searched there', 'reverberation'],
+    ['who publishes it', 'a town'],
+    ['what it rests on', 'measurements in twelve rooms'],
+  ]
+  for (const [label, text] of typed) {
+    await page.getByLabel(label, { exact: true }).last().fill(text)
+    await page.getByLabel(label, { exact: true }).last().blur()
+  }
+  await page.getByLabel('seen on').last().fill('2026-05-04')
+  await saved(page)
+  await page.reload()
+  await tab(page, 'Other ways')
+  for (const [label, text] of typed)
+    await expect(page.getByLabel(label, { exact: true }).last()).toHaveValue(text)
+  await expect(page.getByLabel('seen on').last()).toHaveValue('2026-05-04')
+})
+
+test('rulings survive a browser killed while they are made, but for the last second', async ({
+  baseURL,
+}, info) => {
+  test.setTimeout(120_000)
+  const profile = mkdtempSync(path.join(tmpdir(), 'luvren-rulings-'))
+  const launch = () =>
+    chromium.launchPersistentContext(profile, {
+      executablePath: process.env.CHROMIUM_PATH ?? '/usr/bin/chromium',
+      args: info.project.use.launchOptions?.args ?? ['--no-sandbox'],
+      baseURL: baseURL!,
+    })
+  try {
+    let before = 0
+    for (let n = 0; n < 3; n++) {
+      const context = await launch()
+      const page = context.pages()[0] ?? (await context.newPage())
+      if (n === 0) await openDemo(page, 'selection')
+      else await page.goto('/review/demo/selection')
+      await page.locator('.pass-head').waitFor()
+      await page.locator('#stage').focus()
+      const at: number[] = []
+      for (let k = 0; k < 12; k++) {
+        await page.keyboard.press(k % 2 ? 'ArrowLeft' : 'ArrowRight')
+        if (n === 0 && k === 0) await nameReader(page, 'A. Quill')
+        at.push(Date.now())
+        await page.waitForTimeout(120)
+      }
+      const killed = Date.now()
+      await crash(context)
+      const again = await launch()
+      const after = again.pages()[0] ?? (await again.newPage())
+      await after.goto('/review/demo/selection')
+      await after.locator('.pass-head').waitFor()
+      // How many this reader has ruled: the place of the first that is left to them.
+      const place = async (): Promise<number> =>
+        Number((await after.locator('.pass-head').innerText()).match(/\d+/)![0]) - 1
+      const old = at.filter((t) => t < killed - 1000).length
+      await expect.poll(place).toBeGreaterThanOrEqual(before + old)
+      const there = await place()
+      expect(there).toBeLessThanOrEqual(before + at.length)
+      before = there
+      await tab(after, 'Flow')
+      const flow = await flowNumbers(after, 0)
+      expect(flow['full texts sought']).toBe(
+        (flow['not to be had'] ?? 0) + (flow['awaited or unread'] ?? 0) + (flow['full texts read'] ?? 0),
+      )
+      await again.close()
+    }
+  } finally {
+    rmSync(profile, { recursive: true, force: true })
+  }
+})

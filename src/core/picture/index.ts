@@ -1,0 +1,2 @@
+export { rasteriser, type Rasteriser } from './rasteriser'
+export { escapedXml, FIGURE_FONT, FIGURE_FONTS, RASTER_PROGRAM, selfContained, type FigureFont } from './svg'
