@@ -7,7 +7,7 @@ test('a new review goes from the question to a methods section, with a reload in
   page,
 }) => {
   await beginReview(page)
-  await expect(pane(page)).toContainText('two concepts: noise and reading')
+  await expect(pane(page)).toContainText('We divided the question into noise and reading.')
 
   await page.getByRole('button', { name: 'Plan a limit' }).click()
   await page.getByRole('menuitem', { name: 'Years' }).click()
@@ -71,25 +71,27 @@ test('a new review goes from the question to a methods section, with a reload in
   await nameReader(page, 'A. Quill')
   await page.keyboard.press('ArrowLeft')
   await page.keyboard.press('ArrowDown')
-  await expect(pane(page)).toContainText('one reader ruled: 1 for full text, 1 set aside and 1 left open')
+  await expect(pane(page)).toContainText('1 went on to full text, 1 was set aside, 1 is open')
   await page.keyboard.press('z')
   await expect(pane(page)).toContainText('titles and abstracts of 2 of')
 
   await stage(page, 'Methods')
-  const passage = page.getByRole('textbox', { name: 'How we searched' })
-  await expect(passage).toContainText('Fernhollow Education Index')
+  const passage = page.getByRole('textbox', { name: 'With which terms' })
+  await expect(page.getByRole('textbox', { name: 'Where and how we looked' })).toContainText(
+    'Fernhollow Education Index',
+  )
   await passage.click()
   // Typing on a chosen fact does not take its place.
   await passage.locator('[data-fact^="words.fields"]').click()
   await page.keyboard.type(' as we saw')
-  await expect(passage).toContainText('title, abstract and keywords as we saw for')
+  await expect(passage).toContainText('title, abstract and keywords as we saw')
   await page.keyboard.press('Control+Home')
   await page.keyboard.type('Our own words. ')
   await expect(page.getByText('in your words')).toBeVisible({ timeout: 10_000 })
   await saved(page)
   await page.reload()
-  await expect(page.getByRole('textbox', { name: 'How we searched' })).toContainText(
-    'Our own words. In Fernhollow',
+  await expect(page.getByRole('textbox', { name: 'With which terms' })).toContainText(
+    'Our own words. We divided',
   )
 
   const [word] = await Promise.all([
@@ -97,14 +99,14 @@ test('a new review goes from the question to a methods section, with a reload in
     page.getByRole('button', { name: /^Word/ }).click(),
   ])
   const { value } = await mammoth.extractRawText({ buffer: readFileSync(await word.path()) })
-  expect(value).toContain('Our own words. In Fernhollow Education Index')
+  expect(value).toContain('Our own words. We divided the question')
   expect(value).toContain('titles and abstracts of 2 of')
   const [markdown] = await Promise.all([
     page.waitForEvent('download'),
     page.getByRole('button', { name: /^Markdown/ }).click(),
   ])
   expect(readFileSync(await markdown.path(), 'utf8')).toContain(
-    '## How we searched\n\nOur own words. In Fernhollow',
+    '## With which terms\n\nOur own words. We divided',
   )
 })
 

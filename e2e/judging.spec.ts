@@ -118,7 +118,7 @@ test('a database outside is described by a file, its runs are logged by hand, an
   await expect(
     page.getByText(/holds 1 record, 1 fewer than the 2 hits logged: Lantern Index hands out at most 1/),
   ).toBeVisible()
-  await expect(pane(page)).toContainText('which gave 2 records')
+  await expect(page.getByLabel('In Table 1')).toContainText(/Concepts joined\s*2/)
   await saved(page)
 })
 

@@ -80,7 +80,7 @@ test('the whole way is walked with the keyboard alone, from an empty shelf to th
     await keys(page, 'd')
     await page.getByRole('menuitem', { name: /^Fernhollow/ }).press('Enter')
     await expect(page.locator('.source').filter({ hasText: 'Fernhollow' })).toBeVisible()
-    await expect(pane(page)).toContainText('We plan to keep to work published from 2017 to 2026')
+    await expect(pane(page)).toContainText('to keep to work published from 2017 to 2026')
   })
 
   await test.step('Terms: a word, and a heading that is offered for what stands in the box now', async () => {
@@ -145,7 +145,7 @@ test('the whole way is walked with the keyboard alone, from an empty shelf to th
 
   await test.step('Methods: read, and the palette reached while typing', async () => {
     await keys(page, 'Shift+6')
-    const passage = page.getByRole('textbox', { name: 'How we searched' })
+    const passage = page.getByRole('textbox', { name: 'Where and how we looked' })
     await expect(passage).toContainText('Fernhollow')
     await passage.focus()
     await keys(page, 'Control+k')

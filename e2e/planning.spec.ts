@@ -48,7 +48,7 @@ test('the demo question is planned from nothing to a full grid with the keyboard
   await weave(page, 3, 4, 'b')
   await weave(page, 11, 12, 'c')
   await weave(page, 14, 15, 'c')
-  await expect(pane(page)).toContainText('three concepts')
+  await expect(pane(page)).toContainText('divided the question into')
   await page.keyboard.press('Escape')
 
   // All five databases from the menu at once.
@@ -125,7 +125,7 @@ test('the demo question is planned from nothing to a full grid with the keyboard
   await keys(page, 'Shift+B')
   await expect(cell(1, 0).locator('.chip')).toHaveCount(3)
   // Nothing was run, so nothing was tried.
-  await expect(pane(page)).toContainText('We gathered search terms')
+  await expect(pane(page)).toContainText('are gathered so far')
   await expect(pane(page)).not.toContainText('tried and dropped')
   await saved(page)
 })

@@ -108,7 +108,7 @@ test('five strategies are drafted, run, revised twice, limited, and a lost limit
   await page.keyboard.press('r')
   await allRun(page)
   expect(await number(page, 10)).toBe(await number(page, 7))
-  await expect(pane(page)).toContainText('Limiting to')
+  await expect(page.getByLabel('In Table 1')).toContainText(/2017–2026: \d/)
   await saved(page)
 })
 

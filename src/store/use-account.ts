@@ -37,6 +37,7 @@ export function useFactContext(): FactContext {
           release: info.standin ? releaseWords(info.release ?? LATEST) : asSearched(review, info.source),
           ...(info.standin ? { releaseWords } : {}),
           hasVocabulary: vocabulary !== undefined,
+          short: info.short,
           profile,
           ...(vocabulary ? { vocabularyTitle: vocabulary.title } : {}),
         }

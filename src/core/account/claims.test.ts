@@ -15,7 +15,7 @@ import {
 import { tell } from '../figures'
 import { lineKeys } from '../strategy'
 import { emptyRecord } from '../records'
-import { draftAccount, inlinesOf, PASSAGES, resolveFact, selectClaims, type FactContext } from '.'
+import { draftAccount, inlinesOf, resolveFact, selectClaims, type FactContext } from '.'
 import { untrueClaims, type World } from './claims.fixture'
 import { findsSomething, spelledOut } from './what-lines-find.fixture'
 
@@ -308,13 +308,12 @@ it('says nothing that the journal does not bear out, in random reviews, by a che
       const sentences = sentencesOf(context)
       checked += sentences.length
       expect(untrueClaims(sentences, withAsked, WORLD)).toEqual([])
-      for (const { id } of PASSAGES)
-        for (const claim of selectClaims(context, id).flat()) {
-          expect(claim.on.length, claim.says).toBeGreaterThan(0)
-          // A run that a claim rests on is one of the journal, and what it is said of was run.
-          for (const on of claim.on.filter((e) => e.startsWith('run:')))
-            expect(review.runs.some((r) => `run:${r.id}` === on)).toBe(true)
-        }
+      for (const claim of selectClaims(context)) {
+        expect(claim.on.length, claim.says).toBeGreaterThan(0)
+        // A run that a claim rests on is one of the journal, and what it is said of was run.
+        for (const on of claim.on.filter((e) => e.startsWith('run:')))
+          expect(review.runs.some((r) => `run:${r.id}` === on)).toBe(true)
+      }
       for (const sentence of sentences) expect(sentence).not.toMatch(/…|undefined|\{|\}|\(\)|  /)
     }),
     { numRuns: CASES },
@@ -329,13 +328,13 @@ it('has a checker that finds untrue sentences: it is no use otherwise', () => {
   )
   const { entries } = journal(drawn!)
   const untrue = [
-    'Before searching we named nine known items that a good search had to find.',
+    'Nine known items that were named before searching served as a test.',
     'We kept to work published from 1990 to 1991.',
-    'We searched nine databases: A, B and C.',
-    'In all, 77 records were brought in.',
+    'We searched nine databases (Table 1): A, B and C.',
+    'In all, 77 records came in.',
     'Beyond databases we asked nobody in particular.',
     'We tried and dropped eleven more.',
-  ].slice(0, 4)
+  ]
   expect(untrueClaims(untrue, entries, WORLD)).toHaveLength(untrue.length)
   expect(untrueClaims(['It was all very well done.'], entries, WORLD)[0]).toContain('nobody checks')
 })

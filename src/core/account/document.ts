@@ -1,3 +1,5 @@
+import type { Stage } from './facts'
+
 /**
  * The account as a document: paragraphs of text and facts. The shape is the one that the editor keeps (ProseMirror
  * JSON), so that nothing is converted between reading and editing.
@@ -18,49 +20,42 @@ export interface Paragraph {
   content?: Inline[]
 }
 
-/** One part of the account, about one stage of the work. */
+/** One part of the account. */
 export interface Passage {
   id: PassageId
   title: string
   content: Paragraph[]
   /** The person has changed it; the draft no longer overwrites it. */
   edited: boolean
+  /** As the record would have it, whether it is edited or not; each sentence with the stage that feeds it. */
+  drafted: { stage: Stage; about: readonly string[]; content: Inline[] }[]
 }
 
-/** The passages in their order, with a heading for each voice. */
-export const PASSAGES = [
-  {
-    id: 'question',
-    stage: 'question',
-    titles: { we: 'What we asked', I: 'What I asked', passive: 'The question' },
+/** The parts of the account, with a heading for each voice: four by theme, five in order of time. */
+export const PARTS = {
+  where: { we: 'Where and how we looked', I: 'Where and how I looked', passive: 'Sources and searching' },
+  words: { we: 'With which terms', I: 'With which terms', passive: 'Terms and limits' },
+  planned: { we: 'What we planned', I: 'What I planned', passive: 'Plan' },
+  searched: { we: 'How we searched', I: 'How I searched', passive: 'Search' },
+  again: { we: 'What we added and changed', I: 'What I added and changed', passive: 'Further searching' },
+  screened: { we: 'How we screened', I: 'How I screened', passive: 'Screening' },
+  judged: {
+    we: 'How we judged what was left',
+    I: 'How I judged what was left',
+    passive: 'Full texts and what was included',
   },
-  {
-    id: 'sources',
-    stage: 'question',
-    titles: { we: 'Where we looked', I: 'Where I looked', passive: 'Sources' },
-  },
-  {
-    id: 'terms',
-    stage: 'terms',
-    titles: { we: 'With which words', I: 'With which words', passive: 'Terms' },
-  },
-  {
-    id: 'searches',
-    stage: 'searches',
-    titles: { we: 'How we searched', I: 'How I searched', passive: 'Searches' },
-  },
-  {
-    id: 'records',
-    stage: 'records',
-    titles: { we: 'What came back', I: 'What came back', passive: 'Records' },
-  },
-  {
-    id: 'selection',
-    stage: 'selection',
-    titles: { we: 'How we chose', I: 'How I chose', passive: 'Selection' },
-  },
-] as const
-export type PassageId = (typeof PASSAGES)[number]['id']
+} as const
+export type PassageId = keyof typeof PARTS
+
+/** The passages of earlier accounts, whose text was edited under these names. */
+export const EARLIER_PASSAGES: Readonly<Record<string, string>> = {
+  question: 'What we asked',
+  sources: 'Where we looked',
+  terms: 'With which words',
+  searches: 'How we searched',
+  records: 'What came back',
+  selection: 'How we chose',
+}
 
 export const text = (value: string, ...marks: ('italic' | 'bold')[]): TextNode => ({
   type: 'text',

@@ -2,8 +2,10 @@ export * from './document'
 export { FACT_NAMES, resolveFact, type Fact, type FactContext, type SourceFacts, type Stage } from './facts'
 export { currentRuns, joiningLine } from './runs'
 export { dateWords, nameInText, searchedWords } from './words'
-export { draftAccount } from './draft'
+export { compose, draftAccount, groupAll, tellingOf, type Grouped, type Telling } from './draft'
 export { toMarkdown, type FactWords } from './documents/markdown'
+export { rowOf, TABLE_1_HEAD, table1 } from './documents/table-1'
+export { blocksOf, resolved, type Block, type Cell, type DocumentTree } from './documents/tree'
 export { courseFigures, type CourseFigure } from './course'
 export {
   gridCsv,
@@ -15,4 +17,4 @@ export {
   type Worksheet,
 } from './documents/grid'
 export { allStrategiesText, strategyText } from './documents/strategy-text'
-export { selectClaims, type Claim, type ClaimOf, type Claims, type Evidence } from './claims'
+export { selectClaims, type Claim, type ClaimOf, type Evidence } from './claims'

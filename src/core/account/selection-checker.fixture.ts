@@ -49,45 +49,53 @@ export function selectionPatterns(
     return p && q && !p.unread && !q.unread ? [p.verdict === q.verdict] : []
   })
   const readers = new Set([...last].filter(([k]) => k.includes(' broad ')).map(([, v]) => v.reader)).size
-  const tail = / ruled: ([\d,]+) for full text, ([\d,]+) set aside and ([\d,]+) left open/
   const counts = (words: string): boolean => {
-    const m = tail.exec(words)
-    return m !== null && number(m[1]!) === kept && number(m[2]!) === aside && number(m[3]!) === open
+    const m =
+      /^: ([\d,]+) went on to full text, ([\d,]+) (?:was|were) set aside(?: and ([\d,]+) left open|, ([\d,]+) (?:is|are) open, and ([\d,]+) (?:is|are) still to be read)$/.exec(
+        words,
+      )
+    return m !== null && number(m[1]!) === kept && number(m[2]!) === aside && number((m[3] ?? m[4])!) === open
   }
   return [
     [
-      /^Before anything was read, ([\d,]+) works? (?:was|were) removed(?: \(.*\))?\.$/,
-      (m) => number(m[1]!) === removed,
+      /^(?:Before anything was read, ([\d,]+) works? (?:was|were) removed|([\d,]+) works? (?:was|were) removed before anything was read)(?: \(.*\))?\.$/,
+      (m) => number((m[1] ?? m[2])!) === removed,
     ],
     [
-      /^So far we have read titles and abstracts of ([\d,]+) of ([\d,]+) works?; (\w+) readers?(.*)$/,
-      (m) => number(m[1]!) === read && number(m[3]!) === readers && counts(m[4]!),
+      /^(?:So far )?(\w+) of us (?:have|has) (?:so far )?read titles and abstracts of ([\d,]+) of ([\d,]+) works?(.*)\.$/,
+      (m) => number(m[1]!.toLowerCase()) === readers && number(m[2]!) === read && counts(m[4]!),
     ],
     [
-      /^We read titles and abstracts of ([\d,]+) works?; (\w+) readers?(.*)$/,
-      (m) => number(m[1]!) === read && number(m[2]!) === readers && counts(m[3]!),
-    ],
-    [/^(?:One question was|These questions were) asked of each: .*$/, () => read > 0],
-    [
-      /^Of ([\d,]+) works? that two readers ruled, they said the same of ([\d.]+) %(?: \(.*\))?\.$/,
+      /^(?:(\w+) of us read titles and abstracts of ([\d,]+) works?|Titles and abstracts of ([\d,]+) works? were read by (\w+) of us)(:.*)\.$/,
       (m) =>
-        number(m[1]!) === both.length &&
-        m[2] === ((both.filter(Boolean).length / both.length) * 100).toFixed(1),
+        number((m[1] ?? m[4])!.toLowerCase()) === readers &&
+        number((m[2] ?? m[3])!) === read &&
+        counts(m[5]!),
     ],
     [
-      /^We sought the full text of ([\d,]+) works?(?:; ([\d,]+) (?:was|were) not to be had)?(?:(?:;| and) ([\d,]+) (?:is|are) still awaited or unread)?\.$/,
+      /^(?:One question was asked of each|These questions were asked of each|Each was asked|Asked of each was one question): .*$/,
+      () => read > 0,
+    ],
+    [
+      /^(?:Two readers ruled the same ([\d,]+) works?, and agreed on ([\d.]+) % of them|On ([\d,]+) works? that two readers ruled, they agreed in ([\d.]+) % of cases)(?: \(.*\))?\.$/,
+      (m) =>
+        number((m[1] ?? m[3])!) === both.length &&
+        (m[2] ?? m[4]) === ((both.filter(Boolean).length / both.length) * 100).toFixed(1),
+    ],
+    [
+      /^(?:We sought the full text of|Full texts were sought of) ([\d,]+) works?(?:; ([\d,]+) (?:was|were) not to be had)?(?:(?:;| and) ([\d,]+) (?:is|are) still awaited or unread)?\.$/,
       (m) =>
         number(m[1]!) === kept &&
         number(m[2] ?? '0') === notHad &&
         number(m[3] ?? '0') === kept - full - notHad,
     ],
     [
-      /^Of ([\d,]+) works? that we (have so far read|read) in full, (?:([\d,]+) (?:was|were)|none was) set aside(?: \(.*\))?(?:, ([\d,]+) (?:was|were) left open)? and ([\d,]+) (?:remained|remain)\.$/,
+      /^(?:Of ([\d,]+) works? that we (have so far read|read) in full, |Reading ([\d,]+) works? in full (?:has so far given|gave) this: )(?:([\d,]+) (?:was|were)|none was) set aside(?: \(.*\))?(?:, ([\d,]+) (?:was|were) left open)? and ([\d,]+) (?:remained|remain)\.$/,
       (m) =>
-        number(m[1]!) === full &&
-        number(m[3] ?? '0') === out &&
-        number(m[4] ?? '0') === closeOpen &&
-        number(m[5]!) === full - out - closeOpen,
+        number((m[1] ?? m[3])!) === full &&
+        number(m[4] ?? '0') === out &&
+        number(m[5] ?? '0') === closeOpen &&
+        number(m[6]!) === full - out - closeOpen,
     ],
   ]
 }

@@ -1,11 +1,12 @@
 import { keptFor } from '../base'
 import { limitState, type Profile } from '../profile'
 import { parse, print, sameLimit, walk, withoutPlaces, type LimitKind } from '../query'
-import { type Line, type PlannedLimit, type Review, type Run, type Term } from '../review'
+import { standingRuns, type Line, type PlannedLimit, type Review, type Run, type Term } from '../review'
 import { finalLine, limitsThatCount, termExpression } from '../strategy'
 import type { FactContext } from './facts/fact'
 import { currentRuns, joiningLine } from './runs'
 import { searchedWith, type SearchedWith } from './searched-with'
+import { daysOf, spellsOf } from './words'
 
 export { searchedIn } from '../figures'
 
@@ -115,4 +116,18 @@ export function runWith({ review, source }: FactContext, sourceId: string): Sear
     lines.filter(({ line }) => run.has(line.id)),
     source(sourceId)?.profile,
   )
+}
+
+/** Was the strategy of a source another one when it was searched again than it had been before? */
+export function revisedBetween(review: Review, sourceId: string): boolean {
+  const spells = spellsOf(daysOf(review, sourceId))
+  const [before, now] = spells.slice(-2)
+  if (!before || !now) return false
+  const lastKey = (spell: { first: string; last: string }): string | undefined => {
+    const runs = standingRuns(review.runs).filter(
+      (r) => r.sourceId === sourceId && r.at.slice(0, 10) >= spell.first && r.at.slice(0, 10) <= spell.last,
+    )
+    return runs.findLast((r) => r.number === Math.max(...runs.map((x) => x.number)))?.key
+  }
+  return lastKey(before) !== lastKey(now)
 }

@@ -25,7 +25,7 @@ describe('the words of the account', () => {
   })
 
   it('take days that are near each other as one time of searching', () => {
-    expect(searchedWords(['2026-04-15', '2026-04-29'])).toBe('from 15 April 2026 to 29 April 2026')
+    expect(searchedWords(['2026-04-15', '2026-04-29'])).toBe('between 15 and 29 April 2026')
     expect(searchedWords(['2026-04-15', '2026-04-30'])).toBe('on 15 April 2026 and again on 30 April 2026')
   })
 })

@@ -1,5 +1,6 @@
 import { inWords, listed } from '../base'
 import { limitWords, type LimitValue } from '../query'
+import { standingRuns, type Review } from '../review'
 
 /** "24 November 2026", in the zone in which it was written. */
 export function dateWords(iso: string): string {
@@ -28,9 +29,14 @@ export function periodWords(limit: LimitValue): string {
 /** A pause in days after which a search counts as run again. */
 const PAUSE = 14
 
-/** The days of searching as a sentence has them: "on 15 April 2026 and again from 17 to …". Empty for no days. */
-export function searchedWords(days: readonly string[]): string {
-  const spells: { first: string; last: string }[] = []
+export interface Spell {
+  first: string
+  last: string
+}
+
+/** Days of searching by the times at which it was done: a pause of more than two weeks begins another. */
+export function spellsOf(days: readonly string[]): Spell[] {
+  const spells: Spell[] = []
   for (const day of [...new Set(days)].sort()) {
     const spell = spells[spells.length - 1]
     const gap = spell ? (Date.parse(day) - Date.parse(spell.last)) / 86_400_000 : Infinity
@@ -38,11 +44,25 @@ export function searchedWords(days: readonly string[]): string {
     else spells.push({ first: day, last: day })
   }
   return spells
-    .map(({ first, last }) =>
-      first === last ? `on ${dateWords(first)}` : `from ${dateWords(first)} to ${dateWords(last)}`,
-    )
-    .join(' and again ')
 }
+
+/** The days on which something was run in a source, corrected runs left out. */
+export const daysOf = (review: Pick<Review, 'runs'>, sourceId: string): string[] =>
+  standingRuns(review.runs)
+    .filter((r) => r.sourceId === sourceId)
+    .map((r) => r.at.slice(0, 10))
+
+/** "on 15 April 2026", "between 15 and 21 April 2026". */
+export function spellWords({ first, last }: Spell): string {
+  if (first === last) return `on ${dateWords(first)}`
+  const [from, to] = [dateWords(first).split(' '), dateWords(last).split(' ')]
+  const same = from[2] !== to[2] ? 3 : from[1] !== to[1] ? 2 : 1
+  return `between ${from.slice(0, same).join(' ')} and ${to.join(' ')}`
+}
+
+/** The days of searching as a sentence has them: "on 15 April 2026 and again between 17 and …". Empty for no days. */
+export const searchedWords = (days: readonly string[]): string =>
+  spellsOf(days).map(spellWords).join(' and again ')
 
 /** The name of a concept inside a sentence: its capital goes, unless it is an acronym's or stands so in the question. */
 export function nameInText(name: string, question: string): string {

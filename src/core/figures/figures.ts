@@ -48,6 +48,8 @@ export interface Figures {
   knownFound: number
   /** Works that one source alone has; none where there is but one source. */
   foundOnce: number
+  /** The same by source. */
+  onceFrom: Readonly<Record<string, number>>
   broad: PassCounts
   /** Of the full texts that are looked for or here. */
   close: PassCounts
@@ -105,7 +107,8 @@ export function figuresOf(review: Review, ruled: Ruled, tally: Tally = tallyOf(r
     superseded: review.imports.reduce((n, i) => n + (superseding.has(i.id) ? i.count : 0), 0),
     works: works.length,
     duplicates: recordsIn(works) - works.length,
-    foundOnce: Object.keys(brought).length > 1 ? onceIn(works) : 0,
+    foundOnce: Object.keys(brought).length > 1 ? onceIn(works).all : 0,
+    onceFrom: onceIn(works).by,
     knownFound: review.knownItems.filter((k) => ruled.works.known.has(k.id)).length,
     ...placesIn(review, ruled, tally),
     readers: { broad: readersOf(ruled.byWork, 'broad'), close: readersOf(ruled.byWork, 'close') },
@@ -115,7 +118,17 @@ export function figuresOf(review: Review, ruled: Ruled, tally: Tally = tallyOf(r
     lostRulings: ruled.lost.length,
   }
 }
-const onceIn = keptFor((works: readonly Work[]) => works.filter((w) => w.sources.length === 1).length)
+const onceIn = keptFor((works: readonly Work[]) => {
+  const by: Record<string, number> = {}
+  let all = 0
+  for (const { sources } of works) {
+    const [only] = sources
+    if (sources.length !== 1 || only === undefined) continue
+    all++
+    by[only] = (by[only] ?? 0) + 1
+  }
+  return { all, by }
+})
 const recordsIn = keptFor((works: readonly Work[]) => works.reduce((n, w) => n + w.records.length, 0))
 
 /** What is told of where works are: counts of both passes, the flow, what is seen differently. */

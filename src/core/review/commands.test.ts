@@ -200,6 +200,7 @@ const EXAMPLES: {
   'attachment.remove': { id: 'e' },
   'ruling.set': { recordId: 'i/1', pass: 'broad', reader: 'p-1', verdict: 'out' },
   'ruling.remove': { recordId: 'i/1', pass: 'broad', reader: 'p-1' },
+  'account.telling': { order: 'time', length: 'short' },
   'account.voice': { voice: 'passive' },
   'account.edit': { passage: 'terms', content: [{ type: 'paragraph' }] },
   'account.redraft': { passage: 'records' },

@@ -251,6 +251,12 @@ export type Attachment = z.infer<typeof Attachment>
 export const Voice = z.enum(['we', 'I', 'passive'])
 export type Voice = z.infer<typeof Voice>
 
+/** In which order the account is told, and how long it is. */
+export const TellingOrder = z.enum(['theme', 'time'])
+export type TellingOrder = z.infer<typeof TellingOrder>
+export const TellingLength = z.enum(['full', 'short'])
+export type TellingLength = z.infer<typeof TellingLength>
+
 /** A passage of the account as a document node; its inside belongs to the editor. */
 export const PassageContent = z.array(z.looseObject({ type: z.string() }))
 export type PassageContent = z.infer<typeof PassageContent>
@@ -292,7 +298,14 @@ export interface Review extends Selecting {
   sides: SideTaken[]
   /** By record, then by pass and person ("broad/" and an id). */
   rulings: Record<string, Record<string, Ruling>>
-  account: { voice: Voice; edited: Record<string, PassageContent> }
+  account: {
+    voice: Voice
+    /** Absent: by theme. */
+    order?: TellingOrder
+    /** Absent: in full. */
+    length?: TellingLength
+    edited: Record<string, PassageContent>
+  }
 }
 
 /** The round that what is run and brought in now belongs to; nothing where none was begun. */

@@ -1,10 +1,10 @@
 'use client'
 import { useState } from 'react'
-import { inlinesOf, PASSAGES, type Paragraph } from '@/core/account'
+import { rowOf, TABLE_1_HEAD, type FactContext, type Paragraph, type Passage } from '@/core/account'
 import { useAccount } from '@/store/use-account'
 import { useWhereabouts } from '@/store/whereabouts'
 import { useNarrow } from '@/ui/use-narrow'
-import { AccountText } from './account-text'
+import { AccountText, InlineTexts } from '../shared/account-text'
 import { FlowFigure } from './flow-figure'
 
 const WHAT_COMES: Record<string, string> = {
@@ -15,11 +15,37 @@ const WHAT_COMES: Record<string, string> = {
   selection: 'Rule the first work, and the count of what was read and kept begins here.',
 }
 
-/** The paragraphs with those about the open sheet before the others. */
-function sheetFirst(content: readonly Paragraph[], sourceId: string | undefined): Paragraph[] {
-  const about = (p: Paragraph): boolean =>
-    [...inlinesOf(p)].some((n) => n.type === 'fact' && n.attrs.ref.split(/[:/]/).includes(sourceId ?? ''))
-  return [...content.filter(about), ...content.filter((p) => !about(p))]
+/** What a stage feeds of a part, as one paragraph; what concerns the open sheet first. */
+function fedBy(stage: string, { drafted }: Passage, sourceId: string | undefined): Paragraph[] {
+  const own = drafted.filter((s) => s.stage === stage)
+  const about = (s: Passage['drafted'][number]): boolean => s.about.includes(`source:${sourceId}`)
+  const first = sourceId ? own.filter(about) : []
+  const content = [...first, ...own.filter((s) => !first.includes(s))].flatMap((s, n) => [
+    ...(n ? [{ type: 'text' as const, text: ' ' }] : []),
+    ...s.content,
+  ])
+  return content.length ? [{ type: 'paragraph', content }] : []
+}
+
+/** What Table 1 of the section has of the open sheet: its counts, each leading to its line. */
+function SheetRow({ context, sheet }: { context: FactContext; sheet: string | undefined }) {
+  const { sources } = context.review
+  const databases = sources.filter((s) => s.kind === 'database')
+  const source = databases.find((s) => s.id === sheet) ?? databases[0]
+  if (!source || !context.figures.searched.includes(source.id)) return null
+  const cells = rowOf(context, source)
+  return (
+    <dl className="sheet-row-facts" aria-label="In Table 1">
+      {TABLE_1_HEAD.map((head, n) => (
+        <div key={head}>
+          <dt>{head}</dt>
+          <dd>
+            <InlineTexts content={cells[n] ?? []} context={context} />
+          </dd>
+        </div>
+      ))}
+    </dl>
+  )
 }
 
 /** The sentences that the stage on screen feeds, as they read now. */
@@ -43,8 +69,7 @@ export function AccountPane({ stage }: { stage: string }) {
         </button>
       </aside>
     )
-  const ids = PASSAGES.filter((p) => p.stage === stage).map((p) => p.id as string)
-  const shown = passages.filter((p) => p.content.length && (stage === 'methods' || ids.includes(p.id)))
+  const shown = passages.flatMap((p) => fedBy(stage, p, stage === 'searches' ? sheet : undefined))
   return (
     <aside aria-label="What this writes">
       <div className="pane">
@@ -63,13 +88,8 @@ export function AccountPane({ stage }: { stage: string }) {
           </p>
         ) : shown.length ? (
           <div className="account">
-            {shown.map((p) => (
-              <AccountText
-                key={p.id}
-                content={stage === 'searches' && !p.edited ? sheetFirst(p.content, sheet) : p.content}
-                context={context}
-              />
-            ))}
+            <AccountText content={shown} context={context} />
+            {stage === 'searches' && <SheetRow context={context} sheet={sheet} />}
           </div>
         ) : (
           <p className="empty">{WHAT_COMES[stage]}</p>

@@ -61,7 +61,7 @@ function FactView({ node, selected }: ReactNodeViewProps) {
   const lead = useLeadTo(context.review)
   const ref = String(node.attrs.ref)
   const fact = resolveFact(context, ref)
-  const italic = /^terms\.(words|headings)/.test(ref) && !fact.missing
+  const italic = /^\^?terms\.(?:most|few)/.test(ref) && !fact.missing
   return (
     <NodeViewWrapper as="span">
       <Tooltip

@@ -2,15 +2,17 @@
 import { messageOf } from '@/core/base'
 import { App, Button, Select } from 'antd'
 import dynamic from 'next/dynamic'
-import { useMemo } from 'react'
-import { resolveFact, toMarkdown } from '@/core/account'
-import type { Voice } from '@/core/review'
+import { Fragment, useMemo } from 'react'
+import { resolveFact, tellingOf, toMarkdown } from '@/core/account'
+import type { TellingLength, TellingOrder, Voice } from '@/core/review'
 import { useActions, type Action } from '@/store/actions'
 import { useStore } from '@/store/provider'
 import { useAccount } from '@/store/use-account'
 import { fileName, saveFile } from '@/ui/save-file'
 import { KeyHint } from '../shared/key-hint'
 import { handOn } from '../shared/save-package'
+import { EarlierTexts } from './earlier-texts'
+import { SourcesTable } from './sources-table'
 
 const PassageEditor = dynamic(() => import('./passage-editor').then((m) => m.PassageEditor), { ssr: false })
 
@@ -19,6 +21,15 @@ const VOICES: { value: Voice; label: string }[] = [
   { value: 'we', label: 'We searched …' },
   { value: 'I', label: 'I searched …' },
   { value: 'passive', label: '… was searched' },
+]
+
+const ORDERS: { value: TellingOrder; label: string }[] = [
+  { value: 'theme', label: 'by theme' },
+  { value: 'time', label: 'in order of time' },
+]
+const LENGTHS: { value: TellingLength; label: string }[] = [
+  { value: 'full', label: 'in full' },
+  { value: 'short', label: 'short' },
 ]
 
 /** The methods section as a page: written by the record, edited by hand, handed out as a file. */
@@ -61,6 +72,7 @@ export function MethodsStage() {
     ]
   }, [context, deed, message, passages, review.title, store])
   useActions('methods', actions)
+  const telling = tellingOf(context)
   const shown = passages.filter((p) => p.content.length)
   return (
     <div className="methods">
@@ -93,6 +105,24 @@ export function MethodsStage() {
               options={VOICES}
               onChange={(voice: Voice) => deed(act('account.voice', { voice }))}
             />
+            <Select
+              size="small"
+              variant="borderless"
+              aria-label="Order"
+              popupMatchSelectWidth={false}
+              value={telling.order}
+              options={ORDERS}
+              onChange={(order: TellingOrder) => deed(act('account.telling', { ...telling, order }))}
+            />
+            <Select
+              size="small"
+              variant="borderless"
+              aria-label="Length"
+              popupMatchSelectWidth={false}
+              value={telling.length}
+              options={LENGTHS}
+              onChange={(length: TellingLength) => deed(act('account.telling', { ...telling, length }))}
+            />
             {actions.map((a) => (
               <Button key={a.id} size="small" onClick={a.run}>
                 {a.label}
@@ -102,8 +132,12 @@ export function MethodsStage() {
           </span>
         </div>
         {shown.map((p) => (
-          <PassageEditor key={p.id} passage={p} />
+          <Fragment key={p.id}>
+            <PassageEditor passage={p} />
+            {(p.id === 'where' || p.id === 'searched') && <SourcesTable context={context} />}
+          </Fragment>
         ))}
+        <EarlierTexts context={context} shown={shown.map((p) => p.id)} />
         {!shown.length && (
           <p className="empty serif" style={{ fontSize: 16 }}>
             The section writes itself as you work: the question first, then where you looked, with which

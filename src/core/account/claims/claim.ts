@@ -1,6 +1,7 @@
 import type { LimitKind, LimitValue } from '../../query'
 import type { Applied } from '../standing'
 import type { Join } from '../joins'
+import type { ReadingOrder } from '../../review'
 
 /**
  * What a claim rests on, by name: `run:…`, `import:…`, `source:…`, `concept:…`, `limit:…`, `term:…`, `line:…`, or
@@ -35,17 +36,13 @@ export type Claim =
   | (Says<'SourcesSearched'> & { sourceIds: string[] })
   | (Says<'SourcesPlanned'> & { sourceIds: string[]; besides: boolean })
   | (Says<'SourcesIndexed'> & { sourceIds: string[] })
-  | (Says<'SourceReached'> & { sourceId: string; platform: boolean; coverage: boolean })
   | (Says<'SourceChosen'> & { sourceId: string; reason: string })
-  | (Says<'SearchedOn'> & { sourceId: string })
+  | (Says<'SearchedOn'> & { sourceId: string; spells: number; revised: boolean })
+  | (Says<'Followed'> & { sourceId: string; steps: number; nothingNew: boolean })
+  | (Says<'PeopleAsked'> & { sourceId: string; answered: string[]; silent: number })
+  | (Says<'PagesSeen'> & { sourceId: string; count: number })
   | (Says<'OtherSource'> & { sourceId: string; kind: string; done: boolean; reason: string })
   | Says<'TermsGathered'>
-  | (Says<'TermsOfConcept'> & {
-      conceptId: string
-      words: number
-      names: number
-      headings: { sourceId: string; count: number }[]
-    })
   | (Says<'NoHeadingFor'> & { gapId: string; sourceId: string })
   | (Says<'TermsDropped'> & { count: number; reasoned: boolean })
   | (Says<'SearchedWith'> & {
@@ -61,9 +58,6 @@ export type Claim =
     })
   | (Says<'Joined'> & { sourceId: string; join: NonNullable<Join>; counted: boolean })
   | (Says<'LeftOut'> & { sourceId: string })
-  | (Says<'LimitsLeft'> & { sourceId: string; steps: { lineId: string; limits: LimitValue[] }[] })
-  | (Says<'LimitsHold'> & { sourceId: string })
-  | (Says<'Counted'> & { sourceId: string })
   | (Says<'StoodIn'> & { sourceId: string; kind: LimitKind; by: string })
   | (Says<'WithoutQuery'> & { sourceId: string; lineId: string; deed: string })
   | (Says<'LimitNotAvailable'> & { sourceId: string; kinds: LimitKind[] })
@@ -71,8 +65,10 @@ export type Claim =
   | Says<'Merged'>
   | (Says<'FoundOnce'> & { count: number })
   | (Says<'RemovedUnread'> & { count: number; reasons: string[] })
-  | (Says<'Read'> & { left: number; criterionIds: string[] })
+  | (Says<'Read'> & { left: number; out: number; open: number; criterionIds: string[] })
+  | (Says<'ReadInOrder'> & { orders: ReadingOrder[] })
   | (Says<'Agreed'> & { kappa: boolean })
+  | (Says<'Settled'> & { how: string | undefined })
   | (Says<'Sought'> & { count: number; notHad: number; awaited: number })
   | (Says<'ReadInFull'> & {
       out: number
@@ -83,8 +79,6 @@ export type Claim =
       finished: boolean
     })
   | Says<'Studies'>
+  | (Says<'Updated'> & { round: number; included: number })
 
 export type ClaimOf<K extends Claim['says']> = Extract<Claim, { says: K }>
-
-/** Paragraphs of claims. */
-export type Claims = Claim[][]

@@ -1,6 +1,6 @@
-import type { PassageId } from '../document'
+import { keptFor } from '../../base'
 import type { FactContext } from '../facts'
-import type { Claims } from './claim'
+import type { Claim } from './claim'
 import { question } from './question'
 import { records } from './records'
 import { searches } from './searches'
@@ -8,20 +8,12 @@ import { selection } from './selection'
 import { sources } from './sources'
 import { terms } from './terms'
 
-const SELECT: Record<PassageId, (c: FactContext) => Claims> = {
-  question,
-  sources,
-  terms,
-  searches,
-  records,
-  selection,
-}
+const SELECT = [question, sources, terms, searches, records, selection] as const
 
 /**
- * What there is to be said in a passage, found before a word is written. Planned, set and run are different facts: a
- * claim tells as done only what a run, an import or a ruling shows.
+ * What there is to be said of a review, found before a word is written. Planned, set and run are different facts: a claim
+ * tells as done only what a run, an import or a ruling shows.
  */
-export const selectClaims = (context: FactContext, passage: PassageId): Claims =>
-  SELECT[passage](context).filter((paragraph) => paragraph.length > 0)
+export const selectClaims = keptFor((context: FactContext): Claim[] => SELECT.flatMap((of) => of(context)))
 
-export type { Claim, ClaimOf, Claims, Evidence } from './claim'
+export type { Claim, ClaimOf, Evidence } from './claim'

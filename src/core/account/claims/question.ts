@@ -1,17 +1,21 @@
 import { knownBefore, type FactContext } from '../facts'
 import { limitApplied, searchedIn } from '../standing'
-import type { Claim, Claims } from './claim'
+import type { Claim } from './claim'
 
 /** The question, its concepts, which of them were required, the limits, and what a good search had to find. */
-export function question(context: FactContext): Claims {
+export function question(context: FactContext): Claim[] {
   const { review } = context
   if (!review.question.trim()) return []
   const broken: Claim[] = review.concepts.length
     ? [{ says: 'QuestionBroken', on: review.concepts.map((k) => `concept:${k.id}`) }]
     : []
   return [
-    [{ says: 'Asked', on: ['question'] }, ...broken],
-    [...alternatives(context), ...optional(context), ...limits(context), ...known(context)],
+    { says: 'Asked', on: ['question'] },
+    ...broken,
+    ...alternatives(context),
+    ...optional(context),
+    ...limits(context),
+    ...known(context),
   ]
 }
 

@@ -1,9 +1,9 @@
 import type { FactContext } from '../facts'
 import { finalRun, searchedIn } from '../standing'
-import type { Claim, Claims } from './claim'
+import type { Claim } from './claim'
 
 /** What was found and what was brought in: two facts. Then what was left after merging. */
-export function records({ review, figures }: FactContext): Claims {
+export function records({ review, figures }: FactContext): Claim[] {
   const from = Object.keys(figures.brought)
   if (!from.length) return []
   const searched = searchedIn(review)
@@ -15,5 +15,5 @@ export function records({ review, figures }: FactContext): Claims {
   const on = from.map((id) => `import:${id}`)
   const merged: Claim[] = figures.duplicates ? [{ says: 'Merged', on }] : []
   const once: Claim[] = figures.foundOnce ? [{ says: 'FoundOnce', on, count: figures.foundOnce }] : []
-  return [[{ says: 'BroughtIn', on, count: figures.identified, ofHits }, ...merged, ...once]]
+  return [{ says: 'BroughtIn', on, count: figures.identified, ofHits }, ...merged, ...once]
 }

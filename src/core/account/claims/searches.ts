@@ -1,28 +1,26 @@
 import { limitState } from '../../profile'
 import type { Source } from '../../review'
-import { finalLine, limitsThatCount } from '../../strategy'
+import { limitsThatCount } from '../../strategy'
 import type { FactContext } from '../facts'
 import { joinOf } from '../joins'
 import { currentRuns, joiningLine } from '../runs'
-import { conceptsWith, finalRun, limitSteps, narrowerTaken, runWith } from '../standing'
-import type { Claim, Claims } from './claim'
+import { conceptsWith, finalRun, narrowerTaken, runWith } from '../standing'
+import type { Claim } from './claim'
 
 /** How each database was searched, as far as it was run as it stands. */
-export function searches(context: FactContext): Claims {
+export function searches(context: FactContext): Claim[] {
   const { review } = context
-  return review.sources.flatMap((s): Claims => {
+  return review.sources.flatMap((s): Claim[] => {
     const lines = review.strategies[s.id] ?? []
     if (s.kind !== 'database' || !lines.length || !currentRuns(review, s.id).size) return []
     const on = [...currentRuns(review, s.id).values()].map((r) => `run:${r.id}`)
     return [
-      [
-        searchedWith(context, s, on),
-        ...joined(context, s, on),
-        ...leftOut(context, s, on),
-        ...limits(context, s, on),
-        ...described(context, s),
-        ...missing(context, s),
-      ],
+      searchedWith(context, s, on),
+      ...joined(context, s, on),
+      ...leftOut(context, s, on),
+      ...stoodIn(context, s, on),
+      ...described(context, s),
+      ...missing(context, s),
     ]
   })
 }
@@ -61,30 +59,16 @@ function joined({ review }: FactContext, { id: sourceId }: Source, on: string[])
 const leftOut = (context: FactContext, { id: sourceId }: Source, on: string[]): Claim[] =>
   runWith(context, sourceId).leftOut.length ? [{ says: 'LeftOut', on, sourceId }] : []
 
-/** What each limit left, in order, where they were set one after the other; else which hold for what was found. */
-function limits(context: FactContext, { id: sourceId }: Source, on: string[]): Claim[] {
+/** What stood in for limits that the database does not have, of those that hold for what was found. */
+function stoodIn(context: FactContext, { id: sourceId }: Source, on: string[]): Claim[] {
   const { review } = context
-  const lines = review.strategies[sourceId] ?? []
-  const final = finalRun(review, sourceId)
-  const force = limitsThatCount(lines)
-  const chain = limitSteps(review, sourceId)
-  const claims: Claim[] = []
-  if (chain?.steps.length)
-    claims.push({
-      says: 'LimitsLeft',
-      on,
-      sourceId,
-      steps: chain.steps.map((l) => ({ lineId: l.id, limits: l.limits })),
-    })
-  else if (final && force.length) claims.push({ says: 'LimitsHold', on, sourceId })
-  else if (final && finalLine(lines) !== joiningLine(lines)) claims.push({ says: 'Counted', on, sourceId })
-  if (!final) return claims
+  if (!finalRun(review, sourceId)) return []
   const profile = context.source(sourceId)?.profile
-  for (const kind of new Set(force.map((l) => l.kind))) {
+  const kinds = new Set(limitsThatCount(review.strategies[sourceId] ?? []).map((l) => l.kind))
+  return [...kinds].flatMap((kind): Claim[] => {
     const by = profile?.limits[kind]?.standIn
-    if (by) claims.push({ says: 'StoodIn', on, sourceId, kind, by })
-  }
-  return claims
+    return by ? [{ says: 'StoodIn', on, sourceId, kind, by }] : []
+  })
 }
 
 /** A search without text: what was done stands as it was noted, beginning with a verb. */

@@ -1,9 +1,9 @@
 import type { FactContext } from '../facts'
 import { passSums } from '../facts/selection'
-import type { Claim, Claims } from './claim'
+import type { Claim } from './claim'
 
 /** What was read in title and abstract and how it was ruled, then in full text; what nobody has ruled was not read. */
-export function selection({ review, figures }: FactContext): Claims {
+export function selection({ review, figures }: FactContext): Claim[] {
   const sums = passSums(figures)
   const { left } = figures.broad
   if (!sums.screened && !sums.removed) return []
@@ -13,10 +13,33 @@ export function selection({ review, figures }: FactContext): Claims {
   const removed: Claim[] = sums.removed
     ? [{ says: 'RemovedUnread', on, count: sums.removed, reasons: reasonsOf(sums.removedReasons) }]
     : []
-  const read: Claim[] = sums.screened ? [{ says: 'Read', on, left, criterionIds: questions('broad') }] : []
+  const read: Claim[] = sums.screened
+    ? [
+        {
+          says: 'Read',
+          on,
+          left,
+          out: sums.setAside,
+          open: sums.open,
+          criterionIds: questions('broad'),
+        },
+      ]
+    : []
+  const orders = [...new Set((review.orders ?? []).filter((o) => o.pass === 'broad').map((o) => o.order))]
+  // As they came is no order that anybody chose.
+  const ordered: Claim[] =
+    sums.screened && orders.some((o) => o === 'chance' || o === 'likely' || o === 'year')
+      ? [{ says: 'ReadInOrder', on, orders }]
+      : []
   const agreed: Claim[] = figures.agreement?.both
     ? [{ says: 'Agreed', on, kappa: figures.agreement.kappa !== undefined }]
     : []
+  const settlements = Object.values(review.settlements ?? {}).flatMap((s) => s.broad ?? [])
+  const hows = new Set(settlements.map((s) => s.how.trim()))
+  const settled: Claim[] =
+    agreed.length && settlements.length
+      ? [{ says: 'Settled', on, how: hows.size === 1 ? [...hows][0] : undefined }]
+      : []
   const sought: Claim[] = sums.fetched
     ? [{ says: 'Sought', on, count: sums.sought, notHad: sums.notHad, awaited: sums.awaited }]
     : []
@@ -34,9 +57,22 @@ export function selection({ review, figures }: FactContext): Claims {
       ]
     : []
   const studies: Claim[] = figures.flow.studies !== figures.flow.included ? [{ says: 'Studies', on }] : []
+  const updates = figures.flow.rounds.slice(1).map(({ included }, n): Claim => ({
+    says: 'Updated',
+    on,
+    round: n + 1,
+    included,
+  }))
   return [
-    [...removed, ...read, ...agreed],
-    [...sought, ...closed, ...studies],
+    ...removed,
+    ...read,
+    ...ordered,
+    ...agreed,
+    ...settled,
+    ...sought,
+    ...closed,
+    ...studies,
+    ...updates,
   ]
 }
 

@@ -1,22 +1,15 @@
+import type { Source } from '../../review'
 import type { FactContext } from '../facts'
-import { searchedIn } from '../standing'
-import type { Claim, Claims } from './claim'
+import { revisedBetween, searchedIn } from '../standing'
+import { daysOf, spellsOf } from '../words'
+import type { Claim } from './claim'
 
 /** Where was searched, and where it is only planned; how a source was reached, why it was taken, and when. */
-export function sources({ review, source, figures }: FactContext): Claims {
+export function sources(context: FactContext): Claim[] {
+  const { review, source } = context
   const databases = review.sources.filter((s) => s.kind === 'database')
-  const others = review.sources
-    .filter((s) => s.kind !== 'database')
-    .map((s): Claim => ({
-      says: 'OtherSource',
-      on: [`source:${s.id}`],
-      sourceId: s.id,
-      kind: s.kind,
-      // Done shows in the verb: only what brought records was done for certain.
-      done: s.id in figures.brought,
-      reason: s.why,
-    }))
-  if (!databases.length) return [others]
+  const others = review.sources.filter((s) => s.kind !== 'database').flatMap((s) => otherWay(context, s))
+  if (!databases.length) return others
   const done = searchedIn(review)
   const open = databases.filter((s) => !done.includes(s))
   const indexed = databases.filter((s) => source(s.id)?.hasVocabulary)
@@ -28,16 +21,51 @@ export function sources({ review, source, figures }: FactContext): Claims {
     claims.push({ says: 'SourcesPlanned', on: on(open), sourceIds: ids(open), besides: done.length > 0 })
   if (indexed.length) claims.push({ says: 'SourcesIndexed', on: on(indexed), sourceIds: ids(indexed) })
   for (const s of databases)
-    if (s.platform || s.coverage)
-      claims.push({
-        says: 'SourceReached',
-        on: on([s]),
-        sourceId: s.id,
-        platform: Boolean(s.platform),
-        coverage: Boolean(s.coverage),
-      })
-  for (const s of databases)
     if (s.why.trim()) claims.push({ says: 'SourceChosen', on: on([s]), sourceId: s.id, reason: s.why })
-  for (const s of done) claims.push({ says: 'SearchedOn', on: on([s]), sourceId: s.id })
-  return [claims, others]
+  for (const s of done)
+    claims.push({
+      says: 'SearchedOn',
+      on: on([s]),
+      sourceId: s.id,
+      spells: spellsOf(daysOf(review, s.id)).length,
+      revised: revisedBetween(review, s.id),
+    })
+  return [...claims, ...others]
+}
+
+/** A way that is no database: done shows only where it brought records, or where what was done on it was noted. */
+function otherWay({ review, figures }: FactContext, { id: sourceId, kind, why: reason }: Source): Claim[] {
+  const on = [`source:${sourceId}`]
+  const contacts = (review.contacts ?? []).filter((c) => c.sourceId === sourceId && c.asked)
+  const pages = (review.pages ?? []).filter((p) => p.sourceId === sourceId && p.seen)
+  const steps = (review.steps ?? []).filter((s) => s.sourceId === sourceId)
+  const done = sourceId in figures.brought || contacts.length > 0 || pages.length > 0 || steps.length > 0
+  const answered = contacts.filter((c) => c.answered && c.who.trim()).map((c) => c.id)
+  const last = steps.at(-1)
+  return [
+    { says: 'OtherSource', on, sourceId, kind, done, reason },
+    ...(last
+      ? [
+          {
+            says: 'Followed',
+            on,
+            sourceId,
+            steps: steps.length,
+            nothingNew: steps.length > 1 && last.named === last.known,
+          } satisfies Claim,
+        ]
+      : []),
+    ...(contacts.length
+      ? [
+          {
+            says: 'PeopleAsked',
+            on,
+            sourceId,
+            answered,
+            silent: contacts.length - answered.length,
+          } satisfies Claim,
+        ]
+      : []),
+    ...(pages.length ? [{ says: 'PagesSeen', on, sourceId, count: pages.length } satisfies Claim] : []),
+  ]
 }

@@ -1,24 +1,36 @@
-import { selectClaims } from '../claims'
-import { PASSAGES, paragraph, type Paragraph, type Passage } from '../document'
+import { PARTS, type Paragraph, type Passage } from '../document'
 import type { FactContext } from '../facts'
-import { sentenceOf } from './sentence'
-import { speaker } from './say'
+import { compose, paragraphsOf, partsInOrder, type Telling } from './compose'
+
+/** How a review tells its account, unless something else is asked for. */
+export const tellingOf = ({ review: { account } }: FactContext): Telling => ({
+  order: account.order ?? 'theme',
+  length: account.length ?? 'full',
+})
 
 /**
- * The account as the record has it: every passage drafted from the review, except those that the person has edited. First
- * it is found what there is to say, then it is said, in the voice that was chosen. A passage about which nothing is known
- * yet has no paragraphs.
+ * The account as the record has it: what there is to say is found, put together and ordered, and said in the voice that
+ * was chosen. A part that the person has edited stays as it is; what would be drafted now stands beside it. A part of
+ * which nothing is known yet is left out.
  */
-export function draftAccount(context: FactContext): Passage[] {
+export function draftAccount(context: FactContext, telling: Telling = tellingOf(context)): Passage[] {
   const { account } = context.review
-  const say = speaker(account.voice)
-  return PASSAGES.map(({ id, titles }) => {
-    const title = titles[account.voice]
+  const drafted = new Map(compose(context, telling).map((p) => [p.id, p.sentences]))
+  return partsInOrder(telling).flatMap((id): Passage[] => {
+    const sentences = drafted.get(id) ?? []
     const edited = account.edited[id]
-    if (edited) return { id, title, edited: true, content: edited as unknown as Paragraph[] }
-    const paragraphs = selectClaims(context, id).map((claims) =>
-      claims.map((claim) => sentenceOf(claim, context, say)).join(' '),
-    )
-    return { id, title, edited: false, content: paragraphs.map(paragraph) }
+    if (!edited && !sentences.length) return []
+    return [
+      {
+        id,
+        title: PARTS[id][account.voice],
+        edited: edited !== undefined,
+        content: edited ? (edited as unknown as Paragraph[]) : paragraphsOf(sentences),
+        drafted: sentences.map((s) => ({ stage: s.stage, about: s.told.on, content: s.content })),
+      },
+    ]
   })
 }
+
+export { compose, groupAll, paragraphsOf, type Telling, type ToldPart, type ToldSentence } from './compose'
+export type { Grouped, GroupedOf } from './grouped'

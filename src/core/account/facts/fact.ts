@@ -11,6 +11,8 @@ export interface SourceFacts {
   /** A release in words, for a source that has releases. */
   releaseWords?: ((release: string) => string) | undefined
   hasVocabulary: boolean
+  /** What it is called from the second time on; absent: its name. */
+  short?: string | undefined
   vocabularyTitle?: string
   /** How it speaks; without it, lines are taken as they are written. */
   profile?: Profile | undefined
@@ -23,6 +25,8 @@ export interface FactContext {
   /** The journal, for what came before what. Without it nothing is said of an order. */
   entries?: readonly Entry[]
   source: (sourceId: string) => SourceFacts | undefined
+  /** How many works of the review hold each term, by its id; without it, terms stand in the order of the plan. */
+  yields?: ReadonlyMap<string, number> | undefined
 }
 
 export interface Fact {

@@ -4,17 +4,29 @@ import { TERMS } from './terms'
 import { SEARCHES } from './searches'
 import { RECORDS } from './records'
 import { SELECTION } from './selection'
+import { WAYS } from './ways'
 
 export type { Fact, FactContext, SourceFacts, Stage } from './fact'
 export { knownBefore } from './known-items'
 
 /** One reader for each kind of fact; `ref` is its name, with what it is about behind a colon. */
-const READERS: Record<string, Reader> = { ...QUESTION, ...TERMS, ...SEARCHES, ...RECORDS, ...SELECTION }
+const READERS: Record<string, Reader> = {
+  ...QUESTION,
+  ...TERMS,
+  ...SEARCHES,
+  ...RECORDS,
+  ...SELECTION,
+  ...WAYS,
+}
 
 export const FACT_NAMES: readonly string[] = Object.keys(READERS)
 
-/** The value of a fact as the record has it now. A fact that nobody knows says so in its text. */
+/** The value of a fact as the record has it now; with `^` before its name, as a sentence begins with it. A fact that nobody knows says so in its text. */
 export function resolveFact(context: FactContext, ref: string): Fact {
+  if (ref.startsWith('^')) {
+    const fact = resolveFact(context, ref.slice(1))
+    return { ...fact, text: fact.text.slice(0, 1).toUpperCase() + fact.text.slice(1) }
+  }
   const colon = ref.indexOf(':')
   const name = colon < 0 ? ref : ref.slice(0, colon)
   const reader = READERS[name]

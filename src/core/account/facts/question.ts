@@ -68,6 +68,22 @@ export const QUESTION: Record<string, Reader> = {
       from: 'the sources of the plan',
     }
   },
+  'databases.indexed': (c) => {
+    const n = databases(c).filter((s) => c.source(s.id)?.hasVocabulary).length
+    return {
+      text: inWords(n),
+      missing: !n,
+      stage: 'question',
+      anchor: 'sources',
+      from: 'the databases with a thesaurus',
+    }
+  },
+  'source.short': (c, id) => ({
+    text: c.source(id)?.short || nameOf(c, id),
+    stage: 'question',
+    anchor: `source:${id}`,
+    from: 'the sources of the plan',
+  }),
   'source.name': (c, id) => ({
     text: nameOf(c, id),
     stage: 'question',

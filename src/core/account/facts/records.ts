@@ -24,10 +24,28 @@ export const RECORDS: Record<string, Reader> = {
     stage: 'records',
     from: 'the records brought in',
   }),
+  'records.identified.n': (c) => ({
+    text: thousands(c.figures.identified),
+    missing: !c.figures.identified,
+    stage: 'records',
+    from: 'the records brought in',
+  }),
+  'records.described': (c) => ({
+    text: thousands(c.figures.duplicates),
+    stage: 'records',
+    from: 'records that stand for the same work',
+  }),
   'records.duplicates': (c) => {
     const n = c.figures.duplicates
     return { text: plural(n, 'duplicate'), stage: 'records', from: 'records that stand for the same work' }
   },
+  'works.once.from': (c, id) => ({
+    text: thousands(c.figures.onceFrom[id] ?? 0),
+    missing: !(id in c.figures.brought),
+    stage: 'records',
+    anchor: `source:${id}`,
+    from: `works that ${nameOf(c, id)} alone has`,
+  }),
   'works.once': (c) => ({
     text: thousands(c.figures.foundOnce),
     missing: !c.figures.foundOnce,

@@ -5,7 +5,7 @@ import { joinOf } from '../joins'
 import { currentRuns, joiningLine } from '../runs'
 import { fieldsInWords } from '../searched-with'
 import { finalRun, runWith, searchedIn } from '../standing'
-import { dateWords, periodWords, searchedWords } from '../words'
+import { dateWords, daysOf, periodWords, searchedWords, spellsOf, spellWords } from '../words'
 import { MISSING, nameOf, type Fact, type FactContext, type Reader } from './fact'
 
 function hitsOf(
@@ -114,6 +114,26 @@ export const SEARCHES: Record<string, Reader> = {
       stage: 'searches',
       anchor: `source:${id}`,
       from: `the runs in ${nameOf(c, id)}`,
+    }
+  },
+  'searched.spell': (c, of) => {
+    const slash = of.indexOf('/')
+    const n = Number(of.slice(0, slash))
+    const spells = of
+      .slice(slash + 1)
+      .split('+')
+      .flatMap((id) => spellsOf(daysOf(c.review, id))[n] ?? [])
+    const first = spells.map((s) => s.first).sort()[0]
+    const last = spells
+      .map((s) => s.last)
+      .sort()
+      .at(-1)
+    return {
+      text: first && last ? spellWords({ first, last }) : MISSING,
+      missing: !first,
+      stage: 'searches',
+      anchor: 'sources',
+      from: 'the days on which lines were run',
     }
   },
   'words.fields': (c, id) => {

@@ -1,7 +1,7 @@
-import { plural, pluralInWords, thousands } from '../../base'
+import { inWords, plural, pluralInWords, thousands } from '../../base'
 import type { Figures } from '../../figures'
 import { reasonWords, type FlowColumn, type Reason } from '../../selection'
-import type { Reader } from './fact'
+import { MISSING, type Reader } from './fact'
 
 type Sums = Pick<
   FlowColumn,
@@ -83,6 +83,10 @@ export const SELECTION: Record<string, Reader> = {
       from: 'who has ruled',
     }
   },
+  'readers.n': (c) => {
+    const n = c.figures.readers.broad.length
+    return { text: inWords(n), missing: !n, stage: 'selection', from: 'who has ruled' }
+  },
   'broad.removed': works((s) => s.removed, 'works that went out together, unread'),
   'removed.for': forReason((s) => s.removedReasons, 'works that went out together, unread'),
   'broad.read': works((s) => s.screened, 'the rulings of the broad pass'),
@@ -110,11 +114,17 @@ export const SELECTION: Record<string, Reader> = {
   'agreed.kappa': (c) => {
     const { kappa, interval } = c.figures.agreement ?? {}
     return {
-      text:
-        kappa === undefined || !interval
-          ? ''
-          : `${two(kappa)}, 95 % interval ${two(interval[0])} to ${two(interval[1])}`,
+      text: kappa === undefined || !interval ? '' : two(kappa),
       missing: kappa === undefined,
+      stage: 'selection',
+      from: 'what two readers said of the same works',
+    }
+  },
+  'agreed.interval': (c) => {
+    const { interval } = c.figures.agreement ?? {}
+    return {
+      text: interval ? `${two(interval[0])} to ${two(interval[1])}` : MISSING,
+      missing: !interval,
       stage: 'selection',
       from: 'what two readers said of the same works',
     }

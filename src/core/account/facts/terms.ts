@@ -1,8 +1,34 @@
 import { inWords, listed, plural } from '../../base'
-import { termsInUse } from '../../review'
+import { termsInUse, type Term } from '../../review'
 import { triedAndDropped } from '../standing'
-import { someNamed } from '../words'
-import { MISSING, type Reader } from './fact'
+import { nameInText, someNamed } from '../words'
+import { MISSING, type FactContext, type Reader } from './fact'
+
+const NAMED_BY_YIELD = 9
+/** Up to so many are named all. */
+export const NAMED_ALL = 12
+
+/** The words that a section names: all of few; of many those that found most, the same number of each concept first. */
+function mostOf({ review, yields }: FactContext, count: number): string[] {
+  const used = termsInUse(review).filter((t) => t.kind !== 'class')
+  const said = (t: Term): string => t.named?.name ?? t.expression.replace(/"/g, '')
+  const unique = (terms: readonly Term[]): string[] => [...new Set(terms.map(said))]
+  if (used.length <= NAMED_ALL) return unique(used)
+  const words = used.filter((t) => t.kind === 'text')
+  const from = words.length ? words : used
+  const best = [...from].sort((a, b) => (yields?.get(b.id) ?? 0) - (yields?.get(a.id) ?? 0))
+  return unique(best).slice(0, count)
+}
+
+function most(c: FactContext, count: number): ReturnType<Reader> {
+  const words = mostOf(c, count)
+  return {
+    text: listed(words) || MISSING,
+    missing: !words.length,
+    stage: 'terms',
+    from: c.yields ? 'the works that hold each word' : 'the term grid',
+  }
+}
 
 /** Facts of the term grid. */
 export const TERMS: Record<string, Reader> = {
@@ -10,6 +36,8 @@ export const TERMS: Record<string, Reader> = {
     const n = triedAndDropped(c.review).length
     return { text: inWords(n), missing: !n, stage: 'terms', from: 'dropped terms that were run' }
   },
+  'terms.few': (c) => most(c, 5),
+  'terms.most': (c) => most(c, NAMED_BY_YIELD),
   'terms.count': (c) => {
     const used = termsInUse(c.review)
     return { text: plural(used.length, 'term'), missing: !used.length, stage: 'terms', from: 'the term grid' }
@@ -33,7 +61,7 @@ export const TERMS: Record<string, Reader> = {
   'gap.about': (c, id) => {
     const gap = c.review.gaps.find((g) => g.id === id)
     return {
-      text: gap?.about ?? MISSING,
+      text: gap ? nameInText(gap.about, c.review.question) : MISSING,
       missing: !gap,
       stage: 'terms',
       anchor: `concept:${gap?.conceptId ?? ''}`,

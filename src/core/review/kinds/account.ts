@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { Id } from '../../base'
-import { PassageContent, Voice } from '../values'
+import { PassageContent, TellingLength, TellingOrder, Voice } from '../values'
 import { atStage, kind, PLAIN, said } from './kind'
 
 export const ACCOUNT_KINDS = {
@@ -12,6 +12,16 @@ export const ACCOUNT_KINDS = {
     },
     place: () => atStage('methods'),
     words: said('voice of the account chosen'),
+  }),
+  'account.telling': kind({
+    ...PLAIN,
+    schema: z.object({ order: TellingOrder, length: TellingLength }),
+    apply: (r, p) => {
+      r.account.order = p.order
+      r.account.length = p.length
+    },
+    place: () => atStage('methods'),
+    words: said('order and length of the account chosen'),
   }),
   'account.edit': kind({
     ...PLAIN,

@@ -2,6 +2,7 @@
 import { useMemo } from 'react'
 import { inWords, plural, thousands } from '@/core/base'
 import { wilson } from '@/core/records'
+import type { Ruling } from '@/core/review'
 import { chapman, chapmanWarnings, stoppingCurve, type StoppingPoint } from '@/core/selection'
 import { sourceInfo } from '@/store/source-info'
 import { useSession } from '@/store/provider'
@@ -20,8 +21,11 @@ export function MissingPane({ selected }: { selected: Selected }) {
   const kept = useMemo(() => works.filter(({ id }) => isKept(placed(id).place)), [works, placed])
   const curve = useMemo(() => {
     const order = new Map<string, number>()
-    for (const { seq, kind, payload } of entries)
-      if (kind === 'ruling.set') order.set((payload as { recordId: string }).recordId, seq)
+    for (const { seq, kind, payload } of entries) {
+      if (kind !== 'ruling.set') continue
+      const { recordId, pass } = payload as Ruling
+      if (pass === 'broad' && !order.has(recordId)) order.set(recordId, seq)
+    }
     const read = works
       .flatMap((w) => {
         const seqs = w.records.flatMap((id) => order.get(id) ?? [])

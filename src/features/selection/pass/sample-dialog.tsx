@@ -58,7 +58,7 @@ export function useSample(
           min={1}
           max={Math.max(1, left.length)}
           aria-label="How many works"
-          value={count}
+          value={Math.max(1, most)}
           onChange={(value) => setCount(value ?? 1)}
           onPressEnter={draw}
         />

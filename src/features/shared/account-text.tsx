@@ -8,11 +8,14 @@ import { light } from '@/ui/light'
 export function AccountText({ content, context }: { content: readonly Paragraph[]; context: FactContext }) {
   return content.map((block, i) => (
     <p key={i}>
-      {[...inlinesOf(block)].map((node, k) => (
-        <InlineText key={k} node={node} context={context} />
-      ))}
+      <InlineTexts content={[...inlinesOf(block)]} context={context} />
     </p>
   ))
+}
+
+/** Text with facts in it, within a line. */
+export function InlineTexts({ content, context }: { content: readonly Inline[]; context: FactContext }) {
+  return content.map((node, k) => <InlineText key={k} node={node} context={context} />)
 }
 
 function InlineText({ node, context }: { node: Inline; context: FactContext }) {
@@ -24,11 +27,7 @@ function InlineText({ node, context }: { node: Inline; context: FactContext }) {
   const fact = resolveFact(context, node.attrs.ref)
   const go = (): void => lead(fact)
   const words =
-    node.attrs.ref.startsWith('terms.') && !fact.missing && node.attrs.ref !== 'terms.count' ? (
-      <i>{fact.text}</i>
-    ) : (
-      fact.text
-    )
+    /^\^?terms\.(?:most|few)/.test(node.attrs.ref) && !fact.missing ? <i>{fact.text}</i> : fact.text
   return (
     <Tooltip title={`From ${fact.from}`} mouseEnterDelay={0.3}>
       <span

@@ -1,0 +1,85 @@
+import { limitState } from '../../profile'
+import { limitWords, type LimitKind } from '../../query'
+import type { Source } from '../../review'
+import { fact, text, type Inline } from '../document'
+import type { FactContext } from '../facts'
+import { joiningLine } from '../runs'
+import { limitSteps, searchedIn } from '../standing'
+import type { Block, Cell } from './tree'
+
+/** A kind of limit as a thing. */
+const noun = (kind: LimitKind): string => (kind === 'peer reviewed' ? 'peer review' : kind)
+
+/** What could not be done in a source, in words; empty where all could. */
+function couldNot({ review, source }: FactContext, s: Source): string[] {
+  const profile = source(s.id)?.profile
+  if (!profile) return []
+  const set = new Set((review.strategies[s.id] ?? []).flatMap((l) => l.limits.map((x) => x.kind)))
+  return [...new Set(review.limits.map((l) => l.limit.kind))].flatMap((kind) => {
+    const by = profile.limits[kind]?.standIn
+    if (limitState(kind, profile) === 'not available' && !set.has(kind)) return [`no limit by ${noun(kind)}`]
+    return by && set.has(kind) ? [`for ${noun(kind)}: ${by}`] : []
+  })
+}
+
+/** What was left after each limit, in the order in which they were set; where they are set at once, what was left by all. */
+function limitCells({ review }: FactContext, id: string): Inline[] {
+  const chain = limitSteps(review, id)
+  if (!chain?.steps.length) return [fact(`hits.final:${id}`)]
+  return chain.steps.flatMap((line, n) => [
+    text(`${n ? '; ' : ''}${line.limits.map(limitWords).join(' and ')}: `),
+    fact(`hits.line:${id}/${line.id}`),
+  ])
+}
+
+/** The row of a source in Table 1: where, what it covers, when, what was found, and what could not be done there. */
+export function rowOf(context: FactContext, s: Source): Cell[] {
+  const { review, figures } = context
+  const reached = [
+    fact(`source.name:${s.id}`),
+    ...(s.platform ? [text(', through '), fact(`source.platform:${s.id}`)] : []),
+  ]
+  const joined = joiningLine(review.strategies[s.id] ?? [])
+  return [
+    reached,
+    s.coverage ? [fact(`source.coverage:${s.id}`)] : [text('not noted')],
+    [fact(`source.searched:${s.id}`)],
+    joined && !joined.limits.length ? [fact(`hits.joined:${s.id}`)] : [text('–')],
+    limitCells(context, s.id),
+    s.id in figures.brought ? [fact(`records.from:${s.id}`)] : [text('–')],
+    s.id in figures.brought ? [fact(`works.once.from:${s.id}`)] : [text('–')],
+  ]
+}
+
+export const TABLE_1_HEAD = [
+  'Database',
+  'Coverage',
+  'Searched',
+  'Concepts joined',
+  'After limits',
+  'Brought in',
+  'Found nowhere else',
+]
+
+/** Table 1: databases, dates and counts; undefined where nothing was searched. Note marks say what could not be done. */
+export function table1(context: FactContext): (Block & { kind: 'table' }) | undefined {
+  const sources = searchedIn(context.review)
+  if (!sources.length) return undefined
+  const notes: Cell[] = []
+  const rows = sources.map((s) => {
+    const [name, ...rest] = rowOf(context, s)
+    const could = couldNot(context, s)
+    if (!could.length) return [name!, ...rest]
+    const mark = String.fromCharCode('a'.charCodeAt(0) + notes.length)
+    notes.push([text(`${mark} `, 'italic'), text(`${could.join('; ')}.`)])
+    return [[...name!, text(` ${mark}`, 'italic')], ...rest]
+  })
+  return {
+    kind: 'table',
+    caption: [text('Databases, dates and counts')],
+    head: TABLE_1_HEAD,
+    rows,
+    ...(notes.length ? { notes } : {}),
+    wide: true,
+  }
+}

@@ -1,0 +1,108 @@
+import { text, type Inline } from '../document'
+
+/** A cell of a table: text with facts in it. */
+export type Cell = readonly Inline[]
+
+/** A part of a document. Nothing in it knows how it will be written, and no writer knows a review. */
+export type Block =
+  | { kind: 'heading'; level: 1 | 2 | 3; content: Cell; /** It begins on a new page. */ page?: true }
+  | { kind: 'paragraph'; content: Cell; note?: true }
+  | { kind: 'list'; ordered: boolean; items: Cell[] }
+  | { kind: 'quote'; content: Cell[] }
+  | {
+      kind: 'table'
+      caption: Cell
+      head: string[]
+      rows: Cell[][]
+      notes?: Cell[]
+      /** Columns of query text. */ mono?: number[]
+      wide?: true
+    }
+  | { kind: 'figure'; caption: Cell; svg: string; alt: string }
+
+/** A whole document; its tables and figures are numbered in their order, apart from each other. */
+export interface DocumentTree {
+  title: string
+  blocks: Block[]
+}
+
+/** Plain words as a cell. */
+export const cell = (words: string): Cell => (words ? [text(words)] : [])
+
+/** Facts written out, so that what is written does not depend on a review. */
+export function resolved(tree: DocumentTree, words: (ref: string) => string): DocumentTree {
+  const inline = (content: Cell): Cell =>
+    content.map((node) => {
+      if (node.type === 'text') return node
+      const { ref } = node.attrs
+      return text(words(ref), ...(/^\^?terms\.(?:most|few)/.test(ref) ? (['italic'] as const) : []))
+    })
+  return {
+    ...tree,
+    blocks: tree.blocks.map((b): Block => {
+      switch (b.kind) {
+        case 'heading':
+        case 'paragraph':
+          return { ...b, content: inline(b.content) }
+        case 'list':
+          return { ...b, items: b.items.map(inline) }
+        case 'quote':
+          return { ...b, content: b.content.map(inline) }
+        case 'table':
+          return {
+            ...b,
+            caption: inline(b.caption),
+            rows: b.rows.map((r) => r.map(inline)),
+            ...(b.notes ? { notes: b.notes.map(inline) } : {}),
+          }
+        case 'figure':
+          return { ...b, caption: inline(b.caption) }
+      }
+    }),
+  }
+}
+
+/** Blocks of what the editor keeps, as blocks of a document; what is not known is kept as a paragraph of its text. */
+export function blocksOf(content: readonly unknown[]): Block[] {
+  return content.flatMap((node): Block[] => {
+    const {
+      type,
+      content: inner = [],
+      attrs,
+    } = node as {
+      type: string
+      content?: unknown[]
+      attrs?: { level?: number }
+    }
+    const inlines = (n: unknown): Cell => {
+      const { content: c = [] } = n as { content?: unknown[] }
+      return c.flatMap((x): Inline[] => {
+        const { type: t } = x as { type: string }
+        if (t === 'hardBreak') return [text(' ')]
+        return t === 'text' || t === 'fact' ? [x as Inline] : [...inlines(x)]
+      })
+    }
+    switch (type) {
+      case 'heading':
+        return [
+          {
+            kind: 'heading',
+            level: Math.min(3, Math.max(2, attrs?.level ?? 2)) as 2 | 3,
+            content: inlines(node),
+          },
+        ]
+      case 'bulletList':
+      case 'orderedList':
+        return [{ kind: 'list', ordered: type === 'orderedList', items: inner.map(inlines) }]
+      case 'blockquote':
+        return [{ kind: 'quote', content: inner.map(inlines) }]
+      case 'table': {
+        const rows = inner.map((row) => ((row as { content?: unknown[] }).content ?? []).map(inlines))
+        const plain = (c: Cell): string => c.map((n) => (n.type === 'text' ? n.text : '')).join('')
+        return [{ kind: 'table', caption: [], head: (rows[0] ?? []).map(plain), rows: rows.slice(1) }]
+      }
+      default:
+        return [{ kind: 'paragraph', content: inlines(node) }]
+    }
+  })
+}

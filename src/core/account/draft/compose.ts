@@ -1,0 +1,154 @@
+import { paragraph, type Inline, type Paragraph } from '../document'
+import { resolveFact, type FactContext, type Stage } from '../facts'
+import { selectClaims } from '../claims'
+import type { Grouped, Phase, Theme } from './grouped'
+import { judging, screening } from './group/read'
+import { where } from './group/where'
+import { words } from './group/words'
+import { sayingsOf, speaker } from './say'
+
+/** How a section is told: by theme or in order of time, in full or short. */
+export interface Telling {
+  order: 'theme' | 'time'
+  length: 'full' | 'short'
+}
+
+/** What is told in a few sentences, with what it rests on and the stage that feeds it. */
+export interface ToldSentence {
+  told: Grouped
+  stage: Stage
+  content: Inline[]
+}
+export interface ToldPart {
+  id: Theme | Phase
+  sentences: ToldSentence[]
+}
+
+/** Everything there is to say of a review, put together and in order; no word is written yet. */
+export function groupAll(context: FactContext, { order, length }: Telling): Grouped[] {
+  const claims = selectClaims(context)
+  const all = [
+    ...where(claims, order === 'time'),
+    ...words(claims, context, order === 'time'),
+    ...screening(claims, context.figures.readers.broad.length),
+    ...judging(claims),
+  ]
+  if (length === 'full') return all
+  const full = all.some((g) => g.tells === 'read in full')
+  // What was read in full says how many were sought, but for those that were not to be had.
+  return all.filter((g) => g.core && !(full && g.tells === 'sought' && !g.notHad)).map(inShort)
+}
+
+/** Reasons go to the full form. */
+function inShort(told: Grouped): Grouped {
+  switch (told.tells) {
+    case 'limits':
+      return { ...told, limits: told.limits.map((l) => ({ ...l, reason: '' })) }
+    case 'limit in some':
+      return { ...told, limit: { ...told.limit, reason: '' } }
+    case 'other way':
+      return { ...told, reason: '' }
+    case 'terms':
+      return { ...told, few: true }
+    case 'agreed':
+      return { ...told, bare: true }
+    case 'brought':
+      return { ...told, once: false }
+    case 'dated':
+      return { ...told, counted: false }
+    case 'ways':
+      return { ...told, ways: told.ways.slice(0, 1), all: told.all && told.ways.length === 1 }
+    case 'removed':
+    case 'read in full':
+      return { ...told, reasons: [] }
+    default:
+      return told
+  }
+}
+
+const THEMES: readonly Theme[] = ['where', 'words', 'screened', 'judged']
+const PHASES: readonly Phase[] = ['planned', 'searched', 'again', 'screened', 'judged']
+
+/** The parts of a section in their order. */
+export const partsInOrder = ({ order }: Telling): readonly (Theme | Phase)[] =>
+  order === 'time' ? PHASES : THEMES
+
+const wordsOf = (content: readonly Inline[], context: FactContext): string =>
+  content.map((n) => (n.type === 'text' ? n.text : resolveFact(context, n.attrs.ref).text)).join('')
+
+/** The first words of each sentence of a text, as far as sentences can be told apart by their stops. */
+const openings = (text: string): string[] =>
+  text
+    .split(/(?<=[.?!]["”’]?) (?=\p{Lu})/u)
+    .map((s) => /^[^\s,;:]+/.exec(s.trim())?.[0].toLowerCase() ?? '')
+    .filter(Boolean)
+
+/** Names of databases are short from the second time on. */
+function shortened(content: readonly Inline[], named: Set<string>): Inline[] {
+  return content.map((node) => {
+    const id = node.type === 'fact' && /^source\.name:(.*)$/.exec(node.attrs.ref)?.[1]
+    if (!id) return node
+    if (named.has(id)) return { type: 'fact', attrs: { ref: `source.short:${id}` } }
+    named.add(id)
+    return node
+  })
+}
+
+/**
+ * The section as it is drafted: parts of sentences. Of the ways in which a thing can be said, that one is taken by which no
+ * sentence begins like the one before.
+ */
+export function compose(context: FactContext, telling: Telling): ToldPart[] {
+  const say = speaker(context.review.account.voice)
+  const all = groupAll(context, telling)
+  const named = new Set<string>()
+  return partsInOrder(telling).flatMap((id): ToldPart[] => {
+    let last = ''
+    const sentences = all
+      .filter((g) => (telling.order === 'time' ? g.phase : g.theme) === id)
+      .map((told): ToldSentence => {
+        const ways = sayingsOf(told, say, context).map((w) => paragraph(w).content ?? [])
+        const differs = (content: readonly Inline[]): boolean => {
+          const begins = [last, ...openings(wordsOf(content, context))]
+          return begins.every((b, n) => n === 0 || b !== begins[n - 1])
+        }
+        const chosen = shortened(ways.find(differs) ?? ways[0]!, named)
+        last = openings(wordsOf(chosen, context)).at(-1) ?? ''
+        return { told, stage: told.stage, content: chosen }
+      })
+    return sentences.length ? [{ id, sentences }] : []
+  })
+}
+
+/** What begins a paragraph when it is first told. */
+const BREAKS = new Set<Grouped['tells']>(['other way', 'terms', 'limits', 'limit in some', 'read'])
+
+/** Sentences as paragraphs: those of one matter together, and none of a single sentence where it can be helped. */
+export function paragraphsOf(sentences: readonly ToldSentence[]): Paragraph[] {
+  const made: Inline[][] = []
+  const begun = new Set<string>()
+  let count = 0
+  for (const { told, content } of sentences) {
+    const matter = told.tells === 'limit in some' ? 'limits' : told.tells
+    const last = made[made.length - 1]
+    if (!last || (BREAKS.has(told.tells) && !begun.has(matter) && count > 1)) {
+      made.push([...content])
+      count = 0
+    } else last.push({ type: 'text', text: ' ' }, ...content)
+    begun.add(matter)
+    count++
+  }
+  return made.map((content) => ({ type: 'paragraph', content: merged(content) }))
+}
+
+/** Neighbouring plain texts as one, so that an editor keeps them as they are. */
+function merged(content: readonly Inline[]): Inline[] {
+  const out: Inline[] = []
+  for (const node of content) {
+    const last = out[out.length - 1]
+    if (node.type === 'text' && !node.marks && last?.type === 'text' && !last.marks)
+      out[out.length - 1] = { type: 'text', text: last.text + node.text }
+    else out.push(node)
+  }
+  return out
+}

@@ -1,0 +1,159 @@
+import type { Claim } from '../../claims'
+import type { Grouped } from '../grouped'
+import { alike, evidence, ofKind } from './alike'
+
+/** The question, the sources, why and when they were searched, and the other ways. */
+export function where(claims: readonly Claim[], byTime: boolean): Grouped[] {
+  const asked = ofKind(claims, 'Asked')
+  const searched = ofKind(claims, 'SourcesSearched')
+  const chosen = ofKind(claims, 'SourceChosen')
+  const indexed = ofKind(claims, 'SourcesIndexed').map(({ on, sourceIds }): Grouped => ({
+    tells: 'indexed',
+    theme: 'where',
+    phase: searched.length ? 'searched' : 'planned',
+    stage: 'question',
+    on,
+    sourceIds,
+    of: new Set([...searched, ...ofKind(claims, 'SourcesPlanned')].flatMap((c) => c.sourceIds)).size,
+  }))
+  const toSearch = ofKind(claims, 'SourcesPlanned').map(({ on, sourceIds, besides }): Grouped => ({
+    tells: 'to search',
+    theme: 'where',
+    phase: 'planned',
+    stage: 'question',
+    on,
+    core: true,
+    sourceIds,
+    besides,
+  }))
+  return [
+    ...asked.map(({ on }): Grouped => ({
+      tells: 'asked',
+      theme: 'where',
+      phase: 'planned',
+      stage: 'question',
+      on,
+      core: true,
+    })),
+    ...searched.map(({ on, sourceIds }): Grouped => ({
+      tells: 'searched',
+      theme: 'where',
+      phase: 'searched',
+      stage: 'question',
+      on,
+      core: true,
+      sourceIds,
+      table: sourceIds.length > 1,
+    })),
+    ...(searched.length ? [...indexed, ...toSearch] : [...toSearch, ...indexed]),
+    ...(chosen.length
+      ? [
+          {
+            tells: 'chosen',
+            theme: 'where',
+            phase: 'planned',
+            stage: 'question',
+            on: evidence(chosen),
+            reasons: alike(chosen, (c) => c.reason.trim().replace(/\.$/, '')),
+          } satisfies Grouped,
+        ]
+      : []),
+    ...dated(claims, byTime),
+    ...others(claims),
+  ]
+}
+
+/** When was searched: once for all that were searched as often; by time, each time of searching apart. */
+function dated(claims: readonly Claim[], byTime: boolean): Grouped[] {
+  const on = ofKind(claims, 'SearchedOn').filter((c) => c.spells > 0)
+  if (!on.length) return []
+  const groups = alike(on, (c) => c.spells)
+  const most = Math.max(...on.map((c) => c.spells))
+  const again = on.filter((c) => c.spells > 1)
+  const base = {
+    tells: 'dated',
+    theme: 'where',
+    stage: 'searches',
+    on: evidence(on),
+    core: true,
+  } as const
+  const revised = again.length > 0 && again.every((c) => c.revised)
+  if (!byTime || most === 1)
+    return [
+      {
+        ...base,
+        phase: 'searched',
+        spells: groups.map((g) => ({
+          sourceIds: g.sourceIds,
+          what: Array.from({ length: g.what }, (_, n) => n),
+        })),
+        all: groups.length === 1,
+        revised,
+        counted: most > 1,
+      },
+    ]
+  const ids = (list: readonly { sourceId: string }[]): string[] => list.map((c) => c.sourceId)
+  return [
+    {
+      ...base,
+      phase: 'searched',
+      spells: [{ sourceIds: ids(on), what: [0] }],
+      all: true,
+      revised: false,
+      counted: false,
+    },
+    ...Array.from({ length: most - 1 }, (_, n): Grouped => {
+      const own = on.filter((c) => c.spells > n + 1)
+      return {
+        ...base,
+        phase: 'again',
+        spells: [{ sourceIds: ids(own), what: [n + 1] }],
+        all: own.length === on.length,
+        revised: n + 2 === most && revised,
+        counted: n + 2 === most,
+      }
+    }),
+  ]
+}
+
+/** Each way that is no database with what was done on it; those that are only planned last. */
+function others(claims: readonly Claim[]): Grouped[] {
+  const ways = ofKind(claims, 'OtherSource')
+  return [...ways.filter((w) => w.done), ...ways.filter((w) => !w.done)].flatMap((way, nth): Grouped[] => {
+    const { sourceId, done } = way
+    const base = {
+      theme: 'where',
+      phase: done ? 'again' : 'planned',
+      stage: 'question',
+      on: way.on,
+      sourceId,
+    } as const
+    const own = <C extends { sourceId: string }>(list: readonly C[]): C[] =>
+      list.filter((c) => c.sourceId === sourceId)
+    return [
+      { ...base, tells: 'other way', kind: way.kind as never, done, reason: way.reason, core: true, nth },
+      ...own(ofKind(claims, 'Followed')).map(({ steps, nothingNew }): Grouped => ({
+        ...base,
+        tells: 'followed',
+        stage: 'selection',
+        steps,
+        nothingNew,
+      })),
+      ...own(ofKind(claims, 'PeopleAsked'))
+        .filter((c) => c.answered.length)
+        .map(({ answered, silent }): Grouped => ({
+          ...base,
+          tells: 'people',
+          stage: 'selection',
+          answered,
+          silent,
+        })),
+      ...own(ofKind(claims, 'PagesSeen')).map(({ count }): Grouped => ({
+        ...base,
+        tells: 'pages',
+        stage: 'selection',
+        count,
+      })),
+    ]
+  })
+}

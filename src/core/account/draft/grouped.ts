@@ -1,0 +1,91 @@
+import type { LimitValue } from '../../query'
+import type { Source } from '../../review'
+import type { ClaimOf, Evidence } from '../claims'
+import type { Stage } from '../facts'
+
+/** When in the course of the work something was done, for telling it in order of time. */
+export type Phase = 'planned' | 'searched' | 'again' | 'screened' | 'judged'
+/** The parts of a section that is told by theme. */
+export type Theme = 'where' | 'words' | 'screened' | 'judged'
+
+interface Told<Kind extends string> {
+  tells: Kind
+  theme: Theme
+  phase: Phase
+  stage: Stage
+  on: Evidence
+  /** It stays in the short form. */
+  core?: true
+}
+
+/** A limit with the reason that was given for it. */
+export interface ReasonedLimit {
+  limitId: string
+  limit: LimitValue
+  reason: string
+}
+/** Databases of which the same is to be said. */
+export interface Alike<T> {
+  sourceIds: string[]
+  what: T
+}
+/** How lines were joined: concepts by groups of alternatives, or as it is written. */
+export type Way = Omit<ClaimOf<'SearchedWith'>, 'says' | 'on' | 'sourceId'> & {
+  fields: string
+  join: ClaimOf<'Joined'>['join'] | undefined
+}
+
+/**
+ * What is told in one sentence or a few: claims that are alike, put together. Order and number of sources are settled here,
+ * words are not.
+ */
+export type Grouped =
+  | Told<'asked'>
+  | (Told<'broken'> & { alternatives: string[][] })
+  | (Told<'not required'> & { conceptIds: string[]; reason: string })
+  | (Told<'searched'> & { sourceIds: string[]; table: boolean })
+  | (Told<'to search'> & { sourceIds: string[]; besides: boolean })
+  | (Told<'indexed'> & { sourceIds: string[]; of: number })
+  | (Told<'chosen'> & { reasons: Alike<string>[] })
+  | (Told<'dated'> & { spells: Alike<number[]>[]; all: boolean; revised: boolean; counted: boolean })
+  | (Told<'other way'> & {
+      sourceId: string
+      kind: Source['kind']
+      done: boolean
+      reason: string
+      /** The first, second, … of them. */
+      nth: number
+    })
+  | (Told<'followed'> & { sourceId: string; steps: number; nothingNew: boolean })
+  | (Told<'people'> & { sourceId: string; answered: string[]; silent: number })
+  | (Told<'pages'> & { sourceId: string; count: number })
+  | (Told<'ways'> & { ways: Alike<Way>[]; all: boolean; concepts: number })
+  | (Told<'no nearness'> & { sourceIds: string[] })
+  | (Told<'without query'> & { sourceId: string; lineId: string; deed: string })
+  | (Told<'left out'> & { sourceIds: string[] })
+  | (Told<'terms'> & { count: number; byYield: boolean; appendix: boolean; few?: true })
+  | (Told<'no heading'> & { gaps: { gapId: string; sourceId: string }[] })
+  | (Told<'dropped'> & { count: number; reasoned: boolean })
+  | (Told<'known'> & {
+      when: ClaimOf<'KnownNamed'>['when']
+      count: number
+      found?: { found: number; of: number }
+    })
+  | (Told<'found'> & { found: number; of: number })
+  | (Told<'limits'> & { limits: ReasonedLimit[]; how: 'kept' | 'planned' | 'dropped' })
+  | (Told<'limit in some'> & { limit: ReasonedLimit; sourceIds: string[] })
+  | (Told<'no limit'> & { kinds: Alike<LimitValue['kind'][]>[] })
+  | (Told<'stood in'> & { kind: LimitValue['kind']; by: Alike<string>[] })
+  | (Told<'brought'> & { ofHits: boolean; merged: boolean; once: boolean })
+  | (Told<'removed'> & { count: number; reasons: string[] })
+  | (Told<'read'> & { left: number; out: number; open: number; readers: number })
+  | (Told<'questions'> & { criterionIds: string[] })
+  | (Told<'in order'> & { orders: ('source' | 'year' | 'chance' | 'likely')[] })
+  | (Told<'agreed'> & { kappa: boolean; bare?: true })
+  | (Told<'settled'> & { how: string | undefined })
+  | (Told<'sought'> & { notHad: number; awaited: number })
+  | (Told<'read in full'> & Pick<ClaimOf<'ReadInFull'>, 'out' | 'open' | 'included' | 'reasons' | 'finished'>)
+  | Told<'studies'>
+  | (Told<'updated'> & { round: number; included: number })
+
+export type GroupedOf<K extends Grouped['tells']> = Extract<Grouped, { tells: K }>
