@@ -30,9 +30,15 @@ module.exports = {
     },
     ...coreRules,
     {
+      name: 'fixtures-are-for-tests',
+      severity: 'error',
+      from: { path: '^src/', pathNot: '\\.(test|fixture|arbitrary)\\.ts$' },
+      to: { path: '\\.fixture\\.ts$' },
+    },
+    {
       name: 'core-stands-alone',
       severity: 'error',
-      from: { path: '^src/core/', pathNot: '\\.test\\.ts$' },
+      from: { path: '^src/core/', pathNot: '\\.(test|fixture)\\.ts$' },
       to: { path: '^src/(standins|store|workers|features|ui|app|cli)/' },
     },
     {

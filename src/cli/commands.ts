@@ -1,5 +1,3 @@
-import { messageOf } from '@/core/base'
-import { readFileSync } from 'node:fs'
 import { hasErrors, type Problem } from '../core/base'
 import { buildIndex, evaluate, type Index } from '../core/engine'
 import { printFor, readWithLimits } from '../core/profile'
@@ -12,6 +10,9 @@ import { required, UsageError, type Arguments } from './arguments'
 import { problemLine, type CliCommand, type Outcome } from './command'
 import { RECORD_COMMANDS } from './records'
 import { SELECTION_COMMANDS } from './selection'
+import { ACCOUNT_COMMANDS } from './account'
+import { standinLines } from './typed-lines'
+import { readFile } from './read-file'
 import { readLimit } from './limits'
 import { loadProfile, narrowerFor } from './profiles'
 import { loadStandin, searchStandin, type Found } from './standins'
@@ -20,14 +21,6 @@ import { countVocabulary } from './vocabulary-counts'
 const DAY_ORDERS: Readonly<Record<string, DayOrder>> = {
   'day-first': 'day first',
   'month-first': 'month first',
-}
-
-function readFile(name: string): string {
-  try {
-    return readFileSync(name, 'utf8')
-  } catch (error) {
-    throw new UsageError(`${name} could not be read: ${messageOf(error)}`)
-  }
 }
 
 interface Searched {
@@ -95,6 +88,7 @@ const withLimitWords = (text: string, limits: readonly LimitValue[]): string =>
 export const COMMANDS: Record<string, CliCommand> = {
   ...RECORD_COMMANDS,
   ...SELECTION_COMMANDS,
+  ...ACCOUNT_COMMANDS,
   search: {
     help: 'search the records of a RIS file',
     usage: '--records FILE.ris (--query "…" | --queries FILE)',
@@ -118,16 +112,18 @@ export const COMMANDS: Record<string, CliCommand> = {
   },
   standin: {
     help: 'search one of the invented databases, as it understands what is asked',
-    usage: `--source ${STANDINS.map((s) => s.id).join('|')} (--query "…" | --queries FILE) [--as-typed] [--release 2026-03] [--limit years=2015-2024 …]`,
+    usage: `--source ${STANDINS.map((s) => s.id).join('|')} (--query "…" | --queries FILE | --lines FILE) [--as-typed] [--release 2026-03] [--limit years=2015-2024 …]   (--lines: typed one after another, later ones may refer to earlier ones; a tab parts a line from the limits that are ticked)`,
     options: {
       source: 'value',
       query: 'value',
       queries: 'value',
+      lines: 'value',
       'as-typed': 'flag',
       release: 'value',
       limit: 'values',
     },
     run: (args) => {
+      if (args.get('lines')) return standinLines(args)
       const asked = queries(args)
       const limits = (args.get('limit') ?? []).map(readLimit)
       const source = loadStandin(required(args, 'source'), args.get('release')?.[0])

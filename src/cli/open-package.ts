@@ -9,6 +9,7 @@ import {
   openPackage,
   sidesIn,
   worksOf,
+  type Entry,
   type Review,
   type WorkRead,
   type Works,
@@ -17,6 +18,7 @@ import { UsageError } from './arguments'
 
 export interface OpenedReview {
   review: Review
+  entries: readonly Entry[]
   works: Works<WorkRead>
   told: Told
 }
@@ -42,7 +44,7 @@ export async function openReviewFile(file: string): Promise<OpenedReview | { pro
     (i) => gather(i, (digest) => beside.get(digest)),
     (digest) => beside.get(digest) as number[] | undefined,
   )
-  return { review, works, told: tell(review, works) }
+  return { review, entries: opened.value.entries, works, told: tell(review, works) }
 }
 
 /** What the works of a review are made from, by digest; what the package was handed on without is left out. */

@@ -66,9 +66,21 @@ export function untrueClaims(
   const because = '(?:, because (.*?))?'
   /** Words for limits, one or several: each is one of the plan; gives their ids. */
   const limitsIn = (words: string): string[] | undefined => {
-    const parts = words.split(/, and to |; only |, (?=work |peer|the doc)| and (?=work |peer|the doc)/)
-    const found = parts.map((part) => limitOf(part.replace(/, because .*$/, ''))?.id)
-    return found.every((id) => id !== undefined) ? (found as string[]) : undefined
+    const found = words.split(/, and to |; only /).map((part) => {
+      const said = part.replace(/, because .*$/, '')
+      // One phrase may name several: "peer-reviewed work published from 2017 to 2026 in English".
+      const own = s.limits.filter(({ limit: l }) =>
+        l.kind === 'years'
+          ? said.includes(`from ${l.from} to ${l.to}`)
+          : l.kind === 'peer reviewed'
+            ? said.includes('peer-reviewed')
+            : l.kind === 'language' &&
+              / in \w/.test(said) &&
+              limitOf(said.replace(/^.* in /, 'in ')) !== undefined,
+      )
+      return own.length ? own.map((l) => l.id) : undefined
+    })
+    return found.every((ids) => ids !== undefined) ? (found as string[][]).flat() : undefined
   }
   const limitById = (id: string) => s.limits.find((l) => l.id === id)!.limit
   const stands = (source: string, limitId: string): boolean => {
@@ -129,7 +141,7 @@ export function untrueClaims(
   )
   const inUse = s.terms.filter((t) => t.status === 'in use')
   const FOUND =
-    '(?:; (?:(\\w+)(?: of them| of all of them)? (?:is|are)|it is|all of them are) among the records brought in)?'
+    '(?:; (?:none of them is|(\\w+)(?: of them| of all of them)? (?:is|are)|it is|all of them are) among the records brought in)?'
   const searchedAre = (words: string): boolean =>
     same(
       names(words),
@@ -225,7 +237,7 @@ export function untrueClaims(
       ),
       (m) => number((m[1] ?? m[2])!.toLowerCase()) === s.known.length && !s.runs.length,
     ],
-    [/^We searched one database, (.*)\.$/, (m) => searchedAre(m[1]!)],
+    [/^We searched one database, (.*) \(Table 1\)\.$/, (m) => searchedAre(m[1]!)],
     [
       /^(?:In all, we|We) searched (\w+) databases \(Table 1\): (.*)\.$/,
       (m) => number(m[1]!) === searched.length && searchedAre(m[2]!),
@@ -274,7 +286,9 @@ export function untrueClaims(
       },
     ],
     [
-      new RegExp(`^(?:We also|Beyond databases we|In addition, we) (asked|read) (.*?)${because}\\.$`),
+      new RegExp(
+        `^(?:We|We also|Beyond databases we|Further we|In addition, we) (asked|read) (.*?)${because}\\.$`,
+      ),
       (m) => s.imports.some((i) => i.sourceId === way(m[2]!)?.id) && reasonGiven(m[3]),
     ],
     [

@@ -3,7 +3,19 @@ export { FACT_NAMES, resolveFact, type Fact, type FactContext, type SourceFacts,
 export { currentRuns, joiningLine } from './runs'
 export { dateWords, nameInText, searchedWords } from './words'
 export { compose, draftAccount, groupAll, tellingOf, type Grouped, type Telling } from './draft'
-export { toMarkdown, type FactWords } from './documents/markdown'
+export { toHtml } from './documents/html'
+export { latexText, toLatex } from './documents/latex'
+export { toMarkdown } from './documents/markdown'
+export {
+  referencedWorks,
+  referenceInlines,
+  reportingItems,
+  sectionDocument,
+  STRATEGY_HEAD,
+  type AppendixContext,
+  type Referenced,
+  type ReportingItem,
+} from './appendices'
 export { rowOf, TABLE_1_HEAD, table1 } from './documents/table-1'
 export { blocksOf, resolved, type Block, type Cell, type DocumentTree } from './documents/tree'
 export { courseFigures, type CourseFigure } from './course'

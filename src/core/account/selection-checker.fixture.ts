@@ -77,7 +77,7 @@ export function selectionPatterns(
       () => read > 0,
     ],
     [
-      /^(?:Two readers ruled the same ([\d,]+) works?, and agreed on ([\d.]+) % of them|On ([\d,]+) works? that two readers ruled, they agreed in ([\d.]+) % of cases)(?: \(.*\))?\.$/,
+      /^(?:Two readers ruled the same ([\d,]+) works? and agreed on ([\d.]+) %|On ([\d,]+) works? that both read, two readers agreed in ([\d.]+) % of cases)(?: \(.*\))?\.$/,
       (m) =>
         number((m[1] ?? m[3])!) === both.length &&
         (m[2] ?? m[4]) === ((both.filter(Boolean).length / both.length) * 100).toFixed(1),
@@ -90,7 +90,7 @@ export function selectionPatterns(
         number(m[3] ?? '0') === kept - full - notHad,
     ],
     [
-      /^(?:Of ([\d,]+) works? that we (have so far read|read) in full, |Reading ([\d,]+) works? in full (?:has so far given|gave) this: )(?:([\d,]+) (?:was|were)|none was) set aside(?: \(.*\))?(?:, ([\d,]+) (?:was|were) left open)? and ([\d,]+) (?:remained|remain)\.$/,
+      /^(?:Of ([\d,]+) works? that we (have so far read|read) in full, |Reading ([\d,]+) works? in full (?:has so far given|gave) this: )(?:([\d,]+) (?:was|were)|none was) set aside(?: \(.*\))?(?:, ([\d,]+) (?:was|were) left open)? and ([\d,]+) (?:remained|remains|remain)\.$/,
       (m) =>
         number((m[1] ?? m[3])!) === full &&
         number(m[4] ?? '0') === out &&

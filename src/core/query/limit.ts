@@ -101,3 +101,43 @@ export function limitWords(limit: LimitValue): string {
       return limit.text
   }
 }
+
+/** A limit so that it can be ticked on a screen and read back: its kind and its values ("years: 2017–2026"). */
+export const limitToTick = (limit: LimitValue): string =>
+  limit.kind === 'peer reviewed' || limit.kind === 'open access'
+    ? limit.kind
+    : limit.kind === 'language'
+      ? `language: ${limit.values.map(languageName).join(' / ')}`
+      : 'values' in limit
+        ? `${limit.kind}: ${limit.values.join(' / ')}`
+        : `${limit.kind}: ${limitWords(limit)}`
+
+/** The limit that such words name; undefined where they name none. */
+export function tickedLimit(words: string): LimitValue | undefined {
+  const [, kind = '', said = ''] = /^([a-z ]+?)(?::\s*(.*))?$/.exec(words.trim()) ?? []
+  const values = said.split(' / ').map((v) => v.trim())
+  const years = /^(\d{4})(?:(–)(\d{4})| (and later))?$/.exec(said)
+  const upTo = /^up to (\d{4})$/.exec(said)
+  const value =
+    kind === 'years'
+      ? years
+        ? {
+            kind,
+            from: Number(years[1]),
+            ...(years[4] ? {} : { to: Number(years[3] ?? years[1]) }),
+          }
+        : upTo
+          ? { kind, to: Number(upTo[1]) }
+          : said === 'any year'
+            ? { kind }
+            : undefined
+      : kind === 'language'
+        ? { kind, values: values.map(languageCode) }
+        : kind === 'other'
+          ? { kind, text: said }
+          : kind === 'peer reviewed' || kind === 'open access'
+            ? { kind }
+            : { kind, values }
+  const read = LimitValue.safeParse(value)
+  return read.success ? read.data : undefined
+}

@@ -3,15 +3,17 @@ import { messageOf } from '@/core/base'
 import { App, Button, Select } from 'antd'
 import dynamic from 'next/dynamic'
 import { Fragment, useMemo } from 'react'
-import { resolveFact, tellingOf, toMarkdown } from '@/core/account'
+import { tellingOf, toHtml, toLatex, toMarkdown, type DocumentTree } from '@/core/account'
 import type { TellingLength, TellingOrder, Voice } from '@/core/review'
 import { useActions, type Action } from '@/store/actions'
-import { useStore } from '@/store/provider'
+import { useSession, useStore } from '@/store/provider'
 import { useAccount } from '@/store/use-account'
 import { fileName, saveFile } from '@/ui/save-file'
 import { KeyHint } from '../shared/key-hint'
 import { handOn } from '../shared/save-package'
+import { useYieldsKept } from '../shared/use-yields-kept'
 import { EarlierTexts } from './earlier-texts'
+import { sectionOf, wordFigures } from './section-files'
 import { SourcesTable } from './sources-table'
 
 const PassageEditor = dynamic(() => import('./passage-editor').then((m) => m.PassageEditor), { ssr: false })
@@ -39,20 +41,28 @@ export function MethodsStage() {
   const { context, passages } = useAccount()
   const { message } = App.useApp()
   const { review } = context
+  const told = useSession((s) => s.told)
+  useYieldsKept(true)
   const actions = useMemo<Action[]>(() => {
-    const words = (ref: string): string => resolveFact(context, ref).text
     const title = review.title || 'Search and selection'
-    const save = (job: () => Promise<void>) => (): void =>
-      deed(job().catch((error: unknown) => message.error(`The file could not be made: ${messageOf(error)}`)))
+    const file =
+      (ending: string, type: string, write: (tree: DocumentTree) => Promise<BlobPart> | BlobPart) =>
+      (): void =>
+        deed(
+          sectionOf(context, told, passages)
+            .then(write)
+            .then((bytes) => saveFile(fileName(title, ending), bytes, type))
+            .catch((error: unknown) => message.error(`The file could not be made: ${messageOf(error)}`)),
+        )
     return [
       {
         id: 'word',
         label: 'Word',
         key: 'E',
         strip: true,
-        run: save(async () => {
+        run: file('docx', WORD, async (tree) => {
           const { toWord } = await import('@/core/account/documents/word')
-          saveFile(fileName(title, 'docx'), (await toWord(title, passages, words)) as BlobPart, WORD)
+          return (await toWord(tree, await wordFigures(tree))) as BlobPart
         }),
       },
       {
@@ -60,8 +70,10 @@ export function MethodsStage() {
         label: 'Markdown',
         key: 'M',
         strip: true,
-        run: () => saveFile(fileName(title, 'md'), toMarkdown(title, passages, words), 'text/markdown'),
+        run: file('md', 'text/markdown', toMarkdown),
       },
+      { id: 'html', label: 'HTML', key: 'H', run: file('html', 'text/html', toHtml) },
+      { id: 'latex', label: 'LaTeX', key: 'L', run: file('tex', 'application/x-tex', toLatex) },
       {
         id: 'methods-package',
         label: 'Package',
@@ -70,7 +82,7 @@ export function MethodsStage() {
         run: () => handOn(store),
       },
     ]
-  }, [context, deed, message, passages, review.title, store])
+  }, [context, deed, message, passages, review.title, store, told])
   useActions('methods', actions)
   const telling = tellingOf(context)
   const shown = passages.filter((p) => p.content.length)

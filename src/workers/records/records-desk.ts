@@ -260,6 +260,13 @@ export class RecordsDesk {
     }
   }
 
+  /** How many works hold each of some terms, by the id under which it is asked. */
+  async yields(asks: readonly { id: string; ask: AskedWorks }[]): Promise<Record<string, number>> {
+    const found: Record<string, number> = {}
+    for (const { id, ask } of asks) found[id] = (await this.idsOf(ask)).length
+    return found
+  }
+
   /** How many works without a ruling are expected to be in, by what was learnt from those that were ruled. */
   async expectedLeft(said: Readonly<Record<string, 'in' | 'out'>>): Promise<number | undefined> {
     const rows = (this.terms ??= await this.layTerms())

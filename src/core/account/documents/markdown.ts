@@ -1,12 +1,10 @@
-import type { Inline, Passage } from '../document'
+import type { Inline } from '../document'
+import { labelsOf, wordsOfCell, type Block, type Cell, type DocumentTree } from './tree'
 
-/** Words for a fact; the caller looks them up in the record. */
-export type FactWords = (ref: string) => string
+const escapeMark = (text: string): string => text.replace(/([\\`*_[\]<>])/g, '\\$&')
 
-const escapeMark = (text: string): string => text.replace(/([\\`*_[\]<>])/g, '\\$1')
-
-function inline(node: Inline, words: FactWords): string {
-  if (node.type === 'fact') return escapeMark(words(node.attrs.ref))
+function inline(node: Inline): string {
+  if (node.type === 'fact') return ''
   const marks = node.marks?.map((m) => m.type) ?? []
   const sign = (marks.includes('bold') ? '**' : '') + (marks.includes('italic') ? '*' : '')
   const [, before = '', inner = '', after = ''] = /^(\s*)(.*?)(\s*)$/s.exec(node.text) ?? []
@@ -14,42 +12,43 @@ function inline(node: Inline, words: FactWords): string {
     ? before + sign + escapeMark(inner) + [...sign].reverse().join('') + after
     : escapeMark(node.text)
 }
+const inlines = (content: Cell): string => content.map(inline).join('')
+/** Within a table a bar would end the cell, and a line cannot be broken. */
+const inCell = (content: Cell): string =>
+  inlines(content)
+    .replace(/\|/g, '\\|')
+    .replace(/\s*\n\s*/g, ' ')
 
-interface Block {
-  type: string
-  content?: unknown[]
-}
-
-function block(node: Block, words: FactWords, indent = ''): string {
-  const children = (node.content ?? []) as Block[]
-  switch (node.type) {
-    case 'bulletList':
-    case 'orderedList':
-      return children
-        .map((item, i) => {
-          const sign = node.type === 'bulletList' ? '- ' : `${i + 1}. `
-          return (
-            indent +
-            sign +
-            ((item.content ?? []) as Block[])
-              .map((b) => block(b, words, indent + '  ').trimStart())
-              .join('\n')
-          )
-        })
-        .join('\n')
-    case 'blockquote':
-      return children.map((b) => `> ${block(b, words)}`).join('\n>\n')
-    default:
-      return indent + (children as unknown as Inline[]).map((n) => inline(n, words)).join('')
+function block(b: Block, label: string): string {
+  switch (b.kind) {
+    case 'heading':
+      return `${'#'.repeat(b.level + 1)} ${inlines(b.content)}`
+    case 'paragraph':
+      return inlines(b.content)
+    case 'list':
+      return b.items.map((item, n) => `${b.ordered ? `${n + 1}.` : '-'} ${inlines(item)}`).join('\n')
+    case 'quote':
+      return b.content.map((c) => `> ${inlines(c)}`).join('\n>\n')
+    case 'table': {
+      const row = (cells: readonly string[]): string => `| ${cells.join(' | ')} |`
+      return [
+        ...(label ? [`${label} *${escapeMark(wordsOfCell(b.caption))}*\n`] : []),
+        row(b.head.map((h) => escapeMark(h).replace(/\|/g, '\\|'))),
+        row(b.head.map(() => '---')),
+        ...b.rows.map((r) => row(r.map(inCell))),
+        ...(b.notes ?? []).map((note) => `\n${inlines(note)}`),
+      ].join('\n')
+    }
+    case 'figure':
+      return `${label} *${escapeMark(wordsOfCell(b.caption))}*\n\n${escapeMark(b.alt)}`
   }
 }
 
-/** The account as Markdown: a heading for each passage that says something. Facts are written out as they read now. */
-export function toMarkdown(title: string, passages: readonly Passage[], words: FactWords): string {
-  const parts = [`# ${escapeMark(title)}`]
-  for (const passage of passages) {
-    if (!passage.content.length) continue
-    parts.push(`## ${escapeMark(passage.title)}`, ...passage.content.map((b) => block(b, words)))
-  }
-  return parts.join('\n\n') + '\n'
+/** A document as Markdown with tables; a figure stands in words. */
+export function toMarkdown(tree: DocumentTree): string {
+  const labels = labelsOf(tree)
+  return (
+    [`# ${escapeMark(tree.title)}`, ...tree.blocks.map((b) => block(b, labels.get(b) ?? ''))].join('\n\n') +
+    '\n'
+  )
 }

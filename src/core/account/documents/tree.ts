@@ -106,3 +106,17 @@ export function blocksOf(content: readonly unknown[]): Block[] {
     }
   })
 }
+
+/** The words of a cell whose facts are written out. */
+export const wordsOfCell = (content: Cell): string =>
+  content.map((n) => (n.type === 'text' ? n.text : '')).join('')
+
+/** "Table 1.", "Figure 1.": what each table and figure with a caption is called, in their order. */
+export function labelsOf({ blocks }: DocumentTree): ReadonlyMap<Block, string> {
+  const labels = new Map<Block, string>()
+  const count = { table: 0, figure: 0 }
+  for (const b of blocks)
+    if ((b.kind === 'table' || b.kind === 'figure') && b.caption.length)
+      labels.set(b, `${b.kind === 'table' ? 'Table' : 'Figure'} ${++count[b.kind]}.`)
+  return labels
+}

@@ -1,38 +1,246 @@
-import { Document, HeadingLevel, Packer, Paragraph, TextRun } from 'docx'
-import { inlinesOf, type Passage } from '../document'
-import type { FactWords } from './markdown'
+import {
+  AlignmentType,
+  Document,
+  HeadingLevel,
+  ImageRun,
+  LevelFormat,
+  Packer,
+  PageOrientation,
+  Paragraph,
+  Table,
+  TableCell,
+  TableOfContents,
+  TableRow,
+  TextRun,
+  WidthType,
+  XmlComponent,
+  type FileChild,
+  type ISectionOptions,
+} from 'docx'
+import { unzipSync, zipSync } from 'fflate'
+import { labelsOf, wordsOfCell, type Block, type Cell, type DocumentTree } from './tree'
+
+/** A figure as a Word file needs it: outlined, and drawn for programs that show no outlines. */
+export interface WordFigure {
+  svg: Uint8Array
+  png: Uint8Array
+  width: number
+  height: number
+}
+
+const LEVELS = [HeadingLevel.HEADING_1, HeadingLevel.HEADING_2, HeadingLevel.HEADING_3] as const
+const MONO = 'Courier New'
+
+const runs = (content: Cell, mono = false): TextRun[] =>
+  content.flatMap((node) => {
+    if (node.type === 'fact') return []
+    const marks = node.marks?.map((m) => m.type) ?? []
+    return [
+      new TextRun({
+        text: node.text,
+        italics: marks.includes('italic'),
+        bold: marks.includes('bold'),
+        ...(mono ? { font: MONO, size: 16 } : {}),
+      }),
+    ]
+  })
+
+/** A part of WordprocessingML for which the library has no class. */
+class Part extends XmlComponent {
+  constructor(name: string, attributes: Record<string, string> = {}, words?: string) {
+    super(name)
+    this.root.push({ _attr: attributes } as never)
+    if (words !== undefined) this.root.push(words)
+  }
+}
+const fieldRun = (part: Part): TextRun => new TextRun({ children: [part as never] })
 
 /**
- * The account as a Word file (bytes of a .docx). Every fact is written out as it reads now. Kept apart from the other
- * documents because the writer is heavy: import it only where a Word file is asked for.
+ * "Table 3. …". Its number is a field of Word’s with the number in it (ISO/IEC 29500-1, 17.16.2, complex fields), so that
+ * readers which reckon no fields show it too.
  */
-export async function toWord(
-  title: string,
-  passages: readonly Passage[],
-  words: FactWords,
-): Promise<Uint8Array> {
-  const children = [new Paragraph({ text: title, heading: HeadingLevel.TITLE })]
-  for (const passage of passages) {
-    if (!passage.content.length) continue
-    children.push(new Paragraph({ text: passage.title, heading: HeadingLevel.HEADING_1 }))
-    for (const block of passage.content) {
-      const runs = [...inlinesOf(block)].map((node) => {
-        if (node.type === 'fact') return new TextRun(words(node.attrs.ref))
-        const marks = node.marks?.map((m) => m.type) ?? []
-        return new TextRun({
-          text: node.text,
-          italics: marks.includes('italic'),
-          bold: marks.includes('bold'),
-        })
-      })
-      children.push(new Paragraph({ children: runs, spacing: { after: 160, line: 320 } }))
+function caption(label: string, content: Cell): Paragraph {
+  const [word = '', number = ''] = label.replace(/\.$/, '').split(' ')
+  return new Paragraph({
+    style: 'Caption',
+    keepNext: true,
+    children: [
+      new TextRun(`${word} `),
+      fieldRun(new Part('w:fldChar', { 'w:fldCharType': 'begin' })),
+      fieldRun(new Part('w:instrText', { 'xml:space': 'preserve' }, ` SEQ ${word} \\* ARABIC `)),
+      fieldRun(new Part('w:fldChar', { 'w:fldCharType': 'separate' })),
+      new TextRun(number),
+      fieldRun(new Part('w:fldChar', { 'w:fldCharType': 'end' })),
+      new TextRun('. '),
+      ...content.flatMap((n) => (n.type === 'text' ? [new TextRun({ text: n.text, italics: true })] : [])),
+    ],
+  })
+}
+
+function table(b: Block & { kind: 'table' }): Table {
+  const cellOf = (children: TextRun[]): TableCell =>
+    new TableCell({
+      margins: { top: 50, bottom: 50, left: 70, right: 70 },
+      children: [new Paragraph({ children, style: 'Cell' })],
+    })
+  return new Table({
+    width: { size: 100, type: WidthType.PERCENTAGE },
+    rows: [
+      new TableRow({
+        tableHeader: true,
+        cantSplit: true,
+        children: b.head.map((h) => cellOf([new TextRun({ text: h, bold: true })])),
+      }),
+      ...b.rows.map(
+        (r) =>
+          new TableRow({ cantSplit: true, children: r.map((c, n) => cellOf(runs(c, b.mono?.includes(n)))) }),
+      ),
+    ],
+  })
+}
+
+function childrenOf(
+  b: Block,
+  label: string,
+  figures: ReadonlyMap<string, WordFigure>,
+  list: number,
+): FileChild[] {
+  switch (b.kind) {
+    case 'heading':
+      return [new Paragraph({ heading: LEVELS[b.level - 1]!, children: runs(b.content) })]
+    case 'paragraph':
+      return [new Paragraph({ children: runs(b.content), style: b.note ? 'Note' : 'Body' })]
+    case 'list':
+      return b.items.map(
+        (item) =>
+          new Paragraph({
+            children: runs(item),
+            numbering: { reference: b.ordered ? 'numbers' : 'bullets', level: 0, instance: list },
+          }),
+      )
+    case 'quote':
+      return b.content.map((c) => new Paragraph({ children: runs(c), style: 'Quote' }))
+    case 'table':
+      return [
+        ...(label ? [caption(label, b.caption)] : []),
+        table(b),
+        ...(b.notes ?? []).map((n) => new Paragraph({ children: runs(n), style: 'Note' })),
+        new Paragraph({}),
+      ]
+    case 'figure': {
+      const drawn = figures.get(b.svg)
+      if (!drawn)
+        return [new Paragraph({ children: [new TextRun(b.alt)], style: 'Body' }), caption(label, b.caption)]
+      const width = Math.min(600, drawn.width)
+      const transformation = { width, height: Math.round((drawn.height / drawn.width) * width) }
+      return [
+        new Paragraph({
+          alignment: AlignmentType.LEFT,
+          keepNext: true,
+          children: [
+            new ImageRun({
+              type: 'svg',
+              data: drawn.svg,
+              transformation,
+              fallback: { type: 'png', data: drawn.png },
+              altText: { name: label, title: wordsOfCell(b.caption), description: b.alt },
+            }),
+          ],
+        }),
+        caption(label, b.caption),
+      ]
     }
   }
+}
+
+/**
+ * A document as a Word file: real headings with contents, tables whose heads are repeated, captions, figures with their
+ * text. The same bytes for the same document. Kept apart from the other writers because it is heavy.
+ */
+export async function toWord(
+  tree: DocumentTree,
+  figures: ReadonlyMap<string, WordFigure> = new Map(),
+): Promise<Uint8Array> {
+  const labels = labelsOf(tree)
+  const title = [
+    new Paragraph({ text: tree.title, heading: HeadingLevel.TITLE }),
+    new TableOfContents('Contents', {
+      hyperlink: false,
+      headingStyleRange: '1-2',
+      cachedEntries: tree.blocks.flatMap((b) =>
+        b.kind === 'heading' ? [{ title: wordsOfCell(b.content), level: b.level }] : [],
+      ),
+    }),
+  ]
+  // Wide tables lie across the page: what begins an appendix begins a section, which turns if it has such a table.
+  const parts: Block[][] = [[]]
+  for (const b of tree.blocks) {
+    if (b.kind === 'heading' && b.page) parts.push([])
+    parts[parts.length - 1]!.push(b)
+  }
+  let list = 0
+  const sections = parts.map((part, n): ISectionOptions => {
+    const across = n > 0 && part.some((b) => b.kind === 'table' && b.wide)
+    return {
+      properties: across ? { page: { size: { orientation: PageOrientation.LANDSCAPE } } } : {},
+      children: [
+        ...(n ? [] : title),
+        ...part.flatMap((b) => childrenOf(b, labels.get(b) ?? '', figures, b.kind === 'list' ? ++list : 0)),
+      ],
+    }
+  })
+  const level = (format: (typeof LevelFormat)[keyof typeof LevelFormat], text: string) => [
+    {
+      level: 0,
+      format,
+      text,
+      alignment: AlignmentType.LEFT,
+      style: { paragraph: { indent: { left: 560, hanging: 320 } } },
+    },
+  ]
+  const paragraph = (id: string, size: number, more: object = {}) => ({
+    id,
+    name: id,
+    basedOn: 'Normal',
+    run: { size },
+    paragraph: { spacing: { after: 120, line: 300 }, ...more },
+  })
   const file = new Document({
     creator: 'Luvren',
-    title,
-    styles: { default: { document: { run: { font: 'Georgia', size: 23 } } } },
-    sections: [{ children }],
+    title: tree.title,
+    numbering: {
+      config: [
+        { reference: 'numbers', levels: level(LevelFormat.DECIMAL, '%1.') },
+        { reference: 'bullets', levels: level(LevelFormat.BULLET, '•') },
+      ],
+    },
+    styles: {
+      default: { document: { run: { font: 'Georgia', size: 23 } } },
+      paragraphStyles: [
+        paragraph('Body', 23),
+        paragraph('Note', 18, { spacing: { after: 60 } }),
+        paragraph('Cell', 18, { spacing: { after: 0, line: 240 } }),
+        paragraph('Quote', 22, { indent: { left: 560 } }),
+        { ...paragraph('Caption', 20, { spacing: { before: 160, after: 80 } }), name: 'caption' },
+      ],
+    },
+    sections,
   })
-  return new Uint8Array(await Packer.toArrayBuffer(file))
+  return steady(new Uint8Array(await Packer.toArrayBuffer(file)))
+}
+
+const DAY = '2026-01-01T00:00:00Z'
+
+/** The same file without what differs each time: the time at which it was made, in it and on its parts. */
+function steady(bytes: Uint8Array): Uint8Array {
+  const files = unzipSync(bytes)
+  const core = 'docProps/core.xml'
+  if (files[core])
+    files[core] = new TextEncoder().encode(
+      new TextDecoder().decode(files[core]).replace(/\d{4}-\d\d-\d\dT[\d:.]+Z/g, DAY),
+    )
+  const sorted = Object.keys(files).sort(
+    (a, b) => Number(b === '[Content_Types].xml') - Number(a === '[Content_Types].xml') || (a < b ? -1 : 1),
+  )
+  return zipSync(Object.fromEntries(sorted.map((name) => [name, files[name]!])), { mtime: DAY, level: 6 })
 }

@@ -1,7 +1,7 @@
 import { paragraph, type Inline, type Paragraph } from '../document'
 import { resolveFact, type FactContext, type Stage } from '../facts'
 import { selectClaims } from '../claims'
-import type { Grouped, Phase, Theme } from './grouped'
+import type { Grouped, GroupedOf, Phase, Theme } from './grouped'
 import { judging, screening } from './group/read'
 import { where } from './group/where'
 import { words } from './group/words'
@@ -33,10 +33,40 @@ export function groupAll(context: FactContext, { order, length }: Telling): Grou
     ...screening(claims, context.figures.readers.broad.length),
     ...judging(claims),
   ]
-  if (length === 'full') return all
-  const full = all.some((g) => g.tells === 'read in full')
-  // What was read in full says how many were sought, but for those that were not to be had.
-  return all.filter((g) => g.core && !(full && g.tells === 'sought' && !g.notHad)).map(inShort)
+  // How many known items were found is told when it has been told what came in.
+  const told = after(all, 'found', 'brought')
+  if (length === 'full') return told
+  const full = told.some((g) => g.tells === 'read in full')
+  const how = told.some((g) => g.tells === 'ways')
+  const ways = told.filter((g): g is GroupedOf<'other way'> => g.tells === 'other way' && g.done)
+  const short = told.filter(
+    // What was read in full says how many were sought.
+    (g) =>
+      g.core && !(full && (g.tells === 'sought' || g.tells === 'studies')) && !(how && g.tells === 'broken'),
+  )
+  return short.flatMap((g): Grouped[] => {
+    if (g.tells !== 'other way' || !g.done || ways.length < 2) return [inShort(g)]
+    if (g !== ways[0]) return []
+    const { theme, phase, stage } = g
+    return [
+      {
+        tells: 'other ways',
+        theme,
+        phase,
+        stage,
+        on: ways.flatMap((w) => w.on),
+        ways: ways.map(({ sourceId, kind }) => ({ sourceId, kind })),
+      },
+    ]
+  })
+}
+
+/** The same with one thing right behind another, where both are there. */
+function after(all: readonly Grouped[], what: Grouped['tells'], behind: Grouped['tells']): Grouped[] {
+  const moved = all.filter((g) => g.tells === what)
+  const others = all.filter((g) => g.tells !== what)
+  const at = others.findIndex((g) => g.tells === behind)
+  return moved.length && at >= 0 ? [...others.slice(0, at + 1), ...moved, ...others.slice(at + 1)] : [...all]
 }
 
 /** Reasons go to the full form. */
@@ -46,6 +76,8 @@ function inShort(told: Grouped): Grouped {
       return { ...told, limits: told.limits.map((l) => ({ ...l, reason: '' })) }
     case 'limit in some':
       return { ...told, limit: { ...told.limit, reason: '' } }
+    case 'searched':
+      return { ...told, table: false }
     case 'other way':
       return { ...told, reason: '' }
     case 'terms':
@@ -57,7 +89,11 @@ function inShort(told: Grouped): Grouped {
     case 'dated':
       return { ...told, counted: false }
     case 'ways':
-      return { ...told, ways: told.ways.slice(0, 1), all: told.all && told.ways.length === 1 }
+      return {
+        ...told,
+        ways: told.ways.slice(0, 1).map((w) => ({ ...w, what: { ...w.what, narrower: undefined } })),
+        all: told.all && told.ways.length === 1,
+      }
     case 'removed':
     case 'read in full':
       return { ...told, reasons: [] }

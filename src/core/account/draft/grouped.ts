@@ -46,7 +46,7 @@ export type Grouped =
   | (Told<'searched'> & { sourceIds: string[]; table: boolean })
   | (Told<'to search'> & { sourceIds: string[]; besides: boolean })
   | (Told<'indexed'> & { sourceIds: string[]; of: number })
-  | (Told<'chosen'> & { reasons: Alike<string>[] })
+  | (Told<'chosen'> & { reasons: Alike<string>[]; /** There is but one database. */ only: boolean })
   | (Told<'dated'> & { spells: Alike<number[]>[]; all: boolean; revised: boolean; counted: boolean })
   | (Told<'other way'> & {
       sourceId: string
@@ -55,7 +55,10 @@ export type Grouped =
       reason: string
       /** The first, second, … of them. */
       nth: number
+      /** No database was searched or is to be. */
+      alone: boolean
     })
+  | (Told<'other ways'> & { ways: { sourceId: string; kind: Source['kind'] }[] })
   | (Told<'followed'> & { sourceId: string; steps: number; nothingNew: boolean })
   | (Told<'people'> & { sourceId: string; answered: string[]; silent: number })
   | (Told<'pages'> & { sourceId: string; count: number })

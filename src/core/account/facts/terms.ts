@@ -36,7 +36,7 @@ export const TERMS: Record<string, Reader> = {
     const n = triedAndDropped(c.review).length
     return { text: inWords(n), missing: !n, stage: 'terms', from: 'dropped terms that were run' }
   },
-  'terms.few': (c) => most(c, 5),
+  'terms.few': (c) => most(c, 3),
   'terms.most': (c) => most(c, NAMED_BY_YIELD),
   'terms.count': (c) => {
     const used = termsInUse(c.review)

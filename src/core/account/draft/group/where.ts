@@ -54,6 +54,9 @@ export function where(claims: readonly Claim[], byTime: boolean): Grouped[] {
             phase: 'planned',
             stage: 'question',
             on: evidence(chosen),
+            only:
+              new Set([...searched, ...ofKind(claims, 'SourcesPlanned')].flatMap((c) => c.sourceIds)).size ===
+              1,
             reasons: alike(chosen, (c) => c.reason.trim().replace(/\.$/, '')),
           } satisfies Grouped,
         ]
@@ -119,6 +122,7 @@ function dated(claims: readonly Claim[], byTime: boolean): Grouped[] {
 /** Each way that is no database with what was done on it; those that are only planned last. */
 function others(claims: readonly Claim[]): Grouped[] {
   const ways = ofKind(claims, 'OtherSource')
+  const alone = !ofKind(claims, 'SourcesSearched').length && !ofKind(claims, 'SourcesPlanned').length
   return [...ways.filter((w) => w.done), ...ways.filter((w) => !w.done)].flatMap((way, nth): Grouped[] => {
     const { sourceId, done } = way
     const base = {
@@ -131,7 +135,16 @@ function others(claims: readonly Claim[]): Grouped[] {
     const own = <C extends { sourceId: string }>(list: readonly C[]): C[] =>
       list.filter((c) => c.sourceId === sourceId)
     return [
-      { ...base, tells: 'other way', kind: way.kind as never, done, reason: way.reason, core: true, nth },
+      {
+        ...base,
+        tells: 'other way',
+        kind: way.kind as never,
+        done,
+        reason: way.reason,
+        core: true,
+        nth,
+        alone,
+      },
       ...own(ofKind(claims, 'Followed')).map(({ steps, nothingNew }): Grouped => ({
         ...base,
         tells: 'followed',

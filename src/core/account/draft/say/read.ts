@@ -96,8 +96,8 @@ export const READ = {
     const interval = bare ? '' : ', 95 % interval {agreed.interval}'
     const also = kappa ? ` (Cohen’s kappa {agreed.kappa}${interval})` : ''
     return [
-      `Two readers ruled the same {agreed.both}, and agreed on {agreed.share} of them${also}.`,
-      `On {agreed.both} that two readers ruled, they agreed in {agreed.share} of cases${also}.`,
+      `Two readers ruled the same {agreed.both} and agreed on {agreed.share}${also}.`,
+      `On {agreed.both} that both read, two readers agreed in {agreed.share} of cases${also}.`,
     ]
   },
   settled: ({ how }: GroupedOf<'settled'>) => {
@@ -120,12 +120,12 @@ export const READ = {
       ],
     )
   },
-  'read in full': ({ out, open, reasons: why, finished }: GroupedOf<'read in full'>, say: Say) => {
+  'read in full': ({ out, open, included, reasons: why, finished }: GroupedOf<'read in full'>, say: Say) => {
     const so = finished ? '' : 'so far '
     const gone = out
       ? `{close.out} ${were(out)} set aside${why.length ? ` (${reasons(why, 'out.for')})` : ''}`
       : 'none was set aside'
-    const rest = `${gone}${open ? `, {close.open} ${were(open)} left open` : ''} and {close.in} ${finished ? 'remained' : 'remain'}`
+    const rest = `${gone}${open ? `, {close.open} ${were(open)} left open` : ''} and {close.in} ${finished ? 'remained' : included === 1 ? 'remains' : 'remain'}`
     return say(
       [
         `Of {texts.read} that we ${so ? 'have so far read' : 'read'} in full, ${rest}.`,
@@ -138,8 +138,11 @@ export const READ = {
     )
   },
   studies: () => ['They report {studies}.', 'Between them they report {studies}.'],
-  updated: ({ round, included }: GroupedOf<'updated'>) => [
-    `An update brought {round.identified:${round}}, {round.works:${round}} of them new; {round.included:${round}} of these ${are(included)} included.`,
-    `By an update came {round.identified:${round}}, {round.works:${round}} of them new; {round.included:${round}} of these ${are(included)} included.`,
-  ],
+  updated: ({ round, included }: GroupedOf<'updated'>) => {
+    const kept = included
+      ? `{round.included:${round}} of these ${are(included)} included`
+      : 'none of these is included so far'
+    const came = `{round.identified:${round}}, {round.works:${round}} of them new; ${kept}.`
+    return [`An update brought ${came}`, `By an update came ${came}`]
+  },
 }

@@ -10,8 +10,12 @@ export const WHERE = {
   asked: () => ['The review asks: {question}'],
   searched: ({ sourceIds: ids, table }: GroupedOf<'searched'>, say: Say) => {
     if (ids.length === 1)
-      return say([`We searched one database, ${names(ids)}.`], [`One database was searched, ${names(ids)}.`])
-    const where = `${table ? ' (Table 1)' : ''}: ${names(ids)}`
+      return say(
+        [`We searched one database, ${names(ids)} (Table 1).`],
+        [`One database was searched, ${names(ids)} (Table 1).`],
+      )
+    // In the short form the table has their names.
+    const where = ` (Table 1)${table ? `: ${names(ids)}` : ''}`
     return say(
       [`We searched {databases.searched}${where}.`, `In all, we searched {databases.searched}${where}.`],
       [
@@ -39,7 +43,10 @@ export const WHERE = {
         )
       : say(
           [`We plan to search {databases}: ${names(ids)}.`],
-          [`The search is to cover {databases}: ${names(ids)}.`],
+          [
+            `{^databases} are to be searched: ${names(ids)}.`,
+            `The search is to cover {databases}: ${names(ids)}.`,
+          ],
         )
   },
   indexed: ({ sourceIds: ids, of }: GroupedOf<'indexed'>) => {
@@ -61,7 +68,13 @@ export const WHERE = {
         ]
   },
   /** At most two reasons in a sentence; each begins with another name. */
-  chosen: ({ reasons }: GroupedOf<'chosen'>, say: Say) => {
+  chosen: ({ reasons, only }: GroupedOf<'chosen'>, say: Say) => {
+    const [single] = reasons
+    if (only && single && because(single.what))
+      return say(
+        [`We chose it ${because(single.what)}.`, `It was chosen ${because(single.what)}.`],
+        [`It was chosen ${because(single.what)}.`, `Chosen it was ${because(single.what)}.`],
+      )
     const fitting = reasons.filter((r) => because(r.what))
     const own = reasons.filter((r) => !because(r.what))
     const verbs = ['chosen', 'taken', 'added', 'included']
@@ -124,7 +137,7 @@ export const WHERE = {
       `Searching took place ${words}${all ? '' : ` in ${names(ids)}`}${count}.${more}`,
     ]
   },
-  'other way': ({ sourceId, kind, done, reason, nth }: GroupedOf<'other way'>, say: Say) => {
+  'other way': ({ sourceId, kind, done, reason, nth, alone }: GroupedOf<'other way'>, say: Say) => {
     // Each of several begins in its own way.
     const turned = (ways: string[]): string[] => ways.map((_, n) => ways[(n + nth) % ways.length]!)
     const why = commaBecause(reason)
@@ -144,23 +157,39 @@ export const WHERE = {
       )
     const asked = kind === 'people'
     const behind = `${source}${why}.${own}`
+    if (alone && nth === 0)
+      return say(
+        [`We ${verb.done} ${behind}`],
+        [asked ? `Questions went to ${behind}` : `Works were sought through ${behind}`],
+      )
     return say(
       turned([
         `We also ${verb.done} ${behind}`,
-        `Beyond databases we ${verb.done} ${behind}`,
+        `${alone ? 'Further' : 'Beyond databases'} we ${verb.done} ${behind}`,
         `In addition, we ${verb.done} ${behind}`,
       ]),
       asked
         ? turned([
-            `Beyond databases, questions went to ${behind}`,
+            `${alone ? 'Further' : 'Beyond databases'}, questions went to ${behind}`,
             `Questions went to ${behind}`,
             `In addition, questions went to ${behind}`,
           ])
         : turned([
-            `Beyond databases, works were sought through ${behind}`,
+            `${alone ? 'Further' : 'Beyond databases'}, works were sought through ${behind}`,
             `Works were also sought through ${behind}`,
             `In addition, works were sought through ${behind}`,
           ]),
+    )
+  },
+  /** All other ways in one sentence, for the short form. */
+  'other ways': ({ ways }: GroupedOf<'other ways'>, say: Say) => {
+    const deeds = listed(
+      ways.map((w) => `${DEED[w.kind as Exclude<Source['kind'], 'database'>].done} ${database(w.sourceId)}`),
+    )
+    const names_ = listed(ways.map((w) => database(w.sourceId)))
+    return say(
+      [`We also ${deeds}.`, `Beyond that we ${deeds}.`],
+      [`Works were also sought through ${names_}.`, `Beyond that, works were sought through ${names_}.`],
     )
   },
   followed: ({ sourceId: id, steps, nothingNew }: GroupedOf<'followed'>) => {

@@ -91,7 +91,7 @@ export const WORDS = {
           : 'The terms are'
     if (few && count > MOST_TERMS)
       return [
-        `${which} {terms.few}${appendix ? '; all {terms.count} and the strategies stand in the supplement' : ''}.`,
+        `${which} {terms.few}${appendix ? '; the supplement has all {terms.count} and the strategies' : ''}.`,
       ]
     return [
       `${which} {terms.most}${listedIn}.`,
@@ -151,7 +151,9 @@ export const WORDS = {
   found: ({ found, of }: GroupedOf<'found'>) => [
     found === of
       ? 'All known items were among them.'
-      : `Of the known items, {known.found} ${were(found)} among them.`,
+      : !found
+        ? 'None of the known items was among them.'
+        : `Of the known items, {known.found} ${were(found)} among them.`,
   ],
   limits: ({ limits, how }: GroupedOf<'limits'>, say: Say) => {
     if (how === 'dropped')
@@ -166,7 +168,7 @@ export const WORDS = {
     const head = bare.length ? bare : reasoned.slice(0, 2)
     const tail = bare.length ? reasoned : reasoned.slice(2)
     const first = bare.length
-      ? listed(bare.map(subject))
+      ? together(bare)
       : head.map((l) => `${subject(l)}, ${because(l.reason)}`).join(', and to ')
     const more = tail.length
       ? ` ${tail
@@ -224,6 +226,7 @@ const article = (by: string): string => (/^(?:an?|the) /i.test(by) ? '' : 'the '
 function foundWords(found: number, of: number, all: boolean): string {
   const among = 'among the records brought in'
   const they = all ? 'of all of them' : of === 1 ? '' : 'of them'
+  if (!found) return `; none of them is ${among}`
   if (found === of) return of === 1 ? `; it is ${among}` : `; all of them are ${among}`
   return `; {known.found} ${they ? `${they} ` : ''}${found === 1 ? 'is' : 'are'} ${among}`
 }
@@ -267,6 +270,27 @@ function exception({ sourceIds: ids, what }: Alike<Way>, n: number, rule: Way): 
 
 /** A kind of limit as a thing. */
 const noun = (kind: LimitValue['kind']): string => (kind === 'peer reviewed' ? 'peer review' : kind)
+
+/** Limits without reasons in one phrase: "peer-reviewed work published from 2017 to 2026 in English". */
+function together(limits: readonly ReasonedLimit[]): string {
+  const of = (kind: LimitValue['kind']): ReasonedLimit | undefined =>
+    limits.find((l) => l.limit.kind === kind)
+  const kinds = new Set(limits.map((l) => l.limit.kind))
+  const known = ['years', 'language', 'peer reviewed', 'open access'] as const
+  if (kinds.size < limits.length || [...kinds].some((k) => !known.includes(k as never)))
+    return listed(limits.map(subject))
+  const [years, language] = [of('years'), of('language')]
+  const before = [
+    ...(of('peer reviewed') ? ['peer-reviewed'] : []),
+    ...(of('open access') ? ['open-access'] : []),
+  ].join(', ')
+  return [
+    ...(before ? [before] : []),
+    'work',
+    ...(years ? [`published {limit:${years.limitId}}`] : []),
+    ...(language ? [`in {limit:${language.limitId}}`] : []),
+  ].join(' ')
+}
 
 function subject({ limitId: id, limit }: ReasonedLimit): string {
   switch (limit.kind) {

@@ -1,0 +1,76 @@
+import { limitHonour } from '../../profile'
+import { limitWords } from '../../query'
+import { searchedIn, limitApplied } from '../standing'
+import { cell, type Block } from '../documents/tree'
+import { text } from '../document'
+import { dateWords } from '../words'
+import type { AppendixContext } from './context'
+
+const APPLIED = {
+  applied: 'applied',
+  'stood in': 'something stood in for it',
+  'not available': 'not available',
+  'not applied': 'not set',
+  open: 'not run yet',
+} as const
+
+/** C: each planned limit, why, and what became of it in each database. */
+export function limitsAppendix(c: AppendixContext): Block[] {
+  const { review } = c
+  const sources = searchedIn(review)
+  if (!review.limits.length) return []
+  return [
+    {
+      kind: 'table',
+      caption: [text('Limits, and what became of them')],
+      head: ['Limit', 'Why', ...sources.map((s) => c.source(s.id)?.short ?? s.name)],
+      rows: review.limits.map((planned) => [
+        cell(limitWords(planned.limit)),
+        cell(planned.reason),
+        ...sources.map((s) => {
+          const profile = c.source(s.id)?.profile
+          const how = profile ? limitHonour(planned.limit.kind, profile) : undefined
+          const became = APPLIED[limitApplied(c, planned, s.id)]
+          return cell(how?.state === 'stood in' ? `${became} (${how.how})` : became)
+        }),
+      ]),
+      ...(sources.length > 2 ? { wide: true as const } : {}),
+    },
+  ]
+}
+
+/** D: the questions of each pass, and the versions in which they were named. */
+export function criteriaAppendix({ review }: AppendixContext): Block[] {
+  const asked = review.criteria.filter((k) => k.text.trim())
+  if (!asked.length) return []
+  const versions = review.criteriaVersions ?? []
+  return [
+    ...(['broad', 'close'] as const).flatMap((pass): Block[] => {
+      const own = asked.filter((k) => k.pass === pass)
+      return own.length
+        ? [
+            {
+              kind: 'paragraph',
+              content: [text(pass === 'broad' ? 'Asked of title and abstract:' : 'Asked of the full text:')],
+            },
+            {
+              kind: 'list',
+              ordered: true,
+              items: own.map((k) => cell(`${k.text} (${k.sense === 'in' ? 'no' : 'yes'} rules out)`)),
+            },
+          ]
+        : []
+    }),
+    ...(versions.length
+      ? [
+          {
+            kind: 'list',
+            ordered: false,
+            items: versions.map((v) =>
+              cell(`Version “${v.name}”, ${dateWords(v.at)}: ${v.criteria.map((k) => k.text).join(' ')}`),
+            ),
+          } satisfies Block,
+        ]
+      : []),
+  ]
+}

@@ -1,0 +1,173 @@
+import { text } from '../document'
+import { cell, type Block } from '../documents/tree'
+import { searchedIn } from '../standing'
+import type { Stage } from '../facts'
+import type { AppendixContext } from './context'
+
+/** An item of a reporting checklist: what closes it, or what is missing; never a tick. */
+export interface ReportingItem {
+  number: number
+  /** Our own short wording. */
+  about: string
+  /** What closes it, from the record; absent: nothing does. */
+  evidence?: string
+  /** Where in the section or its appendices it stands. */
+  place: string
+  /** Where it can be done. */
+  stage: Stage
+  /** Nothing in the record asks for it. */
+  notUsed?: true
+}
+
+/**
+ * The sixteen items of PRISMA-S (Rethlefsen et al., Systematic Reviews 2021;10:39; numbers and matters of the items from
+ * memory, wording our own), each closed by what the record holds.
+ */
+export function reportingItems(c: AppendixContext): ReportingItem[] {
+  const { review, figures } = c
+  const searched = searchedIn(review)
+  const others = review.sources.filter((s) => s.kind !== 'database')
+  const ways = (...kinds: string[]): string[] =>
+    others.filter((s) => kinds.includes(s.kind) && s.id in figures.brought).map((s) => s.name)
+  const names = (list: readonly string[]): string => list.join('; ')
+  const item = (
+    number: number,
+    about: string,
+    evidence: string | undefined,
+    place: string,
+    stage: Stage,
+    notUsed?: boolean,
+  ): ReportingItem => ({
+    number,
+    about,
+    ...(evidence ? { evidence } : {}),
+    place,
+    stage,
+    ...(notUsed ? { notUsed: true as const } : {}),
+  })
+  const platforms = searched.filter((s) => s.platform || c.source(s.id)?.releaseWords)
+  const registers = ways('register')
+  const web = ways('web', 'catalogue')
+  const cited = ways('reference lists', 'citing papers')
+  const people = [
+    ...new Set([...ways('people'), ...(review.contacts ?? []).filter((x) => x.asked).map((x) => x.who)]),
+  ]
+  const hand = ways('hand search', 'own collection')
+  const limited = review.limits.length > 0
+  const reasons = review.limits.every((l) => l.reason.trim())
+  const update =
+    figures.flow.rounds.length > 1 ||
+    searched.some((s) => review.runs.filter((r) => r.sourceId === s.id).length > 0 && s.reminder)
+  const every = (list: readonly unknown[]): boolean => list.length > 0 && list.length === searched.length
+  return [
+    item(
+      1,
+      'each database by name, with its platform',
+      searched.length
+        ? `${names(searched.map((s) => s.name))}${every(platforms) ? '' : '; a platform is not noted for each'}`
+        : undefined,
+      'Table 1',
+      'question',
+    ),
+    item(2, 'databases searched at once on one platform', undefined, 'Table 1', 'searches', true),
+    item(
+      3,
+      'registers of studies',
+      names(registers) || undefined,
+      'first part',
+      'question',
+      !registers.length,
+    ),
+    item(
+      4,
+      'websites and other places looked through',
+      names(web) || undefined,
+      'first part',
+      'selection',
+      !web.length,
+    ),
+    item(
+      5,
+      'references cited by, and works citing, what was kept',
+      names(cited) || undefined,
+      'first part',
+      'selection',
+      !cited.length,
+    ),
+    item(6, 'people who were asked', names(people) || undefined, 'first part', 'selection', !people.length),
+    item(7, 'any other way', names(hand) || undefined, 'first part', 'question', !hand.length),
+    item(
+      8,
+      'every strategy in full, as it was run',
+      searched.length ? `${searched.length} of ${searched.length} databases, line by line` : undefined,
+      'Appendix B',
+      'searches',
+    ),
+    item(
+      9,
+      'limits, with reasons, or that there were none',
+      limited
+        ? reasons
+          ? 'each with its reason'
+          : 'some without a reason'
+        : searched.length
+          ? 'none was set'
+          : undefined,
+      'Appendix C',
+      'question',
+    ),
+    item(10, 'filters that others published', undefined, 'Appendix B', 'searches', true),
+    item(11, 'earlier strategies that were taken over', undefined, 'Appendix B', 'searches', true),
+    item(
+      12,
+      'how the search is kept up to date',
+      update ? 'searched again, or a date for it is set' : undefined,
+      'first part',
+      'searches',
+    ),
+    item(
+      13,
+      'the day of each search',
+      searched.length ? 'the day of every run' : undefined,
+      'Table 1',
+      'searches',
+    ),
+    item(14, 'whether the strategies were looked over by somebody', undefined, 'Appendix I', 'searches'),
+    item(
+      15,
+      'how many records each source gave',
+      figures.identified ? `${figures.identified} records` : undefined,
+      'Table 1',
+      'records',
+    ),
+    item(
+      16,
+      'how duplicates were told apart',
+      review.partition
+        ? `by rules, version ${review.partition.rules}${figures.settledByHand ? `, and ${figures.settledByHand} pairs by hand` : ''}`
+        : figures.identified
+          ? 'by rules, version 0'
+          : undefined,
+      'third part',
+      'records',
+    ),
+  ]
+}
+
+/** H: the items as a table: what closes each, and where it stands. */
+export function reportingAppendix(c: AppendixContext): Block[] {
+  if (!c.figures.searched.length) return []
+  return [
+    {
+      kind: 'table',
+      caption: [text('Reporting items of PRISMA-S, with what closes each')],
+      head: ['Item', 'About', 'From the record', 'Where'],
+      rows: reportingItems(c).map((i) => [
+        cell(String(i.number)),
+        cell(i.about),
+        cell(i.evidence ?? (i.notUsed ? 'the record names none' : 'not reported')),
+        cell(i.evidence ? i.place : ''),
+      ]),
+    },
+  ]
+}

@@ -1,0 +1,70 @@
+import { thousands } from '../../base'
+import { limitToTick, parse, print, type LimitValue } from '../../query'
+import { nameOfPerson, standingRuns, type Run, type Source } from '../../review'
+import { limitsToSend } from '../../strategy'
+import { cell, type Block } from '../documents/tree'
+import { text } from '../document'
+import { dateWords, daysOf, spellsOf, spellWords, type Spell } from '../words'
+import type { AppendixContext } from './context'
+
+export const STRATEGY_HEAD = ['Line', 'As sent', 'In plain notation', 'Limits', 'Hits', 'Run']
+
+/** The lines of a source as they were run in one time of searching: of each number, the run that counted last. */
+function linesOf(runs: readonly Run[], { first, last }: Spell): Run[] {
+  const own = runs.filter((r) => r.at.slice(0, 10) >= first && r.at.slice(0, 10) <= last)
+  // What was last run there, with the lines that stood in its strategy then: an earlier state has other keys.
+  const latest = own.at(-1)
+  const byNumber = new Map<number, Run>()
+  for (const run of own) if (run.release === latest?.release) byNumber.set(run.number, run)
+  return [...byNumber.values()].sort((a, b) => a.number - b.number)
+}
+
+const plain = (words: string): string => {
+  const { tree } = parse(words)
+  return tree ? print(tree) : words
+}
+
+/** B: each strategy as it was run, a table for each source and time of searching, so that it can be typed again. */
+export function strategiesAppendix(c: AppendixContext): Block[] {
+  const { review } = c
+  return review.sources
+    .filter((s) => s.kind === 'database')
+    .flatMap((s) => spellsOf(daysOf(review, s.id)).flatMap((spell) => tableOf(c, s, spell)))
+}
+
+function tableOf(c: AppendixContext, s: Source, spell: Spell): Block[] {
+  const { review } = c
+  const runs = linesOf(
+    standingRuns(review.runs).filter((r) => r.sourceId === s.id),
+    spell,
+  )
+  if (!runs.length) return []
+  const about = c.source(s.id)
+  const profile = about?.profile
+  const lines = runs.map((r): { id: string; text: string; limits: LimitValue[] } => ({
+    id: r.lineId,
+    text: r.text,
+    limits: r.limits,
+  }))
+  // Where a database keeps no lines, a line is sent whole, with every limit that holds for it.
+  const limits = limitsToSend(lines, !profile || profile.lines !== undefined)
+  const release = runs.at(-1)!.release
+  const searched = about?.releaseWords ? about.releaseWords(release) : release
+  return [
+    {
+      kind: 'table',
+      caption: [text(`${s.name}, ${spellWords(spell)}${searched ? ` (${searched})` : ''}`)],
+      head: STRATEGY_HEAD,
+      rows: runs.map((run, n) => [
+        cell(String(run.number)),
+        cell(run.sent),
+        cell(plain(run.text)),
+        cell([...new Set(limits[n]!.map(limitToTick))].join('; ')),
+        cell(thousands(run.hits)),
+        cell(`${dateWords(run.at)}, ${run.by ? nameOfPerson(review, run.by) : ''}`.replace(/, $/, '')),
+      ]),
+      mono: [1, 2],
+      wide: true,
+    },
+  ]
+}

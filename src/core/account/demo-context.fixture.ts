@@ -1,0 +1,64 @@
+/** What the account of the demo is read from, with what its terms yield. */
+import { buildIndex } from '../engine'
+import { tell, termAsks } from '../figures'
+import { gather, layColumns, toDocument, WorkList } from '../records'
+import { fold, sidesIn, worksOf } from '../review'
+import { recordsOf, vocabularyOf, type SourceId } from '../../standins/corpus/releases'
+import { buildDemo } from '../../standins/demo'
+import {
+  LATEST,
+  openStandin,
+  RELEASES,
+  releaseWords,
+  STANDINS,
+  type OpenStandin,
+  type Release,
+} from '../../standins'
+import { PROFILES } from '../../standins/profiles'
+import type { FactContext } from './facts'
+
+const opened = (release: Release): OpenStandin[] =>
+  STANDINS.map((s) =>
+    openStandin(s, release, recordsOf(s.id as SourceId, release), vocabularyOf(s.id as SourceId)),
+  )
+
+let made: Promise<FactContext> | undefined
+
+/** Made once: it takes some seconds. */
+export function demoContext(): Promise<FactContext> {
+  return (made ??= make())
+}
+
+async function make(): Promise<FactContext> {
+  const { entries, blobs } = buildDemo(opened(RELEASES[0]), opened(LATEST))
+  const value = (digest: string): unknown => JSON.parse(new TextDecoder().decode(blobs.get(digest)))
+  const sides = await sidesIn(entries, async (digest) => blobs.get(digest))
+  const { review } = fold(entries, { side: (digest) => sides.get(digest) })
+  const works = worksOf(
+    review,
+    (i) => gather(i, value),
+    (digest) => value(digest) as number[],
+  )
+  const list = new WorkList(layColumns(works.works), () =>
+    buildIndex(works.works.map((w) => toDocument(w.record))),
+  )
+  const unchanging = { ruled: () => [], groups: () => [], isNew: () => false }
+  return {
+    review,
+    figures: tell(review, works).figures,
+    entries,
+    yields: new Map(termAsks(review).map(({ id, ask }) => [id, list.ask(ask, unchanging).places.length])),
+    source: (id) => {
+      const standin = STANDINS.find((s) => s.id === review.sources.find((x) => x.id === id)?.profileId)
+      return (
+        standin && {
+          release: releaseWords(LATEST),
+          releaseWords,
+          hasVocabulary: standin.vocabularyTitle !== undefined,
+          short: standin.short,
+          profile: PROFILES[standin.id],
+        }
+      )
+    },
+  }
+}

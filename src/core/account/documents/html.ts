@@ -1,0 +1,60 @@
+import { escapedXml as escaped } from '../../picture'
+import type { Inline } from '../document'
+import { labelsOf, wordsOfCell, type Block, type Cell, type DocumentTree } from './tree'
+
+function inline(node: Inline): string {
+  if (node.type === 'fact') return ''
+  const marks = node.marks?.map((m) => m.type) ?? []
+  const text = escaped(node.text)
+  const italic = marks.includes('italic') ? `<em>${text}</em>` : text
+  return marks.includes('bold') ? `<strong>${italic}</strong>` : italic
+}
+const inlines = (content: Cell): string => content.map(inline).join('')
+
+const STYLE = `body{font:16px/1.6 Georgia,serif;max-width:46rem;margin:2rem auto;padding:0 1rem;color:#1c242b;background:#fff}
+h1{font-size:1.7rem}h2{font-size:1.25rem;margin-top:2.2rem}h2.page{break-before:page}h3{font-size:1.05rem}
+table{border-collapse:collapse;width:100%;font-size:.82rem;line-height:1.4}caption{text-align:left;padding:.3rem 0;caption-side:top}
+th,td{text-align:left;vertical-align:top;padding:.3rem .6rem .3rem 0;border-bottom:1px solid #d5dade}th{border-bottom-color:#5b6770}
+thead{display:table-header-group}tr{break-inside:avoid}.wide{overflow-x:auto}code{font:.9em/1.35 ui-monospace,monospace;overflow-wrap:anywhere}
+figure{margin:1.2rem 0}figure svg{max-width:100%;height:auto}.note{font-size:.82rem}@media print{body{margin:0;max-width:none}.wide{overflow:visible}}`
+
+function block(b: Block, label: string): string {
+  switch (b.kind) {
+    case 'heading':
+      return `<h${b.level + 1}${b.page ? ' class="page"' : ''}>${inlines(b.content)}</h${b.level + 1}>`
+    case 'paragraph':
+      return `<p${b.note ? ' class="note"' : ''}>${inlines(b.content)}</p>`
+    case 'list': {
+      const tag = b.ordered ? 'ol' : 'ul'
+      return `<${tag}>${b.items.map((i) => `<li>${inlines(i)}</li>`).join('')}</${tag}>`
+    }
+    case 'quote':
+      return `<blockquote>${b.content.map((c) => `<p>${inlines(c)}</p>`).join('')}</blockquote>`
+    case 'table': {
+      const td = (cell: Cell, n: number): string =>
+        `<td>${b.mono?.includes(n) && cell.length ? `<code>${inlines(cell)}</code>` : inlines(cell)}</td>`
+      const caption = label ? `<caption>${escaped(label)} <em>${inlines(b.caption)}</em></caption>` : ''
+      return `<div class="wide"><table>${caption}<thead><tr>${b.head.map((h) => `<th scope="col">${escaped(h)}</th>`).join('')}</tr></thead><tbody>${b.rows
+        .map((r) => `<tr>${r.map(td).join('')}</tr>`)
+        .join(
+          '\n',
+        )}</tbody></table></div>${(b.notes ?? []).map((n) => `<p class="note">${inlines(n)}</p>`).join('')}`
+    }
+    case 'figure':
+      return `<figure>${b.svg}<figcaption>${escaped(label)} <em>${escaped(wordsOfCell(b.caption))}</em></figcaption></figure>`
+  }
+}
+
+/** A document as one HTML file without scripts, which prints well. */
+export function toHtml(tree: DocumentTree): string {
+  const labels = labelsOf(tree)
+  return `<!doctype html>
+<html lang="en">
+<head><meta charset="utf-8"><meta name="viewport" content="width=device-width, initial-scale=1"><title>${escaped(tree.title)}</title><style>${STYLE}</style></head>
+<body>
+<h1>${escaped(tree.title)}</h1>
+${tree.blocks.map((b) => block(b, labels.get(b) ?? '')).join('\n')}
+</body>
+</html>
+`
+}

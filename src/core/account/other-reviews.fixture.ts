@@ -1,0 +1,269 @@
+/** Small reviews of other makes, each as the journal that a person would have written. */
+import { tell } from '../figures'
+import { emptyRecord } from '../records'
+import { fold, nextEntry, worksOf, type Command, type Entry, type Line } from '../review'
+import { lineKeys } from '../strategy'
+import { PROFILES } from '../../standins/profiles'
+import { releaseWords } from '../../standins'
+import type { FactContext } from './facts'
+
+class Writer {
+  readonly entries: Entry[] = []
+  private minute = 0
+  private day = '2026-05-04'
+
+  on(day: string): this {
+    this.day = day
+    return this
+  }
+  at(): string {
+    const minutes = 9 * 60 + this.minute++
+    return `${this.day}T${String(Math.floor(minutes / 60)).padStart(2, '0')}:${String(minutes % 60).padStart(2, '0')}:00.000Z`
+  }
+  put(kind: string, payload: object): this {
+    const salt = this.entries.length.toString(16).padStart(32, '0')
+    this.entries.push(
+      nextEntry(this.entries.at(-1), { kind, payload } as Command, { at: this.at(), by: 'p-1', salt }),
+    )
+    return this
+  }
+  plan(): this {
+    return this.put('review.create', { id: 'r', title: 'Quiet corners' })
+      .put('question.set', { text: 'Does a quiet corner in the classroom help pupils to read?' })
+      .put('concept.set', { id: 'c1', letter: 'A', name: 'Quiet corners', essential: true, note: '' })
+      .put('concept.set', { id: 'c2', letter: 'B', name: 'Reading', essential: true, note: '' })
+      .term('t1', 'c1', '"quiet corner*"')
+      .term('t2', 'c1', 'retreat')
+      .term('t3', 'c2', 'read*')
+  }
+  term(id: string, conceptId: string, expression: string): this {
+    return this.put('term.set', {
+      id,
+      conceptId,
+      sourceId: 'all',
+      kind: 'text',
+      expression,
+      withNarrower: false,
+      mainFocus: false,
+      origin: 'typed',
+      status: 'in use',
+    })
+  }
+  source(id: string, kind: string, name: string, why: string, more: object = {}): this {
+    return this.put('source.set', { id, kind, name, why, ...more })
+  }
+  limit(reason: string): this {
+    return this.put('limit.set', { id: 'y', limit: { kind: 'years', from: 2015, to: 2026 }, reason })
+  }
+  /** Two lines, one that joins them, and one with a limit if it is wanted; all run. */
+  search(sourceId: string, hits: readonly number[], how: string, release: string, limited: boolean): this {
+    const line = (id: string, text: string, conceptId?: string): Line => ({
+      id: `${sourceId}-${id}`,
+      text,
+      limits: [],
+      note: '',
+      drafted: false,
+      ...(conceptId ? { conceptId } : {}),
+    })
+    const lines = [
+      line('a', 'text: ("quiet corner*" OR retreat)', 'c1'),
+      line('b', 'text: read*', 'c2'),
+      line('c', '#1 AND #2'),
+      ...(limited
+        ? [{ ...line('d', '#3'), limits: [{ kind: 'years', from: 2015, to: 2026 }] as Line['limits'] }]
+        : []),
+    ]
+    this.put('strategy.set', { sourceId, lines, why: 'drafted anew' })
+    const keys = lineKeys(lines)
+    lines.forEach((l, n) =>
+      this.put('run.log', {
+        id: `${l.id}-${this.entries.length}`,
+        sourceId,
+        lineId: l.id,
+        key: keys.get(l.id)!,
+        number: n + 1,
+        text: l.text,
+        sent: l.text,
+        limits: l.limits,
+        hits: hits[n]!,
+        at: this.at(),
+        by: 'p-1',
+        release,
+        how,
+      }),
+    )
+    return this
+  }
+  bring(sourceId: string, count: number, more: object = {}): this {
+    return this.put('records.import', {
+      id: `i${this.entries.length}`,
+      sourceId,
+      digest: 'a'.repeat(64),
+      count,
+      at: this.at(),
+      ...more,
+    })
+  }
+  /** Rules records of an import from the first on. */
+  rule(
+    importId: string,
+    verdicts: readonly ('in' | 'out' | 'unsure')[],
+    pass = 'broad',
+    reader = 'p-1',
+  ): this {
+    verdicts.forEach((verdict, n) =>
+      this.put('ruling.set', {
+        recordId: `${importId}/${n + 1}`,
+        pass,
+        reader,
+        verdict,
+        ...(pass === 'close' && verdict === 'out' ? { reason: 'no comparison' } : {}),
+      }),
+    )
+    return this
+  }
+  context(): FactContext {
+    const { review } = fold(this.entries)
+    let made = 0
+    const records = new Map(
+      review.imports.map((i) => [
+        i.id,
+        Array.from({ length: i.count }, () => emptyRecord(String(++made), `Title ${made}`)),
+      ]),
+    )
+    return {
+      review,
+      figures: tell(
+        review,
+        worksOf(review, (i) => records.get(i.id)),
+      ).figures,
+      entries: this.entries,
+      source: (id) => {
+        const source = review.sources.find((s) => s.id === id)
+        const profile = PROFILES[source?.profileId ?? '']
+        return source?.kind === 'database'
+          ? {
+              release: '',
+              ...(profile ? { releaseWords } : {}),
+              hasVocabulary: source.profileId === 'fernhollow',
+              ...(profile ? { profile, short: source.name.split(' ')[0]! } : {}),
+            }
+          : undefined
+      },
+    }
+  }
+}
+
+const FERNHOLLOW = { profileId: 'fernhollow' }
+const QUAYSIDE = { profileId: 'quayside' }
+const ten = ['in', 'out', 'in', 'out', 'unsure', 'out', 'out', 'in', 'out', 'out'] as const
+
+/** By what makes each different. */
+export const OTHERS: Record<string, () => FactContext> = {
+  'one database': () =>
+    new Writer()
+      .plan()
+      .source('f', 'database', 'Fernhollow Education Index', 'it covers schools', FERNHOLLOW)
+      .limit('corners were furnished anew from 2015 on')
+      .search('f', [120, 900, 40, 31], 'stand-in', '2026-03', true)
+      .bring('f', 31)
+      .context(),
+  'no vocabulary': () =>
+    new Writer()
+      .plan()
+      .source('q', 'database', 'Quayside Library Search', '', QUAYSIDE)
+      .search('q', [80, 700, 25], 'stand-in', '2026-03', false)
+      .context(),
+  'by hand only': () =>
+    new Writer()
+      .plan()
+      .source('l', 'database', 'Lantern Index', 'it holds theses', {
+        platform: 'the reading room',
+        coverage: '1990 to 2026',
+      })
+      .source('h', 'hand search', 'the journal of the school builders', '')
+      .search('l', [12, 340, 7, 5], 'by hand', '1990 to 2026', true)
+      .bring('l', 5)
+      .bring('h', 2)
+      .context(),
+  'no limits': () => {
+    const w = new Writer()
+      .plan()
+      .source('f', 'database', 'Fernhollow Education Index', '', FERNHOLLOW)
+      .source('q', 'database', 'Quayside Library Search', '', QUAYSIDE)
+      .search('f', [120, 900, 40], 'stand-in', '2026-03', false)
+      .search('q', [80, 700, 25], 'stand-in', '2026-03', false)
+      .bring('f', 10)
+    const id = `i${w.entries.length - 1}`
+    return w.rule(id, ten).rule(id, ['in', 'out'], 'close').context()
+  },
+  'an update': () => {
+    const w = new Writer()
+      .plan()
+      .source('f', 'database', 'Fernhollow Education Index', '', FERNHOLLOW)
+      .search('f', [120, 900, 40], 'stand-in', '2026-03', false)
+      .bring('f', 10)
+    const id = `i${w.entries.length - 1}`
+    w.rule(id, ['in', 'out', 'in', 'out', 'out', 'out', 'out', 'out', 'out', 'out'])
+      .rule(id, ['in'], 'close')
+      .put('ruling.set', { recordId: `${id}/3`, pass: 'close', reader: 'p-1', verdict: 'in' })
+      .on('2026-11-10')
+      .source('f', 'database', 'Fernhollow Education Index', '', { ...FERNHOLLOW, release: '2026-09' })
+      .search('f', [130, 960, 44], 'stand-in', '2026-09', false)
+      .put('round.begin', { id: 'u', kind: 'update', why: 'half a year later' })
+      .bring('f', 4, { roundId: 'u' })
+    return w.rule(`i${w.entries.length - 1}`, ['out', 'out', 'in', 'out']).context()
+  },
+  'people and web only': () =>
+    new Writer()
+      .plan()
+      .source('p', 'people', 'three head teachers', 'they furnished such corners')
+      .source('w', 'web', 'pages of school authorities', '')
+      .put('contact.set', {
+        id: 'k1',
+        sourceId: 'p',
+        who: 'R. Vane',
+        way: 'a letter',
+        asked: '2026-05-01',
+        answered: '2026-05-03',
+        what: 'plans of two corners',
+      })
+      .put('contact.set', {
+        id: 'k2',
+        sourceId: 'p',
+        who: 'S. Holm',
+        way: 'a letter',
+        asked: '2026-05-01',
+        what: '',
+      })
+      .put('page.set', {
+        id: 'g1',
+        sourceId: 'w',
+        address: 'https://corners.example',
+        title: 'Corners',
+        seen: '2026-05-04',
+        searched: 'corner',
+        publisher: 'a town',
+        dated: '2024',
+        evidence: 'a survey',
+        purpose: 'advice',
+      })
+      .context(),
+  'one reader unfinished': () => {
+    const w = new Writer()
+      .plan()
+      .put('criterion.set', { id: 'k1', text: 'Was there a corner?', pass: 'broad', sense: 'in' })
+      .source('f', 'database', 'Fernhollow Education Index', '', FERNHOLLOW)
+      .search('f', [120, 900, 40], 'stand-in', '2026-03', false)
+      .bring('f', 40)
+    return w.rule(`i${w.entries.length - 1}`, ten).context()
+  },
+  'a plan with nothing run': () =>
+    new Writer()
+      .plan()
+      .source('f', 'database', 'Fernhollow Education Index', 'it covers schools', FERNHOLLOW)
+      .source('q', 'database', 'Quayside Library Search', '', QUAYSIDE)
+      .source('p', 'people', 'three head teachers', '')
+      .limit('')
+      .context(),
+}

@@ -1,0 +1,286 @@
+/** Random reviews as the commands that people would have given, and what an account of them is read from. */
+import fc from 'fast-check'
+import { PROFILES } from '../../standins/profiles'
+import type { Profile } from '../profile'
+import { tell } from '../figures'
+import { emptyRecord } from '../records'
+import {
+  fold,
+  nextEntry,
+  worksOf,
+  type Command,
+  type Entry,
+  type Line,
+  type Review,
+  type Run,
+} from '../review'
+import { lineKeys } from '../strategy'
+import type { World } from './claims.fixture'
+import type { FactContext } from './facts'
+import { spelledOut } from './what-lines-find.fixture'
+
+const SOURCES = ['Fen', 'Gale', 'Quay'] as const
+const PROFILE: Record<string, Profile> = {
+  Fen: PROFILES.fernhollow!,
+  Gale: PROFILES.girder!,
+  Quay: PROFILES.quayside!,
+}
+export const WORLD: World = {
+  indexed: ['Fen', 'Gale'],
+  noLimit: { Quay: ['language', 'document type'] },
+  standIn: Object.fromEntries(
+    SOURCES.map((s) => [
+      s,
+      Object.fromEntries(
+        Object.entries(PROFILE[s]!.limits).flatMap(([k, v]) => (v?.standIn ? [[k, v.standIn]] : [])),
+      ),
+    ]),
+  ),
+}
+const CONCEPTS = [
+  { id: 'c1', letter: 'A', name: 'Rooms' },
+  { id: 'c2', letter: 'B', name: 'Noise' },
+  { id: 'c3', letter: 'C', name: 'Reading' },
+] as const
+const LIMITS = [
+  { kind: 'years', from: 2017, to: 2026 },
+  { kind: 'language', values: ['en', 'de'] },
+  { kind: 'peer reviewed' },
+] as const
+const TEXTS = ['x', 'y', 'title: z', 'heading: "H"', 'heading.below: "N"', 'x OR y', 'x NOT z']
+
+/** A random strategy: lines of concepts, joins of lines above in any way, limits anywhere. */
+const strategy = fc
+  .array(
+    fc.record({
+      text: fc.constantFrom(...TEXTS),
+      how: fc.constantFrom('own', 'own', 'any', 'all', 'mixed', 'one', 'less'),
+      refs: fc.array(fc.nat(5), { minLength: 1, maxLength: 3 }),
+      concept: fc.option(fc.constantFrom('c1', 'c2', 'c3'), { nil: undefined }),
+      limit: fc.option(fc.constantFrom(...LIMITS, { kind: 'language', values: ['de', 'en'] } as const), {
+        nil: undefined,
+        freq: 3,
+      }),
+    }),
+    { minLength: 1, maxLength: 6 },
+  )
+  .map((rows) =>
+    rows.map((row, i): Line => {
+      const back = [...new Set(row.refs.filter((n) => n < i).map((n) => n + 1))]
+      const joined = (op: string): string => back.map((n) => `#${n}`).join(op)
+      const text =
+        !back.length || row.how === 'own'
+          ? row.text
+          : row.how === 'any'
+            ? `any(${joined(', ')})`
+            : row.how === 'all'
+              ? `all(${joined(', ')})`
+              : row.how === 'one'
+                ? `#${back[0]}`
+                : row.how === 'less'
+                  ? joined(' NOT ')
+                  : back.length > 2
+                    ? `#${back[0]} AND (#${back[1]} OR #${back[2]})`
+                    : joined(' AND ')
+      const own = !back.length || row.how === 'own' || row.how === 'any'
+      return {
+        id: `l${i}`,
+        text,
+        limits: row.limit ? [structuredClone(row.limit) as never] : [],
+        note: '',
+        drafted: false,
+        ...(own && row.concept ? { conceptId: row.concept } : {}),
+      }
+    }),
+  )
+
+/** A random review as the commands that a person would have given, in any order that could have been. */
+export const reviews = fc.record({
+  essential: fc.array(fc.boolean(), { minLength: 3, maxLength: 3 }),
+  note: fc.constantFrom('', 'authors rarely name it'),
+  limits: fc.subarray([...LIMITS]),
+  reason: fc.constantFrom('', 'rules changed in 2016'),
+  sources: fc.subarray([...SOURCES], { minLength: 1 }),
+  people: fc.boolean(),
+  peopleBrought: fc.boolean(),
+  strategies: fc.array(strategy, { minLength: 3, maxLength: 3 }),
+  before: fc.array(strategy, { minLength: 3, maxLength: 3 }),
+  ran: fc.array(fc.constantFrom('never', 'before', 'now', 'both', 'some'), { minLength: 3, maxLength: 3 }),
+  knownFirst: fc.nat(2),
+  knownLater: fc.nat(2),
+  dropped: fc.subarray(['x', 'nothing*']),
+  droppedReason: fc.boolean(),
+  brought: fc.nat(3),
+  rulings: fc.array(fc.tuple(fc.nat(2), fc.constantFrom('in', 'out', 'unsure'), fc.constantFrom('P', 'Q')), {
+    maxLength: 4,
+  }),
+  closeRulings: fc.array(
+    fc.tuple(fc.nat(2), fc.constantFrom('in', 'out', 'unsure'), fc.constantFrom('P', 'Q')),
+    {
+      maxLength: 4,
+    },
+  ),
+  closeReason: fc.constantFrom('levels were not measured', undefined),
+  many: fc.option(fc.nat(2), { nil: undefined }),
+  fetched: fc.array(fc.tuple(fc.nat(2), fc.constantFrom('have', 'not to be had', 'loan asked')), {
+    maxLength: 2,
+  }),
+  correct: fc.boolean(),
+})
+export type Drawn = typeof reviews extends fc.Arbitrary<infer T> ? T : never
+
+export function journal(d: Drawn): { entries: Entry[]; asked: Map<string, string> } {
+  const entries: Entry[] = []
+  const asked = new Map<string, string>()
+  let minute = 0
+  const time = (): string => new Date(Date.UTC(2026, 3, 1, 8, minute++)).toISOString()
+  const put = (command: unknown): void => {
+    const salt = entries.length.toString(16).padStart(32, '0')
+    entries.push(nextEntry(entries.at(-1), command as Command, { at: time(), by: 'p-1', salt }))
+  }
+  put({ kind: 'review.create', payload: { id: 'r', title: 'R' } })
+  put({ kind: 'question.set', payload: { text: 'How loud is it?' } })
+  CONCEPTS.forEach((c, i) =>
+    put({
+      kind: 'concept.set',
+      payload: { ...c, essential: d.essential[i]!, note: d.essential[i] ? '' : d.note },
+    }),
+  )
+  d.limits.forEach((limit, i) =>
+    put({ kind: 'limit.set', payload: { id: `p${i}`, limit, reason: d.reason } }),
+  )
+  for (const s of d.sources)
+    put({
+      kind: 'source.set',
+      payload: { id: s, kind: 'database', name: `${s} Index`, profileId: s, why: '' },
+    })
+  if (d.people)
+    put({ kind: 'source.set', payload: { id: 'people', kind: 'people', name: 'two acousticians', why: '' } })
+  put({ kind: 'term.set', payload: term('t0', 'y', 'in use') })
+  const known = (id: string): unknown => ({
+    id,
+    raw: id,
+    form: 'reference',
+    title: `Known ${id}`,
+    authors: [],
+  })
+  for (let i = 0; i < d.knownFirst; i++) put({ kind: 'known.add', payload: { items: [known(`k${i}`)] } })
+  const run = (sourceId: string, lines: readonly Line[], only: number, release: string): void => {
+    const keys = lineKeys(lines)
+    lines.forEach((line, i) => {
+      if (i % only) return
+      const id = `r${minute}`
+      asked.set(id, spelledOut(lines as never, i))
+      const payload: Run = {
+        id,
+        sourceId,
+        lineId: line.id,
+        key: keys.get(line.id)!,
+        number: i + 1,
+        text: line.text,
+        sent: line.text,
+        limits: line.limits,
+        hits: 1000 + minute * 7,
+        at: time(),
+        by: 'M. Osei',
+        release,
+        how: 'stand-in',
+      }
+      put({ kind: 'run.log', payload })
+      if (d.correct && i === 0) {
+        asked.set(`${id}c`, asked.get(id)!)
+        put({
+          kind: 'run.log',
+          payload: { ...payload, id: `${id}c`, hits: payload.hits + 1, supersedes: id, because: 'mistyped' },
+        })
+      }
+    })
+  }
+  d.sources.forEach((s, i) => {
+    const [past, lines, ran] = [d.before[i]!, d.strategies[i]!, d.ran[i]!]
+    if (ran === 'before' || ran === 'both') {
+      put({ kind: 'strategy.set', payload: { sourceId: s, lines: past, why: 'drafted anew' } })
+      run(s, past, 1, 'release of March 2026')
+    }
+    put({ kind: 'strategy.set', payload: { sourceId: s, lines, why: 'drafted anew' } })
+    if (ran === 'now' || ran === 'both') run(s, lines, 1, 'release of September 2026')
+    if (ran === 'some') run(s, lines, 2, 'release of September 2026')
+  })
+  d.dropped.forEach((t, i) =>
+    put({
+      kind: 'term.set',
+      payload: { ...term(`d${i}`, t, 'dropped'), ...(d.droppedReason ? { reason: 'noise' } : {}) },
+    }),
+  )
+  for (let i = 0; i < d.knownLater; i++) put({ kind: 'known.add', payload: { items: [known(`n${i}`)] } })
+  const bring = (sourceId: string): void =>
+    put({
+      kind: 'records.import',
+      payload: { id: `i${sourceId}`, sourceId, digest: 'a'.repeat(64), count: d.brought, at: time() },
+    })
+  if (d.brought) bring(d.sources[0]!)
+  if (d.brought && d.people && d.peopleBrought) bring('people')
+  for (const [work, verdict, reader] of d.brought ? d.rulings : [])
+    put({
+      kind: 'ruling.set',
+      payload: { recordId: `i${d.sources[0]}/${(work % d.brought) + 1}`, pass: 'broad', reader, verdict },
+    })
+  const recordId = (n: number): string => `i${d.sources[0]}/${(n % d.brought) + 1}`
+  if (d.brought && d.many !== undefined)
+    put({
+      kind: 'ruling.many',
+      payload: {
+        records: [recordId(d.many)],
+        pass: 'broad',
+        reader: 'P',
+        verdict: 'out',
+        because: 'no study',
+        which: 'type',
+      },
+    })
+  for (const [work, verdict, reader] of d.brought ? d.closeRulings : [])
+    put({
+      kind: 'ruling.set',
+      payload: {
+        recordId: recordId(work),
+        pass: 'close',
+        reader,
+        verdict,
+        ...(verdict === 'out' && d.closeReason ? { reason: d.closeReason } : {}),
+      },
+    })
+  for (const [work, state] of d.brought ? d.fetched : [])
+    put({ kind: 'retrieval.set', payload: { recordId: recordId(work), state } })
+  return { entries, asked }
+}
+const term = (id: string, expression: string, status: string): object => ({
+  id,
+  conceptId: 'c1',
+  sourceId: 'all',
+  kind: 'text',
+  expression,
+  withNarrower: false,
+  mainFocus: false,
+  origin: 'typed',
+  status,
+})
+
+/** What the account of a journal is read from. */
+export function contextOf(entries: readonly Entry[], brought: number): FactContext {
+  const review: Review = fold(entries).review
+  const records = Array.from({ length: brought }, (_, i) => emptyRecord(String(i), `Title ${i}`))
+  return {
+    review,
+    figures: tell(
+      review,
+      worksOf(review, () => records),
+    ).figures,
+    entries,
+    source: (id) => ({
+      release: 'release of September 2026',
+      releaseWords: (r) => r,
+      hasVocabulary: id === 'Fen' || id === 'Gale',
+      profile: PROFILE[id],
+    }),
+  }
+}

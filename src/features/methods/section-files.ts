@@ -1,0 +1,71 @@
+import {
+  referencedWorks,
+  sectionDocument,
+  resolved,
+  resolveFact,
+  type AppendixContext,
+  type DocumentTree,
+  type FactContext,
+  type Passage,
+} from '@/core/account'
+import { judgedWorks, type Told } from '@/core/figures'
+import { drawFlow, flowText, openMatters, reasonWords, type FlowWords } from '@/core/selection'
+import type { WordFigure } from '@/core/account/documents/word'
+import { sourceInfo } from '@/store/source-info'
+import { longDesk, recordsDesk } from '@/workers'
+
+/** The section as a document, with the works that only the desk of records can name. */
+export async function sectionOf(
+  context: FactContext,
+  told: Told,
+  passages: readonly Passage[],
+): Promise<DocumentTree> {
+  const { review } = context
+  const { included, excluded } = judgedWorks(review, told.ruled)
+  const [kept, out] = await Promise.all([included, excluded.map((e) => e.id)].map(references))
+  const reasons = new Map(excluded.map((e) => [e.id, e.reason]))
+  const { flow } = context.figures
+  const words: FlowWords = {
+    sourceOf: (id) => {
+      const source = review.sources.find((s) => s.id === id)
+      return source ? `from ${sourceInfo(review, source).short}` : 'from a source'
+    },
+    reasonOf: (reason) => reasonWords(review, reason),
+  }
+  const drawn = flow.rounds.length > 0 && !openMatters(flow).faults.length
+  const whole: AppendixContext = {
+    ...context,
+    included: kept,
+    excluded: out!.map((w) => ({ ...w, reason: reasons.get(w.id) ?? 'none' })),
+    ...(drawn ? { flow: { svg: drawFlow(flow, words), text: flowText(flow, words) } } : {}),
+  }
+  return resolved(sectionDocument(whole, undefined, passages), (ref) => resolveFact(context, ref).text)
+}
+
+async function references(ids: readonly string[]) {
+  if (!ids.length) return []
+  const works = await recordsDesk().shown(ids)
+  return referencedWorks(
+    works,
+    await longDesk().references(
+      works.map((w) => w.record),
+      'apa',
+    ),
+  )
+}
+
+/** The figures of a document as a Word file needs them. */
+export async function wordFigures(tree: DocumentTree): Promise<Map<string, WordFigure>> {
+  const found = new Map<string, WordFigure>()
+  for (const b of tree.blocks) {
+    if (b.kind !== 'figure') continue
+    const [svg, png] = await Promise.all([
+      longDesk().figure(b.svg, 'outlined'),
+      longDesk().figure(b.svg, 'png'),
+    ])
+    const size = (name: string): number =>
+      Number(new RegExp(`^<svg[^>]* ${name}="(\\d+)"`).exec(b.svg)?.[1] ?? 600)
+    found.set(b.svg, { svg, png, width: size('width'), height: size('height') })
+  }
+  return found
+}
