@@ -209,7 +209,7 @@ export function drawFlow(flow: Flow, words: FlowWords, whole = false): string {
   const high = heightOf(end)
   drawn.push(`<rect x="16" y="${low}" width="${WIDE}" height="${high}" fill="${INK.ink}"/>`)
   text(16, low, end, INK.ground)
-  const width = Math.max(1, parts.length) * (WIDE + SIDE + GAP * 2) - GAP + 16
+  const width = Math.max(1, parts.length) * (WIDE + SIDE + GAP * 2) - GAP + 32
   const height = low + high + 16
   return `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 ${width} ${height}" width="${width}" height="${height}" font-family="${FIGURE_FONT}" role="img" aria-label="${escaped(flowText(flow, words, whole))}"><rect width="100%" height="100%" fill="${INK.ground}"/>${drawn.join('')}</svg>`
 }

@@ -88,8 +88,8 @@ export function AccountPane({ stage }: { stage: string }) {
           </p>
         ) : shown.length ? (
           <div className="account">
-            <AccountText content={shown} context={context} />
             {stage === 'searches' && <SheetRow context={context} sheet={sheet} />}
+            <AccountText content={shown} context={context} />
           </div>
         ) : (
           <p className="empty">{WHAT_COMES[stage]}</p>

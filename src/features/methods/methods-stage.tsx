@@ -108,7 +108,7 @@ export function MethodsStage() {
       <div className="page">
         <div className="page-head">
           <h1>Search and selection</h1>
-          <span style={{ display: 'flex', gap: 8, alignItems: 'center' }}>
+          <span style={{ display: 'flex', gap: 8, alignItems: 'center', flexWrap: 'wrap' }}>
             <Select
               size="small"
               variant="borderless"

@@ -1,5 +1,5 @@
 import type { Inline } from '../document'
-import { labelsOf, wordsOfCell, type Block, type Cell, type DocumentTree } from './tree'
+import { columnWidths, labelsOf, wordsOfCell, type Block, type Cell, type DocumentTree } from './tree'
 
 const MARKS: Record<string, string> = {
   '\\': '\\textbackslash{}',
@@ -43,8 +43,9 @@ function block(b: Block, label: string): string {
     case 'quote':
       return `\\begin{quote}\n${b.content.map(inlines).join('\n\n')}\n\\end{quote}`
     case 'table': {
-      const width = (0.98 / b.head.length - 0.02).toFixed(3)
-      const columns = b.head.map(() => `>{\\raggedright\\arraybackslash}p{${width}\\linewidth}`).join('')
+      const columns = columnWidths(b)
+        .map((w) => `>{\\raggedright\\arraybackslash}p{${(w - 0.022).toFixed(3)}\\linewidth}`)
+        .join('')
       const cell = (c: Cell, n: number): string =>
         b.mono?.includes(n) && c.length ? `\\texttt{${inlines(c)}}` : inlines(c)
       const head = `${b.head.map((h) => `\\textbf{${latexText(h)}}`).join(' & ')} \\\\ \\hline`

@@ -43,7 +43,7 @@ export function rowOf(context: FactContext, s: Source): Cell[] {
   return [
     reached,
     s.coverage ? [fact(`source.coverage:${s.id}`)] : [text('not noted')],
-    [fact(`source.searched:${s.id}`)],
+    [fact(`source.days:${s.id}`)],
     joined && !joined.limits.length ? [fact(`hits.joined:${s.id}`)] : [text('–')],
     limitCells(context, s.id),
     s.id in figures.brought ? [fact(`records.from:${s.id}`)] : [text('–')],
@@ -74,11 +74,13 @@ export function table1(context: FactContext): (Block & { kind: 'table' }) | unde
     notes.push([text(`${mark} `, 'italic'), text(`${could.join('; ')}.`)])
     return [[...name!, text(` ${mark}`, 'italic')], ...rest]
   })
+  // A column in which nobody noted anything is left out.
+  const keeps = (column: number): boolean => column !== 1 || sources.some((s) => s.coverage)
   return {
     kind: 'table',
     caption: [text('Databases, dates and counts')],
-    head: TABLE_1_HEAD,
-    rows,
+    head: TABLE_1_HEAD.filter((_, n) => keeps(n)),
+    rows: rows.map((r) => r.filter((_, n) => keeps(n))),
     ...(notes.length ? { notes } : {}),
     wide: true,
   }

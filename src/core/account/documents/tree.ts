@@ -111,6 +111,21 @@ export function blocksOf(content: readonly unknown[]): Block[] {
 export const wordsOfCell = (content: Cell): string =>
   content.map((n) => (n.type === 'text' ? n.text : '')).join('')
 
+/**
+ * How wide each column of a table should be, as parts of one: by the root of its longest text and its longest word, so
+ * that numbers take little room and queries much.
+ */
+export function columnWidths(b: Pick<Block & { kind: 'table' }, 'head' | 'rows' | 'mono'>): number[] {
+  const weights = b.head.map((h, n) => {
+    const texts = [h, ...b.rows.map((r) => wordsOfCell(r[n] ?? []))]
+    const longest = Math.max(...texts.map((t) => t.length))
+    const word = Math.max(...texts.flatMap((t) => t.split(/\s+/).map((w) => Math.min(24, w.length))))
+    return Math.max(word * 1.5, Math.sqrt(longest) * 2.8) * (b.mono?.includes(n) ? 1.15 : 1)
+  })
+  const sum = weights.reduce((a, w) => a + w, 0)
+  return weights.map((w) => w / sum)
+}
+
 /** "Table 1.", "Figure 1.": what each table and figure with a caption is called, in their order. */
 export function labelsOf({ blocks }: DocumentTree): ReadonlyMap<Block, string> {
   const labels = new Map<Block, string>()

@@ -1,5 +1,6 @@
 import {
   AlignmentType,
+  BorderStyle,
   Document,
   HeadingLevel,
   ImageRun,
@@ -9,7 +10,7 @@ import {
   Paragraph,
   Table,
   TableCell,
-  TableOfContents,
+  TableLayoutType,
   TableRow,
   TextRun,
   WidthType,
@@ -18,7 +19,7 @@ import {
   type ISectionOptions,
 } from 'docx'
 import { unzipSync, zipSync } from 'fflate'
-import { labelsOf, wordsOfCell, type Block, type Cell, type DocumentTree } from './tree'
+import { columnWidths, labelsOf, wordsOfCell, type Block, type Cell, type DocumentTree } from './tree'
 
 /** A figure as a Word file needs it: outlined, and drawn for programs that show no outlines. */
 export interface WordFigure {
@@ -77,23 +78,69 @@ function caption(label: string, content: Cell): Paragraph {
   })
 }
 
-function table(b: Block & { kind: 'table' }): Table {
-  const cellOf = (children: TextRun[]): TableCell =>
+/**
+ * The contents as a field with its entries in it, so that they show before a program has reckoned pages; an update in Word
+ * adds the pages.
+ */
+function contents(blocks: readonly Block[]): Paragraph[] {
+  const heads = blocks.flatMap((b) => (b.kind === 'heading' && b.level < 3 ? [b] : []))
+  const begin = [
+    fieldRun(new Part('w:fldChar', { 'w:fldCharType': 'begin' })),
+    fieldRun(new Part('w:instrText', { 'xml:space': 'preserve' }, ' TOC \\o "1-2" \\h \\z ')),
+    fieldRun(new Part('w:fldChar', { 'w:fldCharType': 'separate' })),
+  ]
+  return heads.length
+    ? [
+        ...heads.map(
+          (b, n) =>
+            new Paragraph({
+              style: 'Contents',
+              indent: { left: (b.level - 1) * 280 },
+              children: [...(n ? [] : begin), new TextRun(wordsOfCell(b.content))],
+            }),
+        ),
+        new Paragraph({ children: [fieldRun(new Part('w:fldChar', { 'w:fldCharType': 'end' }))] }),
+      ]
+    : []
+}
+
+const LINE = { style: BorderStyle.SINGLE, size: 4, color: 'B5BDC4' } as const
+const NONE = { style: BorderStyle.NONE, size: 0, color: 'auto' } as const
+
+function table(b: Block & { kind: 'table' }, across: boolean): Table {
+  // In twentieths of a point, of what A4 leaves between margins of an inch.
+  const room = across ? 13_950 : 9_020
+  const widths = columnWidths(b).map((w) => Math.round(w * room))
+  const cellOf = (children: TextRun[], n: number): TableCell =>
     new TableCell({
-      margins: { top: 50, bottom: 50, left: 70, right: 70 },
+      width: { size: widths[n]!, type: WidthType.DXA },
+      margins: { top: 45, bottom: 45, left: 0, right: 110 },
       children: [new Paragraph({ children, style: 'Cell' })],
     })
   return new Table({
-    width: { size: 100, type: WidthType.PERCENTAGE },
+    width: { size: room, type: WidthType.DXA },
+    columnWidths: widths,
+    layout: TableLayoutType.FIXED,
+    borders: {
+      top: LINE,
+      bottom: LINE,
+      insideHorizontal: LINE,
+      left: NONE,
+      right: NONE,
+      insideVertical: NONE,
+    },
     rows: [
       new TableRow({
         tableHeader: true,
         cantSplit: true,
-        children: b.head.map((h) => cellOf([new TextRun({ text: h, bold: true })])),
+        children: b.head.map((h, n) => cellOf([new TextRun({ text: h, bold: true })], n)),
       }),
       ...b.rows.map(
         (r) =>
-          new TableRow({ cantSplit: true, children: r.map((c, n) => cellOf(runs(c, b.mono?.includes(n)))) }),
+          new TableRow({
+            cantSplit: true,
+            children: r.map((c, n) => cellOf(runs(c, b.mono?.includes(n)), n)),
+          }),
       ),
     ],
   })
@@ -104,6 +151,7 @@ function childrenOf(
   label: string,
   figures: ReadonlyMap<string, WordFigure>,
   list: number,
+  across: boolean,
 ): FileChild[] {
   switch (b.kind) {
     case 'heading':
@@ -123,7 +171,7 @@ function childrenOf(
     case 'table':
       return [
         ...(label ? [caption(label, b.caption)] : []),
-        table(b),
+        table(b, across),
         ...(b.notes ?? []).map((n) => new Paragraph({ children: runs(n), style: 'Note' })),
         new Paragraph({}),
       ]
@@ -162,16 +210,7 @@ export async function toWord(
   figures: ReadonlyMap<string, WordFigure> = new Map(),
 ): Promise<Uint8Array> {
   const labels = labelsOf(tree)
-  const title = [
-    new Paragraph({ text: tree.title, heading: HeadingLevel.TITLE }),
-    new TableOfContents('Contents', {
-      hyperlink: false,
-      headingStyleRange: '1-2',
-      cachedEntries: tree.blocks.flatMap((b) =>
-        b.kind === 'heading' ? [{ title: wordsOfCell(b.content), level: b.level }] : [],
-      ),
-    }),
-  ]
+  const title = [new Paragraph({ text: tree.title, heading: HeadingLevel.TITLE }), ...contents(tree.blocks)]
   // Wide tables lie across the page: what begins an appendix begins a section, which turns if it has such a table.
   const parts: Block[][] = [[]]
   for (const b of tree.blocks) {
@@ -185,7 +224,9 @@ export async function toWord(
       properties: across ? { page: { size: { orientation: PageOrientation.LANDSCAPE } } } : {},
       children: [
         ...(n ? [] : title),
-        ...part.flatMap((b) => childrenOf(b, labels.get(b) ?? '', figures, b.kind === 'list' ? ++list : 0)),
+        ...part.flatMap((b) =>
+          childrenOf(b, labels.get(b) ?? '', figures, b.kind === 'list' ? ++list : 0, across),
+        ),
       ],
     }
   })
@@ -215,9 +256,25 @@ export async function toWord(
       ],
     },
     styles: {
-      default: { document: { run: { font: 'Georgia', size: 23 } } },
+      default: {
+        document: { run: { font: 'Georgia', size: 23 } },
+        title: {
+          run: { font: 'Georgia', size: 40, color: '1C242B' },
+          paragraph: { spacing: { after: 240 } },
+        },
+        ...Object.fromEntries(
+          [30, 25, 23].map((size, n) => [
+            `heading${n + 1}`,
+            {
+              run: { font: 'Georgia', size, bold: true, color: '1C242B' },
+              paragraph: { spacing: { before: 280, after: 120 }, keepNext: true },
+            },
+          ]),
+        ),
+      },
       paragraphStyles: [
         paragraph('Body', 23),
+        paragraph('Contents', 21, { spacing: { after: 30 } }),
         paragraph('Note', 18, { spacing: { after: 60 } }),
         paragraph('Cell', 18, { spacing: { after: 0, line: 240 } }),
         paragraph('Quote', 22, { indent: { left: 560 } }),

@@ -116,6 +116,16 @@ export const SEARCHES: Record<string, Reader> = {
       from: `the runs in ${nameOf(c, id)}`,
     }
   },
+  'source.days': (c, id) => {
+    const words = searchedWords(daysOf(c.review, id))
+    return {
+      text: words || MISSING,
+      missing: !words,
+      stage: 'searches',
+      anchor: `source:${id}`,
+      from: `the runs in ${nameOf(c, id)}`,
+    }
+  },
   'searched.spell': (c, of) => {
     const slash = of.indexOf('/')
     const n = Number(of.slice(0, slash))

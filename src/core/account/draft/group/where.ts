@@ -128,7 +128,7 @@ function others(claims: readonly Claim[]): Grouped[] {
     const base = {
       theme: 'where',
       phase: done ? 'again' : 'planned',
-      stage: 'question',
+      stage: done ? 'selection' : 'question',
       on: way.on,
       sourceId,
     } as const
