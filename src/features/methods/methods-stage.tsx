@@ -13,12 +13,12 @@ import { KeyHint } from '../shared/key-hint'
 import { handOn } from '../shared/save-package'
 import { useYieldsKept } from '../shared/use-yields-kept'
 import { EarlierTexts } from './earlier-texts'
-import { sectionOf, wordFigures } from './section-files'
+import { saveWord } from '../shared/word-files'
+import { sectionOf } from './section-files'
 import { SourcesTable } from './sources-table'
 
 const PassageEditor = dynamic(() => import('./passage-editor').then((m) => m.PassageEditor), { ssr: false })
 
-const WORD = 'application/vnd.openxmlformats-officedocument.wordprocessingml.document'
 const VOICES: { value: Voice; label: string }[] = [
   { value: 'we', label: 'We searched …' },
   { value: 'I', label: 'I searched …' },
@@ -45,6 +45,9 @@ export function MethodsStage() {
   useYieldsKept(true)
   const actions = useMemo<Action[]>(() => {
     const title = review.title || 'Search and selection'
+    const failed = (error: unknown): void => {
+      message.error(`The file could not be made: ${messageOf(error)}`)
+    }
     const file =
       (ending: string, type: string, write: (tree: DocumentTree) => Promise<BlobPart> | BlobPart) =>
       (): void =>
@@ -52,7 +55,7 @@ export function MethodsStage() {
           sectionOf(context, told, passages)
             .then(write)
             .then((bytes) => saveFile(fileName(title, ending), bytes, type))
-            .catch((error: unknown) => message.error(`The file could not be made: ${messageOf(error)}`)),
+            .catch(failed),
         )
     return [
       {
@@ -60,10 +63,12 @@ export function MethodsStage() {
         label: 'Word',
         key: 'E',
         strip: true,
-        run: file('docx', WORD, async (tree) => {
-          const { toWord } = await import('@/core/account/documents/word')
-          return (await toWord(tree, await wordFigures(tree))) as BlobPart
-        }),
+        run: () =>
+          deed(
+            sectionOf(context, told, passages)
+              .then((tree) => saveWord(fileName(title, 'docx'), tree))
+              .catch(failed),
+          ),
       },
       {
         id: 'markdown',

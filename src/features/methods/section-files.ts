@@ -10,7 +10,6 @@ import {
 } from '@/core/account'
 import { judgedWorks, type Told } from '@/core/figures'
 import { drawFlow, flowText, openMatters, reasonWords, type FlowWords } from '@/core/selection'
-import type { WordFigure } from '@/core/account/documents/word'
 import { sourceInfo } from '@/store/source-info'
 import { longDesk, recordsDesk } from '@/workers'
 
@@ -52,20 +51,4 @@ async function references(ids: readonly string[]) {
       'apa',
     ),
   )
-}
-
-/** The figures of a document as a Word file needs them. */
-export async function wordFigures(tree: DocumentTree): Promise<Map<string, WordFigure>> {
-  const found = new Map<string, WordFigure>()
-  for (const b of tree.blocks) {
-    if (b.kind !== 'figure') continue
-    const [svg, png] = await Promise.all([
-      longDesk().figure(b.svg, 'outlined'),
-      longDesk().figure(b.svg, 'png'),
-    ])
-    const size = (name: string): number =>
-      Number(new RegExp(`^<svg[^>]* ${name}="(\\d+)"`).exec(b.svg)?.[1] ?? 600)
-    found.set(b.svg, { svg, png, width: size('width'), height: size('height') })
-  }
-  return found
 }

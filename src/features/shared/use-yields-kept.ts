@@ -21,5 +21,9 @@ export function useYieldsKept(wanted: boolean): void {
     [wanted, works, terms, sources],
     { keep: true },
   )
-  useEffect(() => keepYields(value), [value])
+  // Elsewhere the record may change without them: what is told there stands in the order of the plan.
+  useEffect(() => {
+    keepYields(value)
+    return () => keepYields(undefined)
+  }, [value])
 }

@@ -1,7 +1,7 @@
 'use client'
-import { Button } from 'antd'
+import { App, Button } from 'antd'
 import { useState } from 'react'
-import { plural } from '@/core/base'
+import { messageOf, plural } from '@/core/base'
 import {
   drawFlow,
   flowParts,
@@ -13,9 +13,10 @@ import {
   reasonWords,
 } from '@/core/selection'
 import { sourceInfo } from '@/store/source-info'
-import { useSession } from '@/store/provider'
+import { useSession, useStore } from '@/store/provider'
 import { fileName, saveFile } from '@/ui/save-file'
 import { SaveFigure } from '../../shared/save-figure'
+import { saveWord } from '../../shared/word-files'
 import type { Selected } from '../use-selected'
 import { worksOfBox } from './works-of-box'
 
@@ -28,6 +29,8 @@ export function FlowPane({
   show: (ids: readonly string[], words: string) => void
 }) {
   const { review } = selected
+  const { deed } = useStore()
+  const { message } = App.useApp()
   const [whole, setWhole] = useState(false)
   const flow = useSession((s) => s.told.figures.flow)
   const words: FlowWords = {
@@ -57,6 +60,32 @@ export function FlowPane({
           </Button>
         )}
         <SaveFigure svg={() => drawFlow(flow, words, whole)} name={name} />
+        <Button
+          size="small"
+          onClick={() =>
+            deed(
+              saveWord(name('docx'), {
+                title: review.title || 'Flow',
+                blocks: [
+                  {
+                    kind: 'figure',
+                    caption: [{ type: 'text', text: 'From records identified to works included' }],
+                    svg: drawFlow(flow, words, whole),
+                    alt: flowText(flow, words, whole),
+                  },
+                  ...flowText(flow, words, whole)
+                    .split('\n')
+                    .map((line) => ({
+                      kind: 'paragraph' as const,
+                      content: [{ type: 'text' as const, text: line }],
+                    })),
+                ],
+              }).catch((error: unknown) => message.error(`The file could not be made: ${messageOf(error)}`)),
+            )
+          }
+        >
+          Word
+        </Button>
         <Button
           size="small"
           onClick={() => saveFile(name('txt'), flowText(flow, words, whole), 'text/plain')}

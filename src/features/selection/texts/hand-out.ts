@@ -1,3 +1,4 @@
+import type { DocumentTree } from '@/core/account'
 import { holdsSession, type Rec } from '@/core/records'
 import { calendarOf } from '@/core/review'
 import { STATE_WORDS } from './states'
@@ -14,8 +15,8 @@ const cell = (text: string): string => {
   return /[",\n]/.test(safe) ? `"${safe.replaceAll('"', '""')}"` : safe
 }
 
-/** What is wanted, as a list to hand to a library: who, when, what, where, and a link that lasts. */
-export function toLibrary(list: readonly Wanted[]): string {
+/** What is wanted, as rows for a library: who, when, what, where, and a link that lasts; the first row is the head. */
+function wantedRows(list: readonly Wanted[]): string[][] {
   const head = [
     'Authors',
     'Year',
@@ -40,7 +41,39 @@ export function toLibrary(list: readonly Wanted[]): string {
     r.doi ? `https://doi.org/${r.doi}` : r.url && !holdsSession(r.url) ? r.url : '',
     state ? STATE_WORDS[state] : 'not looked for yet',
   ])
-  return [head, ...rows].map((row) => row.map(cell).join(',')).join('\r\n') + '\r\n'
+  return [head, ...rows]
+}
+
+/** The list to hand to a library, for table programs. */
+export const toLibrary = (list: readonly Wanted[]): string =>
+  wantedRows(list)
+    .map((row) => row.map(cell).join(','))
+    .join('\r\n') + '\r\n'
+
+/** The same as a document: of each work one cell says what it is, one where it stands. */
+export function libraryDocument(title: string, list: readonly Wanted[]): DocumentTree {
+  const [head = [], ...rows] = wantedRows(list)
+  const at = (row: readonly string[], name: string): string => row[head.indexOf(name)] ?? ''
+  return {
+    title,
+    blocks: [
+      {
+        kind: 'table',
+        caption: [],
+        head: ['Work', 'In', 'Link', 'State'],
+        rows: rows.map((r) =>
+          [
+            `${at(r, 'Authors')} (${at(r, 'Year') || 'no year'}). ${at(r, 'Title')}`,
+            [at(r, 'Journal or book'), at(r, 'Volume'), at(r, 'Issue'), at(r, 'Pages'), at(r, 'ISSN')]
+              .filter(Boolean)
+              .join(', '),
+            at(r, 'Link'),
+            at(r, 'State'),
+          ].map((text) => (text ? [{ type: 'text' as const, text }] : [])),
+        ),
+      },
+    ],
+  }
 }
 
 /** Loans as days of a calendar. */

@@ -1,7 +1,7 @@
 'use client'
-import { Button, Input } from 'antd'
+import { App, Button, Input } from 'antd'
 import { useMemo, useState } from 'react'
-import { plural } from '@/core/base'
+import { messageOf, plural } from '@/core/base'
 import { whereFrom, whoAndWhen, type Rec } from '@/core/records'
 import { RETRIEVAL_STATES, type Retrieval } from '@/core/review'
 import { LOAN_DAYS, mostPressing, workingDaysAfter } from '@/core/selection'
@@ -13,7 +13,8 @@ import { useFilePick } from '@/ui/file-pick'
 import { recordsDesk } from '@/workers'
 import { KeyHint } from '../../shared/key-hint'
 import type { Selected } from '../use-selected'
-import { loansCalendar, toLibrary } from './hand-out'
+import { saveWord } from '../../shared/word-files'
+import { libraryDocument, loansCalendar, toLibrary } from './hand-out'
 import { keepFullText } from './full-text'
 import { STATE_WORDS } from './states'
 
@@ -38,6 +39,7 @@ interface Row {
 export function TextsPane({ selected }: { selected: Selected }) {
   const store = useStore()
   const { act, deed, now } = store
+  const { message } = App.useApp()
   const { review, works, said, placed } = selected
   const today = now().slice(0, 10)
   const sought = useMemo(
@@ -143,6 +145,19 @@ export function TextsPane({ selected }: { selected: Selected }) {
             onClick={() => saveFile(name('csv'), toLibrary(wanted), 'text/csv')}
           >
             List for a library
+          </Button>
+          <Button
+            size="small"
+            disabled={!wanted.length}
+            onClick={() =>
+              deed(
+                saveWord(name('docx'), libraryDocument(`Full texts wanted: ${review.title}`, wanted)).catch(
+                  (error: unknown) => message.error(`The file could not be made: ${messageOf(error)}`),
+                ),
+              )
+            }
+          >
+            As Word
           </Button>
           <Button
             size="small"
