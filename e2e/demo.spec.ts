@@ -162,7 +162,7 @@ test('a fact lights up where it comes from', async ({ page }) => {
 test('a number of the account leads to its line, and a line lights up its number', async ({ page }) => {
   await openDemo(page, 'methods')
   const row = page.getByRole('row').filter({ hasText: 'Wideband Citation Index' })
-  const joined = row.getByRole('cell').nth(4).locator('.fact').first()
+  const joined = row.getByRole('cell').nth(3).locator('.fact').first()
   await joined.hover()
   await expect(page.getByRole('tooltip')).toContainText('From line 5 of Wideband Citation Index')
   await joined.click()
