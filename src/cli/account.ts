@@ -7,7 +7,7 @@ import {
   toHtml,
   toLatex,
   toMarkdown,
-  type AppendixContext,
+  withWorks,
   type DocumentTree,
   type Referenced,
 } from '../core/account'
@@ -15,9 +15,10 @@ import { toWord, type WordFigure } from '../core/account/documents/word'
 import { messageOf, plural } from '../core/base'
 import { buildIndex } from '../core/engine'
 import { judgedWorks, termAsks } from '../core/figures'
+import { figureSize } from '../core/picture'
 import { layColumns, referenceList, toDocument, WorkList, type Rec } from '../core/records'
 import { styleEngine } from '../core/records/style'
-import { drawFlow, flowText, openMatters, reasonWords } from '../core/selection'
+import { flowWords } from '../core/selection'
 import { sourceFactsOf } from '../store/source-facts'
 import { sourceInfo } from '../store/source-info'
 import { UsageError, type Arguments } from './arguments'
@@ -43,40 +44,33 @@ export function sectionOfPackage(
   const order = args.get('order')?.[0]
   if (order !== undefined && order !== 'theme' && order !== 'time')
     throw new UsageError(`--order is theme or time, not "${order}".`)
-  const told2 = voice ? { ...review, account: { ...review.account, voice: voice as never } } : review
+  const voiced = voice ? { ...review, account: { ...review.account, voice: voice as never } } : review
   const list = new WorkList(layColumns(works.works), () =>
     buildIndex(works.works.map((w) => toDocument(w.record))),
   )
   const unchanging = { ruled: () => [], groups: () => [], isNew: () => false }
   const records = new Map(works.works.map((w) => [w.id, w.record]))
   const { included, excluded } = judgedWorks(review, told.ruled)
-  const reasons = new Map(excluded.map((e) => [e.id, e.reason]))
-  const { flow } = told.figures
-  const words = {
-    sourceOf: (id: string) => {
-      const source = review.sources.find((s) => s.id === id)
-      return source ? `from ${sourceInfo(review, source).short}` : 'from a source'
+  const context = withWorks(
+    {
+      review: voiced,
+      figures: told.figures,
+      entries,
+      yields: new Map(
+        works.works.length
+          ? termAsks(review).map(({ id, ask }) => [id, list.ask(ask, unchanging).places.length])
+          : [],
+      ),
+      source: sourceFactsOf(review),
     },
-    reasonOf: (reason: string) => reasonWords(review, reason),
-  }
-  const drawn = flow.rounds.length > 0 && !openMatters(flow).faults.length
-  const context: AppendixContext = {
-    review: told2,
-    figures: told.figures,
-    entries,
-    yields: new Map(
-      works.works.length
-        ? termAsks(review).map(({ id, ask }) => [id, list.ask(ask, unchanging).places.length])
-        : [],
-    ),
-    source: sourceFactsOf(review),
-    included: references(included, records),
-    excluded: references(
+    references(included, records),
+    references(
       excluded.map((e) => e.id),
       records,
-    ).map((w) => ({ ...w, reason: reasons.get(w.id) ?? 'none' })),
-    ...(drawn ? { flow: { svg: drawFlow(flow, words), text: flowText(flow, words) } } : {}),
-  }
+    ),
+    excluded,
+    flowWords(review, (s) => sourceInfo(review, s).short),
+  )
   const telling = {
     order: (order ?? review.account.order ?? 'theme') as 'theme' | 'time',
     length: args.has('short') ? ('short' as const) : (review.account.length ?? 'full'),
@@ -98,8 +92,6 @@ function references(ids: readonly string[], records: ReadonlyMap<string, Rec>): 
 
 async function figuresOf(tree: DocumentTree): Promise<Map<string, WordFigure>> {
   const drawing = await rasteriserHere()
-  const size = (svg: string, name: string): number =>
-    Number(new RegExp(`^<svg[^>]* ${name}="(\\d+)"`).exec(svg)?.[1] ?? 600)
   return new Map(
     tree.blocks.flatMap((b) =>
       b.kind === 'figure'
@@ -109,8 +101,7 @@ async function figuresOf(tree: DocumentTree): Promise<Map<string, WordFigure>> {
               {
                 svg: new TextEncoder().encode(drawing.outlined(b.svg)),
                 png: drawing.png(b.svg),
-                width: size(b.svg, 'width'),
-                height: size(b.svg, 'height'),
+                ...figureSize(b.svg),
               },
             ] as const,
           ]

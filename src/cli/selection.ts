@@ -5,9 +5,9 @@ import {
   agreementsIn,
   drawFlow,
   flowText,
+  flowWords,
   openMatters,
   readersOf,
-  reasonWords,
   type OwnRulings,
 } from '../core/selection'
 import { selfContained } from '../core/picture'
@@ -27,10 +27,7 @@ async function flow(args: Arguments): Promise<Outcome> {
   const opened = await openReviewFile(file)
   if ('problems' in opened) return { exit: 1, errors: opened.problems.map(problemLine) }
   const { review, told } = opened
-  const words = {
-    sourceOf: (id: string) => `from ${review.sources.find((s) => s.id === id)?.name ?? 'a source'}`,
-    reasonOf: (reason: string) => reasonWords(review, reason),
-  }
+  const words = flowWords(review, (s) => s.name)
   const { faults, undecided } = openMatters(told.figures.flow)
   if (faults.length) return { exit: 1, errors: faults.map((f) => `error: the flow does not add up: ${f}`) }
   const svg = args.get('svg')?.[0]

@@ -12,6 +12,7 @@ export {
   reportingItems,
   sectionDocument,
   STRATEGY_HEAD,
+  withWorks,
   type AppendixContext,
   type Referenced,
   type ReportingItem,

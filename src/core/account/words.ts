@@ -1,5 +1,5 @@
 import { inWords, listed } from '../base'
-import { limitWords, type LimitValue } from '../query'
+import { limitWords, type LimitKind, type LimitValue } from '../query'
 import { standingRuns, type Review } from '../review'
 
 /** "24 November 2026", in the zone in which it was written. */
@@ -71,3 +71,6 @@ export function nameInText(name: string, question: string): string {
   const asked = question.indexOf(first, 1)
   return asked > 0 ? name : name[0]!.toLowerCase() + name.slice(1)
 }
+
+/** A kind of limit as a thing. */
+export const limitNoun = (kind: LimitKind): string => (kind === 'peer reviewed' ? 'peer review' : kind)

@@ -46,3 +46,10 @@ export function selfContained(svg: string, fonts: readonly FigureFont[]): string
     )
   return svg.replace(/^<svg[^>]*>/, (head) => `${head}<style>${faces.join('')}</style>`)
 }
+
+/** The size that a figure states of itself, in pixels. */
+export function figureSize(svg: string): { width: number; height: number } {
+  const stated = (name: string): number =>
+    Number(new RegExp(`^<svg[^>]* ${name}="(\\d+)"`).exec(svg)?.[1] ?? 600)
+  return { width: stated('width'), height: stated('height') }
+}

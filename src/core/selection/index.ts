@@ -48,3 +48,4 @@ export {
 export { LOAN_DAYS, mostPressing, workingDaysAfter } from './due'
 export { agreementsIn, type ReaderPair } from './readers'
 export { reasonWords } from './reason-words'
+export { flowWords } from './flow-words'

@@ -1,15 +1,15 @@
 import {
   referencedWorks,
   sectionDocument,
+  withWorks,
   resolved,
   resolveFact,
-  type AppendixContext,
   type DocumentTree,
   type FactContext,
   type Passage,
 } from '@/core/account'
 import { judgedWorks, type Told } from '@/core/figures'
-import { drawFlow, flowText, openMatters, reasonWords, type FlowWords } from '@/core/selection'
+import { flowWords } from '@/core/selection'
 import { sourceInfo } from '@/store/source-info'
 import { longDesk, recordsDesk } from '@/workers'
 
@@ -22,22 +22,13 @@ export async function sectionOf(
   const { review } = context
   const { included, excluded } = judgedWorks(review, told.ruled)
   const [kept, out] = await Promise.all([included, excluded.map((e) => e.id)].map(references))
-  const reasons = new Map(excluded.map((e) => [e.id, e.reason]))
-  const { flow } = context.figures
-  const words: FlowWords = {
-    sourceOf: (id) => {
-      const source = review.sources.find((s) => s.id === id)
-      return source ? `from ${sourceInfo(review, source).short}` : 'from a source'
-    },
-    reasonOf: (reason) => reasonWords(review, reason),
-  }
-  const drawn = flow.rounds.length > 0 && !openMatters(flow).faults.length
-  const whole: AppendixContext = {
-    ...context,
-    included: kept,
-    excluded: out!.map((w) => ({ ...w, reason: reasons.get(w.id) ?? 'none' })),
-    ...(drawn ? { flow: { svg: drawFlow(flow, words), text: flowText(flow, words) } } : {}),
-  }
+  const whole = withWorks(
+    context,
+    kept!,
+    out!,
+    excluded,
+    flowWords(review, (s) => sourceInfo(review, s).short),
+  )
   return resolved(sectionDocument(whole, undefined, passages), (ref) => resolveFact(context, ref).text)
 }
 

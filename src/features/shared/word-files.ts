@@ -1,5 +1,6 @@
 import type { DocumentTree } from '@/core/account'
 import type { WordFigure } from '@/core/account/documents/word'
+import { figureSize } from '@/core/picture'
 import { longDesk } from '@/workers'
 import { saveFile } from '@/ui/save-file'
 
@@ -14,9 +15,7 @@ async function wordFigures(tree: DocumentTree): Promise<Map<string, WordFigure>>
       longDesk().figure(b.svg, 'outlined'),
       longDesk().figure(b.svg, 'png'),
     ])
-    const size = (name: string): number =>
-      Number(new RegExp(`^<svg[^>]* ${name}="(\\d+)"`).exec(b.svg)?.[1] ?? 600)
-    found.set(b.svg, { svg, png, width: size('width'), height: size('height') })
+    found.set(b.svg, { svg, png, ...figureSize(b.svg) })
   }
   return found
 }

@@ -11,6 +11,7 @@ import type { AppendixContext } from './context'
 
 export { STRATEGY_HEAD } from './strategies'
 export type { AppendixContext, Referenced } from './context'
+export { withWorks } from './with-works'
 export { referencedWorks, referenceInlines } from './referenced'
 export { reportingItems, type ReportingItem } from './reporting'
 

@@ -1,14 +1,12 @@
 import { limitState } from '../../profile'
-import { limitWords, type LimitKind } from '../../query'
+import { limitWords } from '../../query'
 import type { Source } from '../../review'
 import { fact, text, type Inline } from '../document'
 import type { FactContext } from '../facts'
 import { joiningLine } from '../runs'
 import { limitSteps, searchedIn } from '../standing'
+import { limitNoun } from '../words'
 import type { Block, Cell } from './tree'
-
-/** A kind of limit as a thing. */
-const noun = (kind: LimitKind): string => (kind === 'peer reviewed' ? 'peer review' : kind)
 
 /** What could not be done in a source, in words; empty where all could. */
 function couldNot({ review, source }: FactContext, s: Source): string[] {
@@ -17,8 +15,9 @@ function couldNot({ review, source }: FactContext, s: Source): string[] {
   const set = new Set((review.strategies[s.id] ?? []).flatMap((l) => l.limits.map((x) => x.kind)))
   return [...new Set(review.limits.map((l) => l.limit.kind))].flatMap((kind) => {
     const by = profile.limits[kind]?.standIn
-    if (limitState(kind, profile) === 'not available' && !set.has(kind)) return [`no limit by ${noun(kind)}`]
-    return by && set.has(kind) ? [`for ${noun(kind)}: ${by}`] : []
+    if (limitState(kind, profile) === 'not available' && !set.has(kind))
+      return [`no limit by ${limitNoun(kind)}`]
+    return by && set.has(kind) ? [`for ${limitNoun(kind)}: ${by}`] : []
   })
 }
 

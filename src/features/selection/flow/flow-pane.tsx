@@ -6,11 +6,10 @@ import {
   drawFlow,
   flowParts,
   flowText,
+  flowWords,
   includedWords,
   openMatters,
   type FlowBox,
-  type FlowWords,
-  reasonWords,
 } from '@/core/selection'
 import { sourceInfo } from '@/store/source-info'
 import { useSession, useStore } from '@/store/provider'
@@ -33,13 +32,7 @@ export function FlowPane({
   const { message } = App.useApp()
   const [whole, setWhole] = useState(false)
   const flow = useSession((s) => s.told.figures.flow)
-  const words: FlowWords = {
-    sourceOf: (id) => {
-      const source = review.sources.find((s) => s.id === id)
-      return source ? `from ${sourceInfo(review, source).short}` : 'from a source'
-    },
-    reasonOf: (reason) => reasonWords(review, reason),
-  }
+  const words = flowWords(review, (s) => sourceInfo(review, s).short)
   if (!flow.rounds.length) return <p className="empty">The flow begins with records that are brought in.</p>
   const { faults, undecided } = openMatters(flow)
   if (faults.length)

@@ -1,6 +1,7 @@
 import { listed } from '../../../base'
 import type { LimitValue } from '../../../query'
 import { verbatim } from '../../document'
+import { limitNoun } from '../../words'
 import type { Alike, GroupedOf, ReasonedLimit, Way } from '../grouped'
 import { afterwards, because, commaBecause, concept, database, were, type Say } from './speaker'
 
@@ -204,13 +205,17 @@ export const WORDS = {
     )
   },
   'no limit': ({ kinds }: GroupedOf<'no limit'>) => {
-    const said = kinds.map((k) => `${names(k.sourceIds)} cannot limit by ${listed(k.what.map(noun), 'or')}`)
+    const said = kinds.map(
+      (k) => `${names(k.sourceIds)} cannot limit by ${listed(k.what.map(limitNoun), 'or')}`,
+    )
     return [`${said.join('; ')}.`, `As to limits, ${said.join('; ')}.`]
   },
   'stood in': ({ kind, by }: GroupedOf<'stood in'>) => {
     const said = by.map((b) => `in ${names(b.sourceIds)} ${article(b.what)}${verbatim(b.what)}`).join('; ')
     const where =
-      kind === 'peer reviewed' ? 'here peer review is not marked' : `here there is no limit by ${noun(kind)}`
+      kind === 'peer reviewed'
+        ? 'here peer review is not marked'
+        : `here there is no limit by ${limitNoun(kind)}`
     return [
       `W${where}, something else stood in for it: ${said}.`,
       `Something else stood in w${where}: ${said}.`,
@@ -267,9 +272,6 @@ function exception({ sourceIds: ids, what }: Alike<Way>, n: number, rule: Way): 
   const other = JSON.stringify(what.join) !== JSON.stringify(rule.join) && what.join?.kind === 'other'
   return `${names(ids)} ${n ? '' : `${were(ids.length)} asked `}${how}${other ? ', joined line by line as Appendix B has it' : ''}`
 }
-
-/** A kind of limit as a thing. */
-const noun = (kind: LimitValue['kind']): string => (kind === 'peer reviewed' ? 'peer review' : kind)
 
 /** Limits without reasons in one phrase: "peer-reviewed work published from 2017 to 2026 in English". */
 function together(limits: readonly ReasonedLimit[]): string {
