@@ -4,7 +4,6 @@ import {
   lastDeed,
   packReview,
   undoable,
-  unpackWorks,
   worksMadeFrom,
   worksOf,
   type Command,
@@ -17,10 +16,10 @@ import type { Problem } from '@/core/base'
 import { tellOn, type Told } from '@/core/figures'
 import { evidenceOfFirstHalf } from '@/standins'
 import type { Blobs } from './blobs'
-import { inSteps } from './breathe'
 import type { Ground } from './environment'
 import { JournalFile, type SaveState } from './journal-file'
 import { Typing, type Left } from './typing'
+import { worksHere } from './works-here'
 
 /** How long the shelf may lag behind, and the check of the journal may wait, in milliseconds. */
 const SHELVE_AFTER = 800
@@ -226,7 +225,7 @@ export class OpenReview {
     const { review } = this.file.view().folded
     this.loadedFor = worksMadeFrom(review)
     const { works, lost } = await this.options.records.works(review)
-    const found = await inSteps(unpackWorks(works, review.imports))
+    const found = await worksHere(works, review.imports)
     // What was asked for last counts, whichever is read first.
     if (mine !== this.loading) return
     this.works = found

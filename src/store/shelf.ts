@@ -3,7 +3,6 @@ import {
   foldInSteps,
   nextEntry,
   sidesIn,
-  unpackWorks,
   type Entry,
   type Opened,
   type Review,
@@ -14,6 +13,7 @@ import { addEntries, readEntries, removeReview, storeReview, sweep, type ShelfIt
 import type { Ground } from './environment'
 import { Refusal } from './refusal'
 import { shelfItem } from './shelf-item'
+import { worksHere } from './works-here'
 
 export interface ShelfOptions extends Pick<
   Ground,
@@ -134,7 +134,7 @@ export class Shelf {
   /** What is told of a review whose records lie in this browser. */
   private async told(review: Review): Promise<Told> {
     const { works } = await this.options.records.worksOf(review)
-    return tell(review, await inSteps(unpackWorks(works, review.imports)))
+    return tell(review, await worksHere(works, review.imports))
   }
 
   private show(items: readonly ShelfItem[]): void {

@@ -7,7 +7,6 @@ import {
   type Review,
   type Ruled,
   type Source,
-  type Work,
 } from '../review'
 import {
   agreementOf,
@@ -19,6 +18,7 @@ import {
   type TallyRow,
 } from '../selection'
 import { finalLine } from '../strategy'
+import { countOf } from './counted'
 import { identifiedIn, studiesAmong, tallyOf, type Tally } from './tally'
 
 /** What a source found with the line that says so: its last run, which asks something else now where `stale`. */
@@ -92,6 +92,7 @@ export const searchedIn = keptFor((review: Review): Source[] => {
 /** All figures of a review, its works and what was said of them. */
 export function figuresOf(review: Review, ruled: Ruled, tally: Tally = tallyOf(review, ruled)): Figures {
   const { works } = ruled.works
+  const counted = countOf(works)
   const standing = standingImports(review)
   const brought: Record<string, number> = {}
   for (const i of standing) brought[i.sourceId] = (brought[i.sourceId] ?? 0) + i.count
@@ -106,9 +107,9 @@ export function figuresOf(review: Review, ruled: Ruled, tally: Tally = tallyOf(r
     brought,
     superseded: review.imports.reduce((n, i) => n + (superseding.has(i.id) ? i.count : 0), 0),
     works: works.length,
-    duplicates: recordsIn(works) - works.length,
-    foundOnce: Object.keys(brought).length > 1 ? onceIn(works).all : 0,
-    onceFrom: onceIn(works).by,
+    duplicates: counted.records - works.length,
+    foundOnce: Object.keys(brought).length > 1 ? counted.once : 0,
+    onceFrom: counted.onceFrom,
     knownFound: review.knownItems.filter((k) => ruled.works.known.has(k.id)).length,
     ...placesIn(review, ruled, tally),
     readers: { broad: readersOf(ruled.byWork, 'broad'), close: readersOf(ruled.byWork, 'close') },
@@ -118,18 +119,6 @@ export function figuresOf(review: Review, ruled: Ruled, tally: Tally = tallyOf(r
     lostRulings: ruled.lost.length,
   }
 }
-const onceIn = keptFor((works: readonly Work[]) => {
-  const by: Record<string, number> = {}
-  let all = 0
-  for (const { sources } of works) {
-    const [only] = sources
-    if (sources.length !== 1 || only === undefined) continue
-    all++
-    by[only] = (by[only] ?? 0) + 1
-  }
-  return { all, by }
-})
-const recordsIn = keptFor((works: readonly Work[]) => works.reduce((n, w) => n + w.records.length, 0))
 
 /** What is told of where works are: counts of both passes, the flow, what is seen differently. */
 export function placesIn(

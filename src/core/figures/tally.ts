@@ -21,6 +21,7 @@ import {
   type SaidOfWork,
   type TallyRow,
 } from '../selection'
+import { countOf } from './counted'
 
 const columnOf = (review: Pick<Review, 'sources'>, sourceId: string): ColumnName => {
   const kind = review.sources.find((s) => s.id === sourceId)?.kind
@@ -55,12 +56,15 @@ export function saidOfWorks(
 const importsById = keptFor((imports: readonly Import[]) => new Map(imports.map((i) => [i.id, i])))
 
 /** By import, the round and the column of its records: the way by which a work came first. */
-export const waysOf = (
-  review: Review,
-): ((work: Pick<Work, 'id'>) => { roundId: string | undefined; column: ColumnName }) => {
-  const ways = new Map<string, { roundId: string | undefined; column: ColumnName }>()
-  return ({ id }) => {
-    const importId = importOf(id)
+export const waysOf = (review: Review): ((work: Pick<Work, 'id'>) => Way) => {
+  const wayOf = waysOfImports(review)
+  return ({ id }) => wayOf(importOf(id))
+}
+
+type Way = Pick<TallyRow, 'roundId' | 'column'>
+const waysOfImports = (review: Review): ((importId: string) => Way) => {
+  const ways = new Map<string, Way>()
+  return (importId) => {
     let way = ways.get(importId)
     if (!way) {
       const of = importsById(review.imports).get(importId)
@@ -71,19 +75,9 @@ export const waysOf = (
   }
 }
 
-const hereByImport = keptFor((works: readonly Work[]) => {
-  const here = new Map<string, number>()
-  for (const { records } of works)
-    for (const name of records) {
-      const id = importOf(name)
-      here.set(id, (here.get(id) ?? 0) + 1)
-    }
-  return here
-})
-
 /** Records of the imports that stand, by round and source. */
 export function identifiedIn(review: Review, works: readonly Work[]): Identified[] {
-  const here = hereByImport(works)
+  const here = countOf(works).byImport
   const found = new Map<string, Identified>()
   for (const i of review.imports) {
     if (!isStanding(review, i)) continue
@@ -116,29 +110,38 @@ class Counting {
   private readonly rows: Map<string, TallyRow>
   private readonly conflicts: { broad: number; close: number }
   private readonly tables: Record<string, number[][]> = {}
-  private readonly wayOf: ReturnType<typeof waysOf>
+  private readonly wayOf: (importId: string) => Way
 
   constructor(review: Review, from?: Tally) {
     this.rows = new Map(from?.rows.map((row) => [keyOf(row), { ...row }]))
     this.conflicts = from ? { ...from.conflicts } : { broad: 0, close: 0 }
     for (const [pair, table] of Object.entries(from?.tables ?? {}))
       this.tables[pair] = table.map((row) => [...row])
-    this.wayOf = waysOf(review)
+    this.wayOf = waysOfImports(review)
   }
 
-  add(work: Work, own: OwnRulings | undefined, placed: Placed, by: 1 | -1): void {
+  /** So many works of an import of which nothing was said. */
+  addUnread(importId: string, count: number): void {
+    if (count) this.addTo(this.wayOf(importId), placeOf(undefined, undefined), count)
+  }
+
+  add(work: Pick<Work, 'id'>, own: OwnRulings | undefined, placed: Placed, by: 1 | -1): void {
+    this.addTo(this.wayOf(importOf(work.id)), placed, by)
+    for (const [pair, a, b] of saidByTwo(own)) {
+      const table = (this.tables[pair] ??= tableOf([]))
+      table[SAID.indexOf(a)]![SAID.indexOf(b)]! += by
+    }
+  }
+
+  private addTo(way: Way, placed: Placed, by: number): void {
     const { place, reason, broad, close } = placed
-    const row: TallyRow = { ...this.wayOf(work), place, reason, count: by }
+    const row: TallyRow = { ...way, place, reason, count: by }
     const key = keyOf(row)
     const known = this.rows.get(key)
     if (known) known.count += by
     else this.rows.set(key, row)
     if (broad.conflict) this.conflicts.broad += by
     if (close.conflict) this.conflicts.close += by
-    for (const [pair, a, b] of saidByTwo(own)) {
-      const table = (this.tables[pair] ??= tableOf([]))
-      table[SAID.indexOf(a)]![SAID.indexOf(b)]! += by
-    }
   }
 
   get tally(): Tally {
@@ -158,8 +161,14 @@ const keyOf = ({ roundId, column, place, reason }: TallyRow): string =>
 export function tallyOf(review: Review, { works, byWork }: Ruled): Tally {
   const said = saidOfWorks(works, review)
   const counting = new Counting(review)
-  for (const work of works.works)
-    counting.add(work, byWork[work.id], placeOf(byWork[work.id], said.get(work.id)), 1)
+  // Most works are such ones for long of which nothing was said: they are counted by import, not one by one.
+  const unread = new Map(countOf(works.works).firstBy)
+  for (const id of new Set([...Object.keys(byWork), ...said.keys()])) {
+    const importId = importOf(id)
+    unread.set(importId, unread.get(importId)! - 1)
+    counting.add({ id }, byWork[id], placeOf(byWork[id], said.get(id)), 1)
+  }
+  for (const [importId, count] of unread) counting.addUnread(importId, count)
   return counting.tally
 }
 

@@ -1,7 +1,8 @@
-import { Builder, Index, type IndexParts } from '@/core/engine'
+import { Builder, Index } from '@/core/engine'
 import { toDocument, type Rec } from '@/core/records'
 import { importOf, shownOf } from '@/core/review'
 import type { Derived } from './blocks-here'
+import { keepIndex, keptIndex } from './kept-index'
 import type { LaidWorks, MadeFrom } from './laid-works'
 import type { RecordReader } from './record-reader'
 
@@ -38,7 +39,7 @@ export class WorkWords {
 
   private async make(): Promise<void> {
     const { laid, review, derived } = this
-    const kept = (await derived.get(review.id, 'words', laid.from)) as IndexParts | undefined
+    const kept = await keptIndex(derived, review.id, laid.from)
     if (kept) {
       this.found = new Index(kept)
       return
@@ -53,7 +54,7 @@ export class WorkWords {
     laid.shown = undefined
     if (laid.works.works.length < this.keptFrom || laid.lost) return
     // Limits are not asked of a list, and what they go by would take the longest to read again.
-    await derived.keep(review.id, 'words', laid.from, { ...this.found.parts, facets: [] })
+    await keepIndex(derived, review.id, laid.from, { ...this.found.parts, facets: [] })
   }
 
   private async shownOf(names: readonly string[]): Promise<Rec | undefined> {
