@@ -110,3 +110,6 @@ export const say = (what: string, list: number[]): void =>
   console.log(
     `${what}: median ${at(list, 0.5).toFixed(1)} ms, 95th ${at(list, 0.95).toFixed(1)} ms, most ${at(list, 0.999).toFixed(1)} ms`,
   )
+
+/** Is the broad pass on the screen? A text: it runs in the page. */
+export const PASS_SHOWN = `[...document.querySelectorAll('h2')].some((h) => h.textContent === 'Broad pass')`

@@ -4,7 +4,7 @@ import type { Browser, Page } from '@playwright/test'
 import { packReview, type Command } from '../src/core/review'
 import { digestOf } from '../src/core/base'
 import { emptyRecord } from '../src/core/records'
-import { at, entriesOf, longest, say, watch, withApp } from './browser'
+import { at, entriesOf, longest, PASS_SHOWN, say, watch, withApp } from './browser'
 
 const WORDS = 'noise in rooms where children listen and read was measured before and after the change'.split(
   ' ',
@@ -63,7 +63,6 @@ async function until(page: Page, what: string): Promise<number> {
   await page.waitForFunction(what, undefined, { polling: 20, timeout: 180_000 })
   return performance.now() - start
 }
-const SHOWN = `document.querySelector('.selection h1, .records h1, h1')?.textContent?.includes('Broad pass')`
 const SAVED = `document.querySelector('.saved')?.getAttribute('data-state') === 'saved'`
 
 /** From the next key until one more entry is saved, in `window.took`. A text: what runs in the page is not built here. */
@@ -100,7 +99,7 @@ async function journal(browser: Browser, base: string, entries: number): Promise
   for (let i = 0; i < 5; i++) {
     const start = performance.now()
     await page.goto(`${base}/review/${id}/selection`)
-    await until(page, SHOWN)
+    await until(page, PASS_SHOWN)
     opens.push(performance.now() - start)
     if (i) continue
     // So much is done once that a snapshot is there the next time.

@@ -13,6 +13,7 @@ const ALL = [
   'records',
   'works',
   'selection',
+  'ruling',
 ]
 const asked = process.argv.slice(2)
 for (const name of asked.length ? asked : ALL) {

@@ -1,12 +1,5 @@
 import { tell, type Told } from '@/core/figures'
-import {
-  foldInSteps,
-  nextEntry,
-  sidesIn,
-  type Entry,
-  type Opened,
-  type Review,
-} from '@/core/review'
+import { foldInSteps, nextEntry, sidesIn, type Entry, type Opened, type Review } from '@/core/review'
 import { inSteps } from './breathe'
 import { LEASE, type Blobs } from './blobs'
 import { addEntries, readEntries, removeReview, storeReview, sweep, type ShelfItem } from './db'

@@ -30,4 +30,5 @@ export {
   type Worksheet,
 } from './documents/grid'
 export { allStrategiesText, strategyText } from './documents/strategy-text'
+export * from './protocol'
 export { selectClaims, type Claim, type ClaimOf, type Evidence } from './claims'

@@ -46,7 +46,7 @@ export function* countInSteps(works: readonly Work[]): Generator<undefined, Work
 
 /** The same at once. */
 export function countOf(works: readonly Work[]): WorksCounted {
-  for (const steps = countInSteps(works); ; ) {
+  for (const steps = countInSteps(works); ;) {
     const step = steps.next()
     if (step.done) return step.value
   }

@@ -36,7 +36,10 @@ const FURTHER = ['wanted', 'not to be had', 'loan asked', 'subscription', 'open 
 /** What is said of works beside rulings, by work. */
 export function saidOfWorks(
   works: Works,
-  { settlements, retrievals }: Pick<Review, 'settlements' | 'retrievals'>,
+  {
+    settlements,
+    retrievals,
+  }: { settlements?: Review['settlements'] | undefined; retrievals?: Review['retrievals'] | undefined },
 ): ReadonlyMap<string, SaidOfWork> {
   const said = new Map<string, SaidOfWork>()
   for (const [recordId, own] of Object.entries(settlements ?? {})) {

@@ -1,4 +1,5 @@
 import {
+  changedSince,
   fold,
   rulingsByWork,
   worksOf,
@@ -77,7 +78,9 @@ const samePlaces = (a: Review, b: Review): boolean =>
 const onlyRulingsDiffer = (a: Review, b: Review): boolean =>
   (Object.keys({ ...a, ...b }) as (keyof Review)[]).every((k) => k === 'rulings' || a[k] === b[k])
 
-function changedWorks(a: Ruled, b: Ruled): string[] {
+function changedWorks(a: Ruled, b: Ruled): readonly string[] {
+  const known = changedSince(a, b)
+  if (known) return known
   const found: string[] = []
   for (const id in b.byWork) if (a.byWork[id] !== b.byWork[id]) found.push(id)
   for (const id in a.byWork) if (b.byWork[id] === undefined) found.push(id)

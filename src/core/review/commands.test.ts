@@ -118,6 +118,8 @@ const BEGUN: Command[] = [
   { kind: 'contact.set', payload: { id: 'c1', sourceId: 's', who: 'A. Quill', way: 'letter', what: '' } },
   { kind: 'page.set', payload: page('w1') },
   { kind: 'quote.set', payload: { id: 'q1', recordId: 'i/1', text: 'Loud.', page: '7' } },
+  { kind: 'protocol.freeze', payload: { id: 'v1', at: AT, readers: 2 } },
+  { kind: 'advice.leave', payload: { key: 'few-terms/words', reason: 'so be it' } },
 ]
 
 /** One of each kind that can be undone, each of which changes the review above. */
@@ -232,6 +234,14 @@ const EXAMPLES: {
   'page.remove': { id: 'w1' },
   'quote.set': { id: 'q2', recordId: 'i/1', text: 'Quiet.', page: '9' },
   'quote.remove': { id: 'q1' },
+  'protocol.freeze': { id: 'v2', at: AT, readers: 1 },
+  'protocol.amend': { id: 'v2', at: AT, readers: 3, why: 'a third reader joined' },
+  'protocol.register': { place: 'our faculty', number: 'B-12' },
+  'departure.explain': { key: 'limit:l', reason: 'the rules changed' },
+  'advice.leave': { key: 'long-sentence/where', reason: 'it reads well' },
+  'advice.resume': { key: 'few-terms/words' },
+  'text.freeze': { id: 't', name: 'as sent', at: AT, digest: DIGEST, journal: DIGEST, purpose: 'submission' },
+  'text.read': { at: AT, facts: { question: 'How loud?' } },
 }
 const examples = Object.entries(EXAMPLES).map(([kind, payload]) => ({ kind, payload }) as Command)
 const reviewOf = (commands: readonly Command[]) => {

@@ -4,11 +4,13 @@ import { Profile } from '../profile'
 import { LimitValue } from '../query'
 import type { Decision } from '../records'
 import { Digest, Text, type Person } from './names'
+import type { Written } from './protocol-values'
 import type { Export, Group, Import, SavedFilter } from './record-values'
 import type { Criterion, Ruling, Selecting } from './selection-values'
 import type { SideTaken } from './side-taken'
 
 export * from './names'
+export * from './protocol-values'
 export * from './record-values'
 export * from './selection-values'
 
@@ -261,7 +263,7 @@ export type TellingLength = z.infer<typeof TellingLength>
 export const PassageContent = z.array(z.looseObject({ type: z.string() }))
 export type PassageContent = z.infer<typeof PassageContent>
 
-export interface Review extends Selecting {
+export interface Review extends Selecting, Written {
   id: string
   title: string
   question: string

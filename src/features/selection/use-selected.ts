@@ -17,7 +17,11 @@ export interface Selected {
 export function useSelected(): Selected {
   const told = useSession((s) => s.told)
   const { review, ruled } = told
-  const said = useMemo(() => saidOfWorks(ruled.works, review), [ruled.works, review])
+  const { settlements, retrievals } = review
+  const said = useMemo(
+    () => saidOfWorks(ruled.works, { settlements, retrievals }),
+    [ruled.works, settlements, retrievals],
+  )
   return useMemo(
     () => ({
       review,

@@ -2,6 +2,7 @@ import { PARTS, text, type Passage } from '../document'
 import { blocksOf, cell, type Block, type DocumentTree } from '../documents/tree'
 import { table1 } from '../documents/table-1'
 import { draftAccount, tellingOf, type Telling } from '../draft'
+import { departuresAppendix } from './departures'
 import { criteriaAppendix, limitsAppendix } from './plan'
 import { reportingAppendix } from './reporting'
 import { strategiesAppendix } from './strategies'
@@ -25,6 +26,7 @@ const APPENDICES: readonly { letter: string; title: string; blocks: (c: Appendix
   { letter: 'F', title: 'Works included', blocks: includedAppendix },
   { letter: 'G', title: 'Flow', blocks: flowAppendix },
   { letter: 'H', title: 'Reporting items of PRISMA-S', blocks: reportingAppendix },
+  { letter: 'J', title: 'Amendments of, and departures from, the protocol', blocks: departuresAppendix },
 ]
 
 /** The section with its table and appendices as one document, which every writer can write. */

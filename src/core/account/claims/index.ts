@@ -1,6 +1,7 @@
 import { keptFor } from '../../base'
 import type { FactContext } from '../facts'
 import type { Claim } from './claim'
+import { protocol } from './protocol'
 import { question } from './question'
 import { records } from './records'
 import { searches } from './searches'
@@ -8,7 +9,7 @@ import { selection } from './selection'
 import { sources } from './sources'
 import { terms } from './terms'
 
-const SELECT = [question, sources, terms, searches, records, selection] as const
+const SELECT = [question, protocol, sources, terms, searches, records, selection] as const
 
 /**
  * What there is to be said of a review, found before a word is written. Planned, set and run are different facts: a claim

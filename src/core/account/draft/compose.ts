@@ -3,6 +3,7 @@ import { resolveFact, type FactContext, type Stage } from '../facts'
 import { selectClaims } from '../claims'
 import type { Grouped, GroupedOf, Phase, Theme } from './grouped'
 import { judging, screening } from './group/read'
+import { departed } from './group/protocol'
 import { where } from './group/where'
 import { words } from './group/words'
 import { sayingsOf, speaker } from './say'
@@ -32,6 +33,7 @@ export function groupAll(context: FactContext, { order, length }: Telling): Grou
     ...words(claims, context, order === 'time'),
     ...screening(claims, context.figures.readers.broad.length),
     ...judging(claims),
+    ...departed(claims),
   ]
   // How many known items were found is told when it has been told what came in.
   const told = after(all, 'found', 'brought')

@@ -43,6 +43,9 @@ export type Grouped =
   | Told<'asked'>
   | (Told<'broken'> & { alternatives: string[][] })
   | (Told<'not required'> & { conceptIds: string[]; reason: string })
+  | (Told<'protocol'> & { beforeSearch: boolean; registered: boolean })
+  | (Told<'amended'> & { times: number; reason: string })
+  | (Told<'departed'> & { points: number })
   | (Told<'searched'> & { sourceIds: string[]; table: boolean })
   | (Told<'to search'> & { sourceIds: string[]; besides: boolean })
   | (Told<'indexed'> & { sourceIds: string[]; of: number })

@@ -4,6 +4,7 @@ import { TERMS } from './terms'
 import { SEARCHES } from './searches'
 import { RECORDS } from './records'
 import { SELECTION } from './selection'
+import { PROTOCOL } from './protocol'
 import { WAYS } from './ways'
 
 export type { Fact, FactContext, SourceFacts, Stage } from './fact'
@@ -17,6 +18,7 @@ const READERS: Record<string, Reader> = {
   ...RECORDS,
   ...SELECTION,
   ...WAYS,
+  ...PROTOCOL,
 }
 
 export const FACT_NAMES: readonly string[] = Object.keys(READERS)

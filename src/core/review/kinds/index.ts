@@ -11,6 +11,7 @@ import { SELECTION_KINDS } from './selection'
 import { SIDE_KINDS } from './side'
 import { STRATEGY_KINDS } from './strategy'
 import { TERM_KINDS } from './terms'
+import { WRITING_KINDS } from './writing'
 
 const ALL = {
   ...QUESTION_KINDS,
@@ -22,6 +23,7 @@ const ALL = {
   ...LIST_KINDS,
   ...SELECTION_KINDS,
   ...ACCOUNT_KINDS,
+  ...WRITING_KINDS,
   ...JOURNAL_KINDS,
   ...SIDE_KINDS,
 }

@@ -66,14 +66,17 @@ export function PassPane({
   const own = `${pass}/${person}`
   const version = review.criteriaVersions?.at(-1)
   const [snapshot, setSnapshot] = useState<ReadonlySet<string> | undefined>(() => box && new Set(box.ids))
+  // The list of the broad pass is the same whatever is ruled: what is shown of its works need not be fetched again.
+  const closePlaced = pass === 'close' ? placed : undefined
   const list = useMemo(() => {
     const wanted = which.includes(':') ? named && new Set(named) : snapshot
+    if (!wanted && !closePlaced) return order.works
     return order.works.filter(
       ({ id }) =>
         (!wanted || wanted.has(id)) &&
-        (pass === 'broad' || ['sought', 'close open', 'out', 'included'].includes(placed(id).place)),
+        (!closePlaced || ['sought', 'close open', 'out', 'included'].includes(closePlaced(id).place)),
     )
-  }, [order.works, which, named, snapshot, pass, placed])
+  }, [order.works, which, named, snapshot, closePlaced])
   const narrow = (to: string): void => {
     setWhich(to)
     setStepped(undefined)

@@ -17,7 +17,8 @@ export function useSample(
   const { actAll, deed, newId } = useStore()
   const [shown, setShown] = useState(false)
   const [count, setCount] = useState(50)
-  const left = works.filter((w) => placed(w.id).place === 'unread')
+  // Looked for only where somebody asks: it goes through all works.
+  const left = shown ? works.filter((w) => placed(w.id).place === 'unread') : []
   const most = Math.min(count, left.length)
   const draw = (): void => {
     if (!most) return

@@ -19,8 +19,8 @@ export function useStudy(
   const [name, setName] = useState('')
   const own = review.studies?.find((s) => work?.records.some((id) => s.records.includes(id)))
   const included = useMemo(
-    () => works.filter(({ id }) => id !== work?.id && placed(id).place === 'included'),
-    [works, placed, work],
+    () => (shown ? works.filter(({ id }) => id !== work?.id && placed(id).place === 'included') : []),
+    [works, placed, work, shown],
   )
   const { value: records } = useAsked(
     () => (shown && included.length ? recordsDesk().shown(included.map((w) => w.id)) : undefined),

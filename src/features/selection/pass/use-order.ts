@@ -1,5 +1,5 @@
 import { useMemo } from 'react'
-import type { OrderChosen, PassName, Ruling, Work } from '@/core/review'
+import type { OrderChosen, PassName, Work } from '@/core/review'
 import { OFFERED_FROM } from '@/core/selection'
 import { useStore } from '@/store/provider'
 import { useAsked } from '@/store/use-asked'
@@ -32,7 +32,7 @@ export function useOrder(pass: PassName, selected: Selected): Order {
   const { review, works } = selected
   const last = review.orders?.findLast((o) => o.pass === pass)
   const order = last?.order ?? 'source'
-  const counts = useMemo(() => countOf(Object.values(learnable(selected))), [selected])
+  const counts = useMemo(() => enoughOf(selected), [selected])
   // What was learnt holds until it is asked for again: the next work must not change while one reads.
   const { value } = useAsked(
     () =>
@@ -73,7 +73,13 @@ export function useOrder(pass: PassName, selected: Selected): Order {
   }
 }
 
-function countOf(said: readonly Ruling['verdict'][]): { in: number; out: number } {
-  const inside = said.filter((v) => v === 'in').length
-  return { in: inside, out: said.length - inside }
+/** How many works were ruled in and out, counted as far as an order needs them. */
+function enoughOf({ works, placed }: Selected): { in: number; out: number } {
+  const counts = { in: 0, out: 0 }
+  for (const { id } of works) {
+    const { verdict, unread } = placed(id).broad
+    if ((verdict === 'in' || verdict === 'out') && !unread) counts[verdict]++
+    if (counts.in >= OFFERED_FROM.in && counts.out >= OFFERED_FROM.out) break
+  }
+  return counts
 }

@@ -1,5 +1,6 @@
 import type { Claim } from '../../claims'
 import type { Grouped } from '../grouped'
+import { protocol } from './protocol'
 import { alike, evidence, ofKind } from './alike'
 
 /** The question, the sources, why and when they were searched, and the other ways. */
@@ -35,6 +36,7 @@ export function where(claims: readonly Claim[], byTime: boolean): Grouped[] {
       on,
       core: true,
     })),
+    ...protocol(claims),
     ...searched.map(({ on, sourceIds }): Grouped => ({
       tells: 'searched',
       theme: 'where',

@@ -1,5 +1,6 @@
 import type { FactContext } from '../../facts'
 import type { Grouped } from '../grouped'
+import { PROTOCOL } from './protocol'
 import { READ } from './read'
 import type { Say } from './speaker'
 import { WHERE } from './where'
@@ -10,7 +11,7 @@ type Sayings = {
   [K in Grouped['tells']]: (told: Extract<Grouped, { tells: K }>, say: Say, context: FactContext) => string[]
 }
 
-const SAYINGS: Sayings = { ...WHERE, ...WORDS, ...READ }
+const SAYINGS: Sayings = { ...WHERE, ...PROTOCOL, ...WORDS, ...READ }
 
 /** Templates for what is told; facts stand in them by name. */
 export const sayingsOf = (told: Grouped, say: Say, context: FactContext): string[] =>

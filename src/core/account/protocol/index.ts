@@ -1,0 +1,3 @@
+export { departures, protocolInForce, type Departure } from './departures'
+export { planDifferences, type Difference } from './differences'
+export { differenceWords, planDigest, protocolDocument } from './document'
