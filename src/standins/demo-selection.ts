@@ -51,6 +51,7 @@ export class DemoSelection {
     this.broad(found.slice(0, SAMPLE), false)
     this.secondReader(found.slice(0, SAMPLE))
     this.settle()
+    this.sharpen()
     diary.do('criteria.version', { id: diary.id('version'), name: 'after the first sixty', at: diary.now() })
     diary.nextMorning()
     diary.do('order.choose', { pass: 'broad', order: 'year', at: diary.now() })
@@ -69,6 +70,19 @@ export class DemoSelection {
     this.texts()
     diary.nextMorning()
     this.close()
+  }
+
+  /** What the two saw differently showed where a question was not clear: a departure from the protocol, with its reason. */
+  private sharpen(): void {
+    const asked = this.diary.review().criteria.find((c) => c.id === 'demo-criterion-2')!
+    this.diary.do('criterion.set', {
+      ...asked,
+      text: 'Are most of the listeners 5 to 12 years old, or are they shown apart?',
+    })
+    this.diary.do('departure.explain', {
+      key: `criterion:${asked.id}`,
+      reason: 'we disagreed on studies of mixed ages among the first sixty works',
+    })
   }
 
   private placed(): Map<string, Place> {

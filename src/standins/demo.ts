@@ -117,6 +117,12 @@ export function buildDemo(earlier: readonly OpenStandin[], standins: readonly Op
   diary.nextMorning()
   terms(diary, standins)
   knownItems(diary, standins)
+  diary.do('protocol.freeze', { id: diary.id('protocol'), at: diary.now(), readers: 2 })
+  diary.do('protocol.register', {
+    place: 'the register of reviews of a faculty of education',
+    number: 'SR-26-014',
+    on: diary.now().slice(0, 10),
+  })
   const records = new DemoRecords(diary)
   for (const standin of earlier) {
     diary.nextMorning()

@@ -4,6 +4,7 @@
  * reckoned again. A sentence that fits none is a fault too: nothing may be said that nobody checks.
  */
 import { stateOf, type CheckedEntry, type Line, type Run } from './journal-state.fixture'
+import { protocolPatterns } from './protocol-checker.fixture'
 import { selectionPatterns } from './selection-checker.fixture'
 import { finds, limitHolds, spelledOut, subsets } from './what-lines-find.fixture'
 
@@ -380,6 +381,10 @@ export function untrueClaims(
       },
     ],
     [
+      /^(?:The ([\d,]+) records? that came in described|From ([\d,]+) records? came) ([\d,]+) works?\.$/,
+      (m) => number((m[1] ?? m[2])!) === brought && number(m[3]!) <= brought,
+    ],
+    [
       /^(?:In all, ([\d,]+) records? came in|Searching brought ([\d,]+) records?)(?:; ([\d,]+) described a work already found, and ([\d,]+) works? remained)?(?:[,;] ([\d,]+) of them (?:from one source alone|stood in one source alone))?\.$/,
       (m) =>
         number((m[1] ?? m[2])!) === brought &&
@@ -397,6 +402,7 @@ export function untrueClaims(
         )
       },
     ],
+    ...protocolPatterns(entries, number),
     ...selectionPatterns(s.selection, number),
   ]
   /** Concepts joined with AND: what is found must need each of them, tried on records of every make. */

@@ -126,6 +126,10 @@ export const reviews = fc.record({
     maxLength: 2,
   }),
   correct: fc.boolean(),
+  protocol: fc.constantFrom('none', 'none', 'first', 'late'),
+  registered: fc.boolean(),
+  amended: fc.nat(3),
+  changed: fc.nat(2),
 })
 export type Drawn = typeof reviews extends fc.Arbitrary<infer T> ? T : never
 
@@ -157,6 +161,19 @@ export function journal(d: Drawn): { entries: Entry[]; asked: Map<string, string
   if (d.people)
     put({ kind: 'source.set', payload: { id: 'people', kind: 'people', name: 'two acousticians', why: '' } })
   put({ kind: 'term.set', payload: term('t0', 'y', 'in use') })
+  const protocol = (): void => {
+    put({ kind: 'protocol.freeze', payload: { id: 'v0', at: time(), readers: 2 } })
+    if (d.registered) put({ kind: 'protocol.register', payload: { place: 'a faculty', number: 'B-12' } })
+    for (let i = 0; i < d.amended; i++) {
+      put({ kind: 'criterion.set', payload: criterion(`a${i}`) })
+      put({
+        kind: 'protocol.amend',
+        payload: { id: `v${i + 1}`, at: time(), readers: 2, why: 'one question was missing' },
+      })
+    }
+    for (let i = 0; i < d.changed; i++) put({ kind: 'criterion.set', payload: criterion(`c${i}`) })
+  }
+  if (d.protocol === 'first') protocol()
   const known = (id: string): unknown => ({
     id,
     raw: id,
@@ -206,6 +223,7 @@ export function journal(d: Drawn): { entries: Entry[]; asked: Map<string, string
     if (ran === 'now' || ran === 'both') run(s, lines, 1, 'release of September 2026')
     if (ran === 'some') run(s, lines, 2, 'release of September 2026')
   })
+  if (d.protocol === 'late') protocol()
   d.dropped.forEach((t, i) =>
     put({
       kind: 'term.set',
@@ -253,6 +271,7 @@ export function journal(d: Drawn): { entries: Entry[]; asked: Map<string, string
     put({ kind: 'retrieval.set', payload: { recordId: recordId(work), state } })
   return { entries, asked }
 }
+const criterion = (id: string): object => ({ id, text: `Is ${id} told?`, pass: 'close', sense: 'in' })
 const term = (id: string, expression: string, status: string): object => ({
   id,
   conceptId: 'c1',

@@ -51,10 +51,12 @@ export function selectionPatterns(
   const readers = new Set([...last].filter(([k]) => k.includes(' broad ')).map(([, v]) => v.reader)).size
   const counts = (words: string): boolean => {
     const m =
-      /^: ([\d,]+) went on to full text, ([\d,]+) (?:was|were) set aside(?: and ([\d,]+) left open|, ([\d,]+) (?:is|are) open, and ([\d,]+) (?:is|are) still to be read)$/.exec(
+      /^: ([\d,]+) went on to full text(?:,| and) ([\d,]+) (?:was|were) set aside(?: and ([\d,]+) left open|(?:, ([\d,]+) (?:is|are) open)?, and [\d,]+ (?:(?:is|are) still to be read|unread))?$/.exec(
         words,
       )
-    return m !== null && number(m[1]!) === kept && number(m[2]!) === aside && number((m[3] ?? m[4])!) === open
+    return (
+      m !== null && number(m[1]!) === kept && number(m[2]!) === aside && number(m[3] ?? m[4] ?? '0') === open
+    )
   }
   return [
     [
@@ -75,6 +77,12 @@ export function selectionPatterns(
     [
       /^(?:One question was asked of each|These questions were asked of each|Each was asked|Asked of each was one question): .*$/,
       () => read > 0,
+    ],
+    [
+      /^(?:Two readers agreed on ([\d.]+) % of ([\d,]+) works?|On ([\d,]+) works?, two readers agreed in ([\d.]+) % of cases)(?: \(.*\))?\.$/,
+      (m) =>
+        number((m[2] ?? m[3])!) === both.length &&
+        (m[1] ?? m[4]) === ((both.filter(Boolean).length / both.length) * 100).toFixed(1),
     ],
     [
       /^(?:Two readers ruled the same ([\d,]+) works? and agreed on ([\d.]+) %|On ([\d,]+) works? that both read, two readers agreed in ([\d.]+) % of cases)(?: \(.*\))?\.$/,

@@ -31,7 +31,7 @@ export type Claim =
   | (Says<'NotRequired'> & { conceptIds: string[]; reason: string })
   | (Says<'LimitPlanned'> & { limitId: string; limit: LimitValue; reason: string })
   | (Says<'LimitApplied'> & { limitId: string; limit: LimitValue; reason: string; held: LimitHeld[] })
-  | (Says<'ProtocolFrozen'> & { beforeSearch: boolean; registered: boolean })
+  | (Says<'ProtocolFrozen'> & { begun: boolean; beforeSearch: boolean; registered: boolean })
   | (Says<'ProtocolAmended'> & { times: number; reason: string })
   | (Says<'Departed'> & { points: number })
   | (Says<'KnownNamed'> & { when: 'before' | 'any' | 'while' | 'later'; count: number })

@@ -15,6 +15,7 @@ export function protocol(context: FactContext): Claim[] {
     {
       says: 'ProtocolFrozen',
       on,
+      begun: runs.length > 0,
       // The run's own time counts, not that of the entry which logged it.
       beforeSearch: runs.length > 0 && runs.every((r) => Date.parse(r.at) > Date.parse(first.at)),
       registered: review.registration !== undefined,

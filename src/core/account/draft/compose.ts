@@ -3,7 +3,7 @@ import { resolveFact, type FactContext, type Stage } from '../facts'
 import { selectClaims } from '../claims'
 import type { Grouped, GroupedOf, Phase, Theme } from './grouped'
 import { judging, screening } from './group/read'
-import { departed } from './group/protocol'
+import { departing } from './group/protocol'
 import { where } from './group/where'
 import { words } from './group/words'
 import { sayingsOf, speaker } from './say'
@@ -33,7 +33,7 @@ export function groupAll(context: FactContext, { order, length }: Telling): Grou
     ...words(claims, context, order === 'time'),
     ...screening(claims, context.figures.readers.broad.length),
     ...judging(claims),
-    ...departed(claims),
+    ...departing(claims),
   ]
   // How many known items were found is told when it has been told what came in.
   const told = after(all, 'found', 'brought')
@@ -41,12 +41,18 @@ export function groupAll(context: FactContext, { order, length }: Telling): Grou
   const full = told.some((g) => g.tells === 'read in full')
   const how = told.some((g) => g.tells === 'ways')
   const ways = told.filter((g): g is GroupedOf<'other way'> => g.tells === 'other way' && g.done)
+  const protocol = told.some((g) => g.tells === 'protocol')
+  const departed = told.find((g): g is GroupedOf<'departed'> => g.tells === 'departed')
   const short = told.filter(
     // What was read in full says how many were sought.
     (g) =>
       g.core && !(full && (g.tells === 'sought' || g.tells === 'studies')) && !(how && g.tells === 'broken'),
   )
   return short.flatMap((g): Grouped[] => {
+    // What was departed from is said where the protocol is.
+    if (g.tells === 'departed' && protocol) return []
+    if (g.tells === 'protocol')
+      return [g.begun ? { ...g, points: departed?.points ?? 0 } : { ...g, registered: false }]
     if (g.tells !== 'other way' || !g.done || ways.length < 2) return [inShort(g)]
     if (g !== ways[0]) return []
     const { theme, phase, stage } = g
@@ -85,9 +91,10 @@ function inShort(told: Grouped): Grouped {
     case 'terms':
       return { ...told, few: true }
     case 'agreed':
+    case 'read':
       return { ...told, bare: true }
     case 'brought':
-      return { ...told, once: false }
+      return { ...told, once: false, bare: true }
     case 'dated':
       return { ...told, counted: false }
     case 'ways':

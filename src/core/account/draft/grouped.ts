@@ -43,7 +43,13 @@ export type Grouped =
   | Told<'asked'>
   | (Told<'broken'> & { alternatives: string[][] })
   | (Told<'not required'> & { conceptIds: string[]; reason: string })
-  | (Told<'protocol'> & { beforeSearch: boolean; registered: boolean })
+  | (Told<'protocol'> & {
+      /** Something has been searched. */
+      begun: boolean
+      beforeSearch: boolean
+      registered: boolean
+      /** In short: in how many points it was departed from. */ points?: number
+    })
   | (Told<'amended'> & { times: number; reason: string })
   | (Told<'departed'> & { points: number })
   | (Told<'searched'> & { sourceIds: string[]; table: boolean })
@@ -82,9 +88,9 @@ export type Grouped =
   | (Told<'limit in some'> & { limit: ReasonedLimit; sourceIds: string[] })
   | (Told<'no limit'> & { kinds: Alike<LimitValue['kind'][]>[] })
   | (Told<'stood in'> & { kind: LimitValue['kind']; by: Alike<string>[] })
-  | (Told<'brought'> & { ofHits: boolean; merged: boolean; once: boolean })
+  | (Told<'brought'> & { ofHits: boolean; merged: boolean; once: boolean; bare?: true })
   | (Told<'removed'> & { count: number; reasons: string[] })
-  | (Told<'read'> & { left: number; out: number; open: number; readers: number })
+  | (Told<'read'> & { left: number; out: number; open: number; readers: number; bare?: true })
   | (Told<'questions'> & { criterionIds: string[] })
   | (Told<'in order'> & { orders: ('source' | 'year' | 'chance' | 'likely')[] })
   | (Told<'agreed'> & { kappa: boolean; bare?: true })

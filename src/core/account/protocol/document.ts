@@ -1,4 +1,4 @@
-import { canonicalJson, digestOf, digestWords, plural } from '../../base'
+import { canonicalJson, digestOf, digestWords, pluralInWords } from '../../base'
 import { limitWords } from '../../query'
 import type { FrozenPlan, ProtocolVersion, Review } from '../../review'
 import { text } from '../document'
@@ -79,7 +79,7 @@ export function protocolDocument({
       heading('Readers'),
       {
         kind: 'paragraph',
-        content: cell(`Each work is to be read by ${plural(plan.readers, 'person', 'people')}.`),
+        content: cell(`Each work is to be read by ${pluralInWords(plan.readers, 'person', 'people')}.`),
       },
       ...amendments(protocol),
     ],

@@ -6,11 +6,12 @@ const PLAN = { theme: 'where', phase: 'planned', stage: 'question' } as const
 
 /** The protocol and its amendments. */
 export const protocol = (claims: readonly Claim[]): Grouped[] => [
-  ...ofKind(claims, 'ProtocolFrozen').map(({ on, beforeSearch, registered }): Grouped => ({
+  ...ofKind(claims, 'ProtocolFrozen').map(({ on, begun, beforeSearch, registered }): Grouped => ({
     ...PLAN,
     tells: 'protocol',
     on,
     core: true,
+    begun,
     beforeSearch,
     registered,
   })),
@@ -24,7 +25,7 @@ export const protocol = (claims: readonly Claim[]): Grouped[] => [
 ]
 
 /** In how much the review departed from it: told when all that was done has been told. */
-export const departed = (claims: readonly Claim[]): Grouped[] =>
+export const departing = (claims: readonly Claim[]): Grouped[] =>
   ofKind(claims, 'Departed').map(({ on, points }): Grouped => ({
     theme: 'judged',
     phase: 'judged',

@@ -3,13 +3,21 @@ import { afterwards, because, type Say } from './speaker'
 
 /** The protocol, its amendments, and in how much the review departed from it. */
 export const PROTOCOL = {
-  protocol: ({ beforeSearch, registered }: GroupedOf<'protocol'>, say: Say) => {
+  protocol: ({ beforeSearch, registered, points }: GroupedOf<'protocol'>, say: Say) => {
+    if (points !== undefined) {
+      const when = beforeSearch ? 'before the first search' : 'on {protocol.frozen}'
+      const but = points ? ', but for {departures} (Appendix J)' : ''
+      return say(
+        [`A protocol frozen ${when} was followed${but}.`, `We followed a protocol frozen ${when}${but}.`],
+        [`It followed a protocol frozen ${when}${but}.`, `A protocol frozen ${when} was followed${but}.`],
+      )
+    }
     const before = beforeSearch ? ', before the first search' : ''
     const where = registered ? `${before ? ',' : ''} and registered with {protocol.registered}` : ''
     return say(
       [
-        `We froze our plan as a protocol on {protocol.frozen}${before}${registered ? `${before ? ',' : ''} and registered it with {protocol.registered}` : ''}.`,
         `Our plan was frozen as a protocol on {protocol.frozen}${before}${where}.`,
+        `We froze our plan as a protocol on {protocol.frozen}${before}${registered ? `${before ? ',' : ''} and registered it with {protocol.registered}` : ''}.`,
       ],
       [
         `Its plan was frozen as a protocol on {protocol.frozen}${before}${where}.`,

@@ -20,7 +20,12 @@ const ORDER = {
 
 /** What came back, who read it and how it was ruled, in title and abstract and in full. */
 export const READ = {
-  brought: ({ ofHits, merged, once }: GroupedOf<'brought'>) => {
+  brought: ({ ofHits, merged, once, bare }: GroupedOf<'brought'>) => {
+    if (bare && merged)
+      return [
+        'The {records.identified} that came in described {works}.',
+        'From {records.identified} came {works}.',
+      ]
     const alone = once ? ', {works.once} of them from one source alone' : ''
     const after = merged
       ? `; {records.described} described a work already found, and {works} remained${alone}`
@@ -43,11 +48,14 @@ export const READ = {
       `{^broad.removed} ${were(count)} removed before anything was read${for_}.`,
     ]
   },
-  read: ({ left, out, open, readers }: GroupedOf<'read'>, say: Say, { review }: FactContext) => {
+  read: ({ left, out, open, readers, bare }: GroupedOf<'read'>, say: Say, { review }: FactContext) => {
     const kept = `{broad.in} went on to full text, {broad.out} ${were(out)} set aside`
+    const undecided = open ? `, {broad.unsure} ${are(open)} open` : ''
     const rest = left
-      ? `${kept}, {broad.unsure} ${are(open)} open, and {broad.left} ${are(left)} still to be read.`
-      : `${kept} and {broad.unsure} left open.`
+      ? `${kept}${undecided}, and {broad.left} ${bare ? 'unread' : `${are(left)} still to be read`}.`
+      : open
+        ? `${kept} and {broad.unsure} left open.`
+        : `{broad.in} went on to full text and {broad.out} ${were(out)} set aside.`
     const of = left ? '{broad.ruled} of {works}' : '{broad.read}'
     const passive = left
       ? [
@@ -67,7 +75,7 @@ export const READ = {
     return say(
       left
         ? [
-            `${who} ${have} so far read titles and abstracts of ${of}: ${rest}`,
+            `${who} ${have}${bare ? '' : ' so far'} read titles and abstracts of ${of}: ${rest}`,
             `So far ${alone ? 'we' : '{readers.n} of us'} ${have} read titles and abstracts of ${of}: ${rest}`,
           ]
         : [
@@ -95,6 +103,11 @@ export const READ = {
   agreed: ({ kappa, bare }: GroupedOf<'agreed'>) => {
     const interval = bare ? '' : ', 95 % interval {agreed.interval}'
     const also = kappa ? ` (Cohen’s kappa {agreed.kappa}${interval})` : ''
+    if (bare)
+      return [
+        `Two readers agreed on {agreed.share} of {agreed.both}${also}.`,
+        `On {agreed.both}, two readers agreed in {agreed.share} of cases${also}.`,
+      ]
     return [
       `Two readers ruled the same {agreed.both} and agreed on {agreed.share}${also}.`,
       `On {agreed.both} that both read, two readers agreed in {agreed.share} of cases${also}.`,
