@@ -30,5 +30,7 @@ export {
   type Worksheet,
 } from './documents/grid'
 export { allStrategiesText, strategyText } from './documents/strategy-text'
+export * from './frozen'
 export * from './protocol'
+export { ADVICE_RULES, adviceOn, sentencesOf, type Advice } from './advice'
 export { selectClaims, type Claim, type ClaimOf, type Evidence } from './claims'
