@@ -29,6 +29,8 @@ export interface Passage {
   edited: boolean
   /** As the record would have it, whether it is edited or not; each sentence with the stage that feeds it. */
   drafted: { stage: Stage; about: readonly string[]; content: Inline[] }[]
+  /** The same as paragraphs. */
+  draft: Paragraph[]
 }
 
 /** The parts of the account, with a heading for each voice: four by theme, five in order of time. */

@@ -9,6 +9,7 @@ export { toMarkdown } from './documents/markdown'
 export {
   referencedWorks,
   referenceInlines,
+  notApplicable,
   reportingItems,
   sectionDocument,
   STRATEGY_HEAD,
@@ -18,7 +19,15 @@ export {
   type ReportingItem,
 } from './appendices'
 export { rowOf, TABLE_1_HEAD, table1 } from './documents/table-1'
-export { blocksOf, resolved, type Block, type Cell, type DocumentTree } from './documents/tree'
+export {
+  blocksOf,
+  labelsOf,
+  resolved,
+  wordsOfCell,
+  type Block,
+  type Cell,
+  type DocumentTree,
+} from './documents/tree'
 export { courseFigures, type CourseFigure } from './course'
 export {
   gridCsv,

@@ -5,7 +5,7 @@ import { useAccount } from '@/store/use-account'
 import { useWhereabouts } from '@/store/whereabouts'
 import { useNarrow } from '@/ui/use-narrow'
 import { AccountText, InlineTexts } from '../shared/account-text'
-import { FlowFigure } from './flow-figure'
+import { AdviceMargin } from './advice-margin'
 
 const WHAT_COMES: Record<string, string> = {
   question: 'Write the question, and its sentence appears here.',
@@ -94,7 +94,7 @@ export function AccountPane({ stage }: { stage: string }) {
         ) : (
           <p className="empty">{WHAT_COMES[stage]}</p>
         )}
-        {stage === 'methods' && <FlowFigure context={context} />}
+        {stage === 'methods' && <AdviceMargin context={context} passages={passages} />}
       </div>
     </aside>
   )

@@ -1,21 +1,36 @@
 'use client'
 import { messageOf } from '@/core/base'
-import { App, Button, Select } from 'antd'
+import { App, Select } from 'antd'
 import dynamic from 'next/dynamic'
-import { Fragment, useMemo } from 'react'
-import { tellingOf, toHtml, toLatex, toMarkdown, type DocumentTree } from '@/core/account'
+import { Fragment, useMemo, useState } from 'react'
+import {
+  departures,
+  reportingItems,
+  tellingOf,
+  toHtml,
+  toLatex,
+  toMarkdown,
+  type DocumentTree,
+  type FactContext,
+  type Passage,
+} from '@/core/account'
 import type { TellingLength, TellingOrder, Voice } from '@/core/review'
 import { useActions, type Action } from '@/store/actions'
 import { useSession, useStore } from '@/store/provider'
 import { useAccount } from '@/store/use-account'
+import { useWhereabouts } from '@/store/whereabouts'
 import { fileName, saveFile } from '@/ui/save-file'
 import { KeyHint } from '../shared/key-hint'
+import { Tabs } from '../shared/tabs'
 import { handOn } from '../shared/save-package'
 import { useYieldsKept } from '../shared/use-yields-kept'
+import { ChecklistPane } from './checklist-pane'
 import { EarlierTexts } from './earlier-texts'
 import { saveWord } from '../shared/word-files'
+import { ProtocolPane } from './protocol-pane'
 import { sectionOf } from './section-files'
 import { SourcesTable } from './sources-table'
+import { VersionsPane } from './versions-pane'
 
 const PassageEditor = dynamic(() => import('./passage-editor').then((m) => m.PassageEditor), { ssr: false })
 
@@ -34,15 +49,75 @@ const LENGTHS: { value: TellingLength; label: string }[] = [
   { value: 'short', label: 'short' },
 ]
 
-/** The methods section as a page: written by the record, edited by hand, handed out as a file. */
+const PANES = [
+  { id: 'section', label: 'Section', key: 'S' },
+  { id: 'protocol', label: 'Protocol', key: 'O' },
+  { id: 'checklist', label: 'Reporting items', key: 'C' },
+  { id: 'versions', label: 'Frozen texts', key: 'V' },
+] as const
+type PaneId = (typeof PANES)[number]['id']
+
+/** Where a deed or a fact leads to on this stage. */
+const paneOf = (anchor: string | undefined): PaneId | undefined =>
+  anchor === 'protocol' || anchor?.startsWith('departure:')
+    ? 'protocol'
+    : anchor === 'versions'
+      ? 'versions'
+      : anchor?.startsWith('passage:')
+        ? 'section'
+        : undefined
+
+/** What is handed on: the section, the protocol it was planned by, what has to be reported, and texts that were frozen. */
 export function MethodsStage() {
+  const { context, passages } = useAccount()
+  const told = useSession((s) => s.told)
+  useYieldsKept(true)
+  const [pane, setPane] = useState<PaneId>('section')
+  const [actions] = useState<Action[]>(() =>
+    PANES.map(({ id, label, key }) => ({ id: `methods-${id}`, label, key, run: () => setPane(id) })),
+  )
+  useActions('methods panes', actions)
+  // What is led to stands in one of the panes.
+  const wanted = useWhereabouts((s) => s.wanted)
+  const [led, setLed] = useState<string>()
+  if (wanted !== led) {
+    setLed(wanted)
+    const to = paneOf(wanted)
+    if (to) setPane(to)
+  }
+  const waits = (id: PaneId): number =>
+    id === 'protocol'
+      ? departures(context).length
+      : id === 'checklist'
+        ? reportingItems(context).filter((i) => !i.evidence && !i.notUsed).length
+        : id === 'versions'
+          ? (context.review.frozenTexts?.length ?? 0)
+          : 0
+  return (
+    <>
+      <Tabs
+        label="Methods"
+        tabs={PANES}
+        chosen={pane}
+        choose={setPane}
+        actions="methods"
+        waits={(id) => (waits(id) ? <i>{waits(id)}</i> : null)}
+      />
+      {pane === 'section' && <SectionPane context={context} passages={passages} />}
+      {pane === 'protocol' && <ProtocolPane context={context} />}
+      {pane === 'checklist' && <ChecklistPane context={context} show={() => setPane('section')} />}
+      {pane === 'versions' && <VersionsPane context={context} told={told} passages={passages} />}
+    </>
+  )
+}
+
+/** The methods section as a page: written by the record, edited by hand, handed out as a file. */
+function SectionPane({ context, passages }: { context: FactContext; passages: readonly Passage[] }) {
   const store = useStore()
   const { act, deed } = store
-  const { context, passages } = useAccount()
   const { message } = App.useApp()
   const { review } = context
   const told = useSession((s) => s.told)
-  useYieldsKept(true)
   const actions = useMemo<Action[]>(() => {
     const title = review.title || 'Search and selection'
     const failed = (error: unknown): void => {
@@ -140,17 +215,20 @@ export function MethodsStage() {
               options={LENGTHS}
               onChange={(length: TellingLength) => deed(act('account.telling', { ...telling, length }))}
             />
+          </span>
+          <span className="hand-out">
+            Save as
             {actions.map((a) => (
-              <Button key={a.id} size="small" onClick={a.run}>
+              <button key={a.id} className="plain link" onClick={a.run}>
                 {a.label}
                 <KeyHint of={a} />
-              </Button>
+              </button>
             ))}
           </span>
         </div>
         {shown.map((p) => (
           <Fragment key={p.id}>
-            <PassageEditor passage={p} />
+            <PassageEditor passage={p} draft={p.draft} context={context} />
             {(p.id === 'where' || p.id === 'searched') && <SourcesTable context={context} />}
           </Fragment>
         ))}

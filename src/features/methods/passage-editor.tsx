@@ -1,10 +1,11 @@
 'use client'
 import { EditorContent, useEditor } from '@tiptap/react'
 import StarterKit from '@tiptap/starter-kit'
-import { useEffect, useMemo, useRef } from 'react'
-import type { Passage } from '@/core/account'
+import { useEffect, useMemo, useRef, useState } from 'react'
+import type { FactContext, Paragraph, Passage } from '@/core/account'
 import type { Command, PassageContent } from '@/core/review'
 import { useStore } from '@/store/provider'
+import { BesideDraft } from './beside-draft'
 import { FactNode } from './fact-node'
 
 const COMMIT_AFTER = 3000
@@ -13,7 +14,17 @@ const COMMIT_AFTER = 3000
  * One passage of the account, edited in place. As long as nobody has touched it, it follows the record; from the first
  * change on it is the writer's, and only its facts go on following.
  */
-export function PassageEditor({ passage }: { passage: Passage }) {
+export function PassageEditor({
+  passage,
+  draft,
+  context,
+}: {
+  passage: Passage
+  /** As the record would have it now. */
+  draft: readonly Paragraph[]
+  context: FactContext
+}) {
+  const [beside, setBeside] = useState(false)
   const { act, commitEdit, deed, refuse, typeEdit } = useStore()
   const key = `passage-${passage.id}`
   const json = JSON.stringify(passage.content)
@@ -77,7 +88,11 @@ export function PassageEditor({ passage }: { passage: Passage }) {
         <span>{passage.title}</span>
         {passage.edited && (
           <span className="sub">
-            in your words{' '}
+            in your words{' · '}
+            <button className="plain link" aria-expanded={beside} onClick={() => setBeside(!beside)}>
+              beside the draft
+            </button>
+            {' · '}
             <button
               className="plain link"
               onClick={() => deed(act('account.redraft', { passage: passage.id }))}
@@ -90,6 +105,7 @@ export function PassageEditor({ passage }: { passage: Passage }) {
       <div className="account">
         <EditorContent editor={editor} />
       </div>
+      {passage.edited && beside && <BesideDraft passage={passage} draft={draft} context={context} />}
     </section>
   )
 }

@@ -18,6 +18,7 @@ const written = (text: string, c: FactContext = here()): Passage[] => [
     title: 'Where and how we looked',
     edited: true,
     content: text.split('\n').map((t) => ({ type: 'paragraph', content: [{ type: 'text', text: t }] })),
+    draft: [],
     drafted: draftAccount(c).flatMap((p) => p.drafted),
   },
 ]

@@ -14,7 +14,7 @@ export { STRATEGY_HEAD } from './strategies'
 export type { AppendixContext, Referenced } from './context'
 export { withWorks } from './with-works'
 export { referencedWorks, referenceInlines } from './referenced'
-export { reportingItems, type ReportingItem } from './reporting'
+export { notApplicable, reportingItems, type ReportingItem } from './reporting'
 
 /** Appendices by their letters; one that has nothing to hold is left out, and the others keep their letters. */
 const APPENDICES: readonly { letter: string; title: string; blocks: (c: AppendixContext) => Block[] }[] = [

@@ -154,6 +154,9 @@ export function reportingItems(c: AppendixContext): ReportingItem[] {
   ]
 }
 
+/** The key under which a person says why an item is not applicable. */
+export const notApplicable = (item: number): string => `prisma-s/${item}`
+
 /** H: the items as a table: what closes each, and where it stands. */
 export function reportingAppendix(c: AppendixContext): Block[] {
   if (!c.figures.searched.length) return []
@@ -165,7 +168,11 @@ export function reportingAppendix(c: AppendixContext): Block[] {
       rows: reportingItems(c).map((i) => [
         cell(String(i.number)),
         cell(i.about),
-        cell(i.evidence ?? (i.notUsed ? 'the record names none' : 'not reported')),
+        cell(
+          c.review.leftAdvice?.[notApplicable(i.number)]
+            ? `not applicable, because ${c.review.leftAdvice[notApplicable(i.number)]}`
+            : (i.evidence ?? (i.notUsed ? 'the record names none' : 'not reported')),
+        ),
         cell(i.evidence ? i.place : ''),
       ]),
     },

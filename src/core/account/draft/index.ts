@@ -26,6 +26,7 @@ export function draftAccount(context: FactContext, telling: Telling = tellingOf(
         title: PARTS[id][account.voice],
         edited: edited !== undefined,
         content: edited ? (edited as unknown as Paragraph[]) : paragraphsOf(sentences),
+        draft: paragraphsOf(sentences),
         drafted: sentences.map((s) => ({ stage: s.stage, about: s.told.on, content: s.content })),
       },
     ]

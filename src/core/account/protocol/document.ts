@@ -16,12 +16,14 @@ const list = (items: readonly string[], ordered = false): Block[] =>
 const because = (reason: string): string => (reason.trim() ? `: ${reason.trim()}` : '')
 
 /** What changed, in one line. */
-export const differenceWords = ({ about, from, to }: Difference): string =>
-  from === undefined
+export const differenceWords = ({ about: matter, from, to }: Difference): string => {
+  const about = matter[0]!.toUpperCase() + matter.slice(1)
+  return from === undefined
     ? `${about} added: ${to}`
     : to === undefined
       ? `${about} dropped: ${from}`
       : `${about} changed from ${from} to ${to}`
+}
 
 /** The protocol as a document of its own, as it stands in force, with its amendments. */
 export function protocolDocument({

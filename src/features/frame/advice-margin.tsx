@@ -1,0 +1,149 @@
+'use client'
+import { useState } from 'react'
+import {
+  adviceOn,
+  dateWords,
+  factsChanged,
+  factsIn,
+  type Advice,
+  type FactContext,
+  type Passage,
+} from '@/core/account'
+import { plural } from '@/core/base'
+import { useStore } from '@/store/provider'
+import { useLeadTo } from '@/store/use-lead-to'
+
+/** What strikes in the section as it stands, and what changed in it since it was last read. */
+export function AdviceMargin({ context, passages }: { context: FactContext; passages: readonly Passage[] }) {
+  const { act, deed } = useStore()
+  const all = adviceOn(context, passages)
+  const { leftAdvice = {} } = context.review
+  const open = all.filter((a) => leftAdvice[a.key] === undefined)
+  const left = all.filter((a) => leftAdvice[a.key] !== undefined)
+  return (
+    <>
+      <Changed context={context} passages={passages} />
+      <section aria-label="Advice" style={{ marginTop: 18 }}>
+        <h2>{open.length ? plural(open.length, 'piece of advice', 'pieces of advice') : 'No advice'}</h2>
+        {!open.length && <p className="sub">Nothing strikes in text and record.</p>}
+        {open.map((a) => (
+          <AdviceRow key={a.key} advice={a} context={context} />
+        ))}
+        {left.map((a) => (
+          <p key={a.key} className="sub">
+            {a.message} Left, because {leftAdvice[a.key] || 'no reason was given'}.{' '}
+            <button className="plain link" onClick={() => deed(act('advice.resume', { key: a.key }))}>
+              raise it again
+            </button>
+          </p>
+        ))}
+      </section>
+    </>
+  )
+}
+
+function AdviceRow({ advice, context }: { advice: Advice; context: FactContext }) {
+  const { act, deed } = useStore()
+  const lead = useLeadTo(context.review)
+  const [leaving, setLeaving] = useState(false)
+  const { passage, mend } = advice
+  return (
+    <div className="remark">
+      <p>
+        <b>{advice.message}</b> <span className="sub">{advice.why}</span>
+      </p>
+      {advice.words && <p className="sub serif">{advice.words}</p>}
+      {leaving ? (
+        <input
+          className="line-input serif"
+          autoFocus
+          aria-label="Why it is left"
+          placeholder="leave it, because …"
+          onKeyDown={(e) => {
+            if (e.key === 'Escape') setLeaving(false)
+            const reason = e.currentTarget.value.trim()
+            if (e.key === 'Enter' && reason) deed(act('advice.leave', { key: advice.key, reason }))
+          }}
+        />
+      ) : (
+        <p className="sub">
+          {passage && (
+            <>
+              <button
+                className="plain link"
+                onClick={() =>
+                  document.getElementById(`passage-${passage}`)?.scrollIntoView({ behavior: 'smooth' })
+                }
+              >
+                go there
+              </button>
+              {' · '}
+            </>
+          )}
+          {mend && (
+            <>
+              <button
+                className="plain link"
+                onClick={() =>
+                  lead({
+                    text: '',
+                    from: '',
+                    missing: false,
+                    stage: mend.stage,
+                    ...(mend.anchor ? { anchor: mend.anchor } : {}),
+                  })
+                }
+              >
+                {mend.label.toLowerCase()}
+              </button>
+              {' · '}
+            </>
+          )}
+          <button className="plain link" onClick={() => setLeaving(true)}>
+            leave it, because …
+          </button>
+        </p>
+      )}
+    </div>
+  )
+}
+
+/** Facts that read otherwise than when a person said last that they had read the section. */
+function Changed({ context, passages }: { context: FactContext; passages: readonly Passage[] }) {
+  const { act, deed, now } = useStore()
+  const { textRead } = context.review
+  const changed = factsChanged(context, passages)
+  const read = (
+    <button
+      className="plain link"
+      onClick={() => deed(act('text.read', { at: now(), facts: factsIn(context, passages) }))}
+    >
+      {textRead ? 'I have read it as it is now' : 'mark it as read: later changes are then told here'}
+    </button>
+  )
+  if (!passages.length) return null
+  return (
+    <section aria-label="Changed since you read it" style={{ marginTop: 14 }}>
+      {textRead && (
+        <p className="sub">
+          Read last on {dateWords(textRead.at)}
+          {changed.length
+            ? `; since then ${plural(changed.length, 'fact')} changed:`
+            : '; no fact changed since.'}
+        </p>
+      )}
+      {changed.map((c) => (
+        <p key={c.ref} className="fact-change">
+          <del>{c.from}</del> → <b>{c.to}</b>
+          {c.because && (
+            <span className="sub">
+              {' '}
+              {c.because.words}, {dateWords(c.because.at)}
+            </span>
+          )}
+        </p>
+      ))}
+      {(!textRead || changed.length > 0) && <p className="sub">{read}</p>}
+    </section>
+  )
+}

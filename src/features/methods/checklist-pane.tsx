@@ -1,0 +1,89 @@
+'use client'
+import { notApplicable, reportingItems, type FactContext, type ReportingItem } from '@/core/account'
+import { useState } from 'react'
+import { useStore } from '@/store/provider'
+import { useLeadTo } from '@/store/use-lead-to'
+
+/** The items of PRISMA-S, each closed by the record and never by a tick; what is missing leads to where it can be done. */
+export function ChecklistPane({ context, show }: { context: FactContext; show: () => void }) {
+  const items = reportingItems(context)
+  const closed = items.filter((i) => i.evidence).length
+  return (
+    <div className="page">
+      <div className="page-head">
+        <h1>Reporting items</h1>
+        <p className="sub">
+          {closed} of {items.length} are closed by the record. PRISMA-S; the wording is ours, and short.
+        </p>
+      </div>
+      <table className="checklist">
+        <tbody>
+          {items.map((item) => (
+            <ItemRow key={item.number} item={item} context={context} show={show} />
+          ))}
+        </tbody>
+      </table>
+    </div>
+  )
+}
+
+function ItemRow({ item, context, show }: { item: ReportingItem; context: FactContext; show: () => void }) {
+  const { act, deed } = useStore()
+  const lead = useLeadTo(context.review)
+  const [leaving, setLeaving] = useState(false)
+  const key = notApplicable(item.number)
+  const left = context.review.leftAdvice?.[key]
+  const state = left ? 'left' : item.evidence ? 'closed' : item.notUsed ? 'unused' : 'open'
+  return (
+    <tr data-state={state}>
+      <th scope="row">{item.number}</th>
+      <td>{item.about}</td>
+      <td>
+        {left ? (
+          <>
+            not applicable, because {left}{' '}
+            <button className="plain link sub" onClick={() => deed(act('advice.resume', { key }))}>
+              take that back
+            </button>
+          </>
+        ) : item.evidence ? (
+          <>
+            {item.evidence}{' '}
+            <button className="plain link sub" onClick={show}>
+              {item.place}
+            </button>
+          </>
+        ) : leaving ? (
+          <input
+            className="line-input serif"
+            autoFocus
+            aria-label={`Why item ${item.number} is not applicable`}
+            placeholder="not applicable, because …"
+            onKeyDown={(e) => {
+              if (e.key === 'Escape') setLeaving(false)
+              const reason = e.currentTarget.value.trim()
+              if (e.key !== 'Enter' || !reason) return
+              deed(act('advice.leave', { key, reason }))
+              setLeaving(false)
+            }}
+          />
+        ) : (
+          <span className="sub">
+            {item.notUsed ? 'the record names none' : <b>not reported yet</b>}
+            {' · '}
+            <button
+              className="plain link"
+              onClick={() => lead({ text: '', stage: item.stage, from: '', missing: false })}
+            >
+              where it can be done
+            </button>
+            {' · '}
+            <button className="plain link" onClick={() => setLeaving(true)}>
+              not applicable, because …
+            </button>
+          </span>
+        )}
+      </td>
+    </tr>
+  )
+}

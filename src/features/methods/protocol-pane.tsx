@@ -1,0 +1,184 @@
+'use client'
+import { Button, Input, InputNumber } from 'antd'
+import { useState } from 'react'
+import { pluralInWords } from '@/core/base'
+import {
+  departures,
+  differenceWords,
+  protocolDocument,
+  protocolInForce,
+  type Departure,
+  type FactContext,
+} from '@/core/account'
+import { useStore } from '@/store/provider'
+import { dateWords } from '@/core/account'
+import { TreeView } from '../shared/tree-view'
+import { TreeExports } from './tree-exports'
+
+/** The plan, frozen before the first search; what was amended, and what departs from it. */
+export function ProtocolPane({ context }: { context: FactContext }) {
+  const { review } = context
+  const inForce = protocolInForce(review)
+  const tree = protocolDocument(review)
+  if (!inForce || !tree) return <Freeze context={context} />
+  const found = departures(context)
+  return (
+    <div className="page" id="protocol">
+      <div className="page-head">
+        <h1>Protocol</h1>
+        <TreeExports tree={tree} name={tree.title} />
+      </div>
+      <section aria-label="Departures" className="departures">
+        <h2>
+          {found.length
+            ? `The review departs from it in ${pluralInWords(found.length, 'point')}`
+            : 'Departures'}
+        </h2>
+        {found.length ? (
+          found.map((d) => <DepartureRow key={d.key} departure={d} />)
+        ) : (
+          <p className="sub">None: plan and reading are as they were frozen.</p>
+        )}
+        {found.length > 0 && <Amend readers={inForce.readers} />}
+      </section>
+      <Registration context={context} />
+      <TreeView tree={tree} />
+    </div>
+  )
+}
+
+function Freeze({ context: { review } }: { context: FactContext }) {
+  const { act, deed, newId, now } = useStore()
+  const [readers, setReaders] = useState(2)
+  const some = review.question.trim() !== '' && review.sources.length > 0
+  return (
+    <div className="page" id="protocol">
+      <div className="page-head">
+        <h1>Protocol</h1>
+      </div>
+      <p className="serif">
+        A protocol is your plan, frozen: question, concepts, sources, limits with their reasons, what is asked
+        of each work, and known items. Later departures from it list themselves, and the section tells them.
+      </p>
+      {review.runs.length > 0 && (
+        <p className="sub">
+          You have searched already. The section will say that the plan was frozen after the first search.
+        </p>
+      )}
+      <p>
+        Each work is to be read by{' '}
+        <InputNumber
+          size="small"
+          min={1}
+          max={9}
+          value={readers}
+          aria-label="Readers of each work"
+          onChange={(n) => n && setReaders(n)}
+          style={{ width: 58 }}
+        />{' '}
+        {readers === 1 ? 'person' : 'people'}.
+      </p>
+      <Button
+        type="primary"
+        disabled={!some}
+        onClick={() => deed(act('protocol.freeze', { id: newId(), at: now(), readers }))}
+      >
+        Freeze the plan
+      </Button>
+      {!some && <p className="sub">A question and a source are needed first (⇧1).</p>}
+    </div>
+  )
+}
+
+/** What a person types of a departure is kept when they leave the field. */
+function DepartureRow({ departure }: { departure: Departure }) {
+  const { act, deed } = useStore()
+  const { key, at, reason } = departure
+  return (
+    <div className="departure">
+      <p>
+        {differenceWords(departure)}
+        {at && <span className="sub"> · {dateWords(at)}</span>}
+      </p>
+      <input
+        key={reason}
+        className="line-input serif"
+        aria-label={`Why: ${departure.about}`}
+        placeholder="because …"
+        defaultValue={reason}
+        onKeyDown={(e) => e.key === 'Enter' && e.currentTarget.blur()}
+        onBlur={(e) => {
+          const words = e.currentTarget.value.trim()
+          if (words !== reason) deed(act('departure.explain', { key, reason: words }))
+        }}
+      />
+    </div>
+  )
+}
+
+/** An amendment is a named deed: it takes the plan as it is now, and needs a reason. */
+function Amend({ readers }: { readers: number }) {
+  const { act, deed, newId, now } = useStore()
+  const [shown, setShown] = useState(false)
+  const [why, setWhy] = useState('')
+  if (!shown)
+    return (
+      <button className="plain link sub" onClick={() => setShown(true)}>
+        amend the protocol instead: the plan as it is now becomes the protocol
+      </button>
+    )
+  return (
+    <p style={{ display: 'flex', gap: 8 }}>
+      <Input
+        size="small"
+        autoFocus
+        aria-label="Why the protocol is amended"
+        placeholder="what made it necessary"
+        value={why}
+        onChange={(e) => setWhy(e.target.value)}
+      />
+      <Button
+        size="small"
+        disabled={!why.trim()}
+        onClick={() => {
+          deed(act('protocol.amend', { id: newId(), at: now(), readers, why: why.trim() }))
+          setShown(false)
+        }}
+      >
+        Amend
+      </Button>
+    </p>
+  )
+}
+
+function Registration({ context: { review } }: { context: FactContext }) {
+  const { act, deed } = useStore()
+  const known = review.registration
+  const set = (part: { place?: string; number?: string }): void => {
+    const next = { place: known?.place ?? '', number: known?.number ?? '', ...part }
+    const same = next.place === (known?.place ?? '') && next.number === (known?.number ?? '')
+    if (!same && next.place)
+      deed(act('protocol.register', { ...(known?.on ? { on: known.on } : {}), ...next }))
+  }
+  return (
+    <section aria-label="Registration" className="registration">
+      <h2>Where it is registered or deposited</h2>
+      <input
+        key={`place ${known?.place}`}
+        className="line-input serif"
+        aria-label="Place of registration"
+        placeholder="a register, a repository, a mail to a supervisor"
+        defaultValue={known?.place}
+        onBlur={(e) => set({ place: e.currentTarget.value.trim() })}
+      />
+      <input
+        key={`number ${known?.number}`}
+        className="line-input serif"
+        aria-label="Number of registration"
+        placeholder="its number, where there is one"
+        defaultValue={known?.number}
+        onBlur={(e) => set({ number: e.currentTarget.value.trim() })}
+      />
+    </section>
+  )
+}
