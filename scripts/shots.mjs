@@ -80,15 +80,9 @@ try {
     await page.locator('[data-line="1"]').click()
     await page.waitForSelector('.translation')
   })
-  await shot('limits', async () => {
-    await stage('searches')
-    await page.keyboard.press('2')
-    await page.getByText(/before any limit/).waitFor()
-  })
   for (const [name, key, wait] of [
     ['advice', '5', '.remark'],
     ['board', '6', '.board table'],
-    ['peek', '8', '.peek-record'],
   ])
     await shot(name, async () => {
       await stage('searches')
@@ -128,6 +122,21 @@ try {
     await page.waitForSelector('.flow-row')
   })
   await shot('methods', () => stage('methods'))
+  await shot('protocol', async () => {
+    await stage('methods')
+    await page.keyboard.press('o')
+    await page.waitForSelector('#protocol')
+  })
+  // Last of all: it changes the text.
+  const margin = async () => {
+    await stage('methods')
+    await page.locator('#passage-judged .tiptap').click()
+    await page.keyboard.press('Control+End')
+    await page.keyboard.type(' Getting 17 further reports was difficult. We exclude them.')
+    await page.locator('#passage-judged').getByText('beside the draft').click()
+    await page.waitForSelector('.beside')
+    await page.waitForTimeout(1500)
+  }
   await shot('shelf', async () => {
     await page.goto(base)
     await page.waitForSelector('.shelf-row')
@@ -138,6 +147,8 @@ try {
     await page.locator('[data-line="4"]').click()
     await page.waitForSelector('.translation')
   })
+  await page.emulateMedia({ colorScheme: 'light' })
+  await shot('margin', margin)
   // It adds a database to the demo, so nothing of the demo may be shown after it.
   await shot('describe', async () => {
     await page.emulateMedia({ colorScheme: 'light' })

@@ -21,6 +21,7 @@ import {
   toMarkdown,
   verbatim,
   type FactContext,
+  reportingItems,
 } from '.'
 
 const opened = (release: Release): OpenStandin[] =>
@@ -151,6 +152,26 @@ describe('the account of the demo review', () => {
     expect(textOf(contextOf({ ...review, strategies, runs: [...review.runs, run] }))).toContain(
       'left out, with NOT, records that match hearing in Fernhollow',
     )
+  })
+
+  it('names a filter that a line took over, once for all databases, and says what was changed of it', () => {
+    const filter = (changed: string) => ({ what: 'filter' as const, name: 'Trials in schools', changed })
+    const strategies = Object.fromEntries(
+      Object.entries(review.strategies).map(([id, lines]) => [
+        id,
+        lines.map((l, n) =>
+          n ? l : { ...l, takenOver: filter(id === 'demo-girder' ? 'one word less' : '') },
+        ),
+      ]),
+    )
+    const c = contextOf({ ...review, strategies })
+    const text = textOf(c)
+    expect(text).toMatch(
+      /In Fernhollow, Mindmere, [^.]* a filter was taken over: Trials in schools, unchanged\./,
+    )
+    expect(text).toContain('a filter: Trials in schools, changed in this: one word less.')
+    expect(reportingItems(c).find((i) => i.number === 10)?.evidence).toBe('Trials in schools')
+    expect(reportingItems(contextOf(review)).find((i) => i.number === 10)?.notUsed).toBe(true)
   })
 
   it("takes a person's own words as they are, whatever signs and pronouns they hold", () => {

@@ -11,7 +11,7 @@ const word = (bits: number): string =>
 
 /**
  * The first 128 bits of a hex digest as eight words that can be read out over a telephone: proquints (D. S. Wilkerson,
- * "A Proposal for Proquints", arXiv:0901.4016; alphabet from memory).
+ * "A Proposal for Proquints", 2009; alphabet from memory).
  */
 export const digestWords = (digest: string): string =>
   Array.from({ length: 8 }, (_, i) => word(parseInt(digest.slice(i * 4, i * 4 + 4), 16))).join(' ')

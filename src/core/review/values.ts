@@ -157,6 +157,10 @@ export type Term = z.infer<typeof Term>
 export const LeftRemark = z.object({ id: Id, sourceId: Id, key: Text, message: Text, reason: Text })
 export type LeftRemark = z.infer<typeof LeftRemark>
 
+/** What a line takes over from others, and what was changed of it. */
+export const TakenOver = z.object({ what: z.enum(['filter', 'earlier strategy']), name: Text, changed: Text })
+export type TakenOver = z.infer<typeof TakenOver>
+
 /** One search statement; its number is its place in the strategy, counted from 1. */
 export const Line = z.object({
   id: Id,
@@ -169,6 +173,8 @@ export const Line = z.object({
   drafted: z.boolean(),
   /** A search that has no text: a form, a drawn structure, a journal browsed. What was done, in words; `text` is empty. */
   described: Text.optional(),
+  /** A filter that others published, or an earlier strategy. */
+  takenOver: TakenOver.optional(),
 })
 export type Line = z.infer<typeof Line>
 

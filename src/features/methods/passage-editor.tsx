@@ -34,7 +34,7 @@ export function PassageEditor({
   const extensions = useMemo(
     () => [
       StarterKit.configure({
-        heading: false,
+        heading: { levels: [2, 3] },
         codeBlock: false,
         code: false,
         horizontalRule: false,

@@ -1,3 +1,4 @@
+import type { TakenOver } from '../../review'
 import { text } from '../document'
 import { cell, type Block } from '../documents/tree'
 import { searchedIn } from '../standing'
@@ -53,6 +54,15 @@ export function reportingItems(c: AppendixContext): ReportingItem[] {
     ...new Set([...ways('people'), ...(review.contacts ?? []).filter((x) => x.asked).map((x) => x.who)]),
   ]
   const hand = ways('hand search', 'own collection')
+  const taken = (what: TakenOver['what']): string[] => [
+    ...new Set(
+      searched.flatMap((s) =>
+        (review.strategies[s.id] ?? []).flatMap((l) =>
+          l.takenOver?.what === what ? [l.takenOver.name] : [],
+        ),
+      ),
+    ),
+  ]
   const limited = review.limits.length > 0
   const reasons = review.limits.every((l) => l.reason.trim())
   const update =
@@ -116,8 +126,22 @@ export function reportingItems(c: AppendixContext): ReportingItem[] {
       'Appendix C',
       'question',
     ),
-    item(10, 'filters that others published', undefined, 'Appendix B', 'searches', true),
-    item(11, 'earlier strategies that were taken over', undefined, 'Appendix B', 'searches', true),
+    item(
+      10,
+      'filters that others published',
+      names(taken('filter')) || undefined,
+      'second part',
+      'searches',
+      !taken('filter').length,
+    ),
+    item(
+      11,
+      'earlier strategies that were taken over',
+      names(taken('earlier strategy')) || undefined,
+      'second part',
+      'searches',
+      !taken('earlier strategy').length,
+    ),
     item(
       12,
       'how the search is kept up to date',

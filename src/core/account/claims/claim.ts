@@ -1,7 +1,7 @@
 import type { LimitKind, LimitValue } from '../../query'
 import type { Applied } from '../standing'
 import type { Join } from '../joins'
-import type { ReadingOrder } from '../../review'
+import type { ReadingOrder, TakenOver } from '../../review'
 
 /**
  * What a claim rests on, by name: `run:…`, `import:…`, `source:…`, `concept:…`, `limit:…`, `term:…`, `line:…`, or
@@ -60,6 +60,7 @@ export type Claim =
       nearnessLost: boolean
     })
   | (Says<'Joined'> & { sourceId: string; join: NonNullable<Join>; counted: boolean })
+  | (Says<'TookOver'> & { sourceId: string; what: TakenOver['what']; name: string; changed: string })
   | (Says<'LeftOut'> & { sourceId: string })
   | (Says<'StoodIn'> & { sourceId: string; kind: LimitKind; by: string })
   | (Says<'WithoutQuery'> & { sourceId: string; lineId: string; deed: string })

@@ -18,6 +18,7 @@ export function searches(context: FactContext): Claim[] {
       searchedWith(context, s, on),
       ...joined(context, s, on),
       ...leftOut(context, s, on),
+      ...tookOver(context, s),
       ...stoodIn(context, s, on),
       ...described(context, s),
       ...missing(context, s),
@@ -55,6 +56,14 @@ function joined({ review }: FactContext, { id: sourceId }: Source, on: string[])
   if (!join || !joining || !currentRuns(review, sourceId).has(joining.id)) return []
   return [{ says: 'Joined', on, sourceId, join, counted: !joining.limits.length }]
 }
+
+/** What lines that were run as they stand took over, by name. */
+const tookOver = ({ review }: FactContext, { id: sourceId }: Source): Claim[] =>
+  (review.strategies[sourceId] ?? []).flatMap((line): Claim[] => {
+    const run = currentRuns(review, sourceId).get(line.id)
+    if (!run || !line.takenOver) return []
+    return [{ says: 'TookOver', on: [`run:${run.id}`], sourceId, ...line.takenOver }]
+  })
 
 const leftOut = (context: FactContext, { id: sourceId }: Source, on: string[]): Claim[] =>
   runWith(context, sourceId).leftOut.length ? [{ says: 'LeftOut', on, sourceId }] : []

@@ -1,5 +1,5 @@
 import type { LimitValue } from '../../query'
-import type { Source } from '../../review'
+import type { Source, TakenOver } from '../../review'
 import type { ClaimOf, Evidence } from '../claims'
 import type { Stage } from '../facts'
 
@@ -74,6 +74,7 @@ export type Grouped =
   | (Told<'ways'> & { ways: Alike<Way>[]; all: boolean; concepts: number })
   | (Told<'no nearness'> & { sourceIds: string[] })
   | (Told<'without query'> & { sourceId: string; lineId: string; deed: string })
+  | (Told<'taken over'> & { what: TakenOver['what']; name: string; changed: string; sourceIds: string[] })
   | (Told<'left out'> & { sourceIds: string[] })
   | (Told<'terms'> & { count: number; byYield: boolean; appendix: boolean; few?: true })
   | (Told<'no heading'> & { gaps: { gapId: string; sourceId: string }[] })

@@ -3,7 +3,7 @@ import { Id } from '../../base'
 import { LimitValue } from '../../query'
 import { moveLine, renumberLines } from '../../strategy'
 import type { Place } from '../place'
-import { LeftRemark, Line } from '../values'
+import { LeftRemark, Line, TakenOver } from '../values'
 import { atStage, kind, one, PLAIN, put, removes, said } from './kind'
 
 const sheet = ({ sourceId }: { sourceId: string }): Place => ({
@@ -63,6 +63,8 @@ export const STRATEGY_KINDS = {
       limits: z.array(LimitValue).optional(),
       note: z.string().optional(),
       described: z.string().optional(),
+      /** With an empty name, nothing is taken over any more. */
+      takenOver: TakenOver.optional(),
       conceptId: Id.optional(),
     }),
     apply: (r, p) => {
@@ -76,14 +78,16 @@ export const STRATEGY_KINDS = {
       if (p.conceptId !== undefined) line.conceptId = p.conceptId
       if (p.note !== undefined) line.note = p.note
       if (p.described !== undefined) line.described = p.described
+      if (p.takenOver?.name.trim()) line.takenOver = p.takenOver
+      else if (p.takenOver) delete line.takenOver
     },
     place: (p) => atLine(p.sourceId, p.id),
     words: said('line changed'),
     held: (r, p) => {
       const line = one(r.strategies[p.sourceId] ?? [], p.id)
       if (!line) return undefined
-      const { text, limits, note, described, conceptId } = line
-      const fields: Record<string, unknown> = { text, limits, note, described, conceptId }
+      const { text, limits, note, described, conceptId, takenOver } = line
+      const fields: Record<string, unknown> = { text, limits, note, described, conceptId, takenOver }
       const names = Object.keys(p).filter((k) => k in fields)
       return Object.fromEntries(names.map((k) => [k, fields[k]]))
     },

@@ -6,6 +6,7 @@ import type { Action } from '@/store/actions'
 import type { SourceInfo } from '@/store/source-info'
 import { useStaged } from '@/store/use-staged'
 import { KeyHint } from '../../shared/key-hint'
+import { TakenOverField } from './taken-over'
 import type { SheetActions } from './actions/use-sheet-actions'
 
 /** What can be done with the lines that are marked. */
@@ -79,6 +80,7 @@ export function LineBar({
         placeholder="a note on this line"
         {...note}
       />
+      <TakenOverField key={line.id} sourceId={info.source.id} line={line} number={number} />
       <span className="sub">
         {run &&
           [`run ${run.at.slice(0, 10)} ${run.at.slice(11, 16)}`, nameOf(review, run.by)]

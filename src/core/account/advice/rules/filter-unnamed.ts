@@ -4,7 +4,9 @@ import type { Rule } from '../advice'
 export const filterUnnamed: Rule = ({ context: { review }, text }) =>
   review.sources.flatMap((s) =>
     (review.strategies[s.id] ?? [])
-      .filter((l) => /\bfilter\b|\bhedge\b|taken over|earlier strategy|adapted from/i.test(l.note))
+      .filter(
+        (l) => !l.takenOver && /\bfilter\b|\bhedge\b|taken over|earlier strategy|adapted from/i.test(l.note),
+      )
       .filter(() => !/\bfilters?\b|\bhedge\b|earlier strateg|taken over|adapted/i.test(text))
       .map((l) => ({
         matter: `${s.id} ${l.id}`,

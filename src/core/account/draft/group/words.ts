@@ -10,6 +10,7 @@ export function words(claims: readonly Claim[], context: FactContext, byTime: bo
   return [
     ...concepts(claims),
     ...ways(claims, context),
+    ...takenOver(claims),
     ...terms(claims, context),
     ...known(claims, byTime),
     ...limits(claims),
@@ -37,6 +38,27 @@ function concepts(claims: readonly Claim[]): Grouped[] {
       reason,
     })),
   ]
+}
+
+/** What was taken over from others: once for all databases in which it was changed alike. */
+function takenOver(claims: readonly Claim[]): Grouped[] {
+  const found = new Map<string, Grouped & { tells: 'taken over' }>()
+  for (const { on, sourceId, what, name, changed } of ofKind(claims, 'TookOver')) {
+    const key = JSON.stringify([what, name.trim(), changed.trim()])
+    const known = found.get(key)
+    const sourceIds = [...new Set([...(known?.sourceIds ?? []), sourceId])]
+    found.set(key, {
+      ...searched,
+      tells: 'taken over',
+      core: true,
+      what,
+      name: name.trim(),
+      changed: changed.trim().replace(/\.$/, ''),
+      on: [...(known?.on ?? []), ...on],
+      sourceIds,
+    })
+  }
+  return [...found.values()]
 }
 
 /** How each source was asked; those that were asked alike together, most first. */

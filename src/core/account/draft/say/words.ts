@@ -55,6 +55,14 @@ export const WORDS = {
     `${names(ids)} ${ids.length === 1 ? 'knows' : 'know'} no nearness; AND stood in its place there.`,
     `Where nearness is not known (${names(ids)}), AND stood in its place.`,
   ],
+  'taken over': ({ what, name, changed, sourceIds }: GroupedOf<'taken over'>) => {
+    const how = changed ? `, changed in this: ${verbatim(changed)}` : ', unchanged'
+    const where = names(sourceIds)
+    return [
+      `In ${where}, ${what === 'filter' ? 'a filter' : 'an earlier strategy'} was taken over: ${verbatim(name)}${how}.`,
+      `Taken over in ${where} was ${what === 'filter' ? 'a filter' : 'an earlier strategy'}: ${verbatim(name)}${how}.`,
+    ]
+  },
   'left out': ({ sourceIds: ids }: GroupedOf<'left out'>, say: Say) => {
     const what = listed(ids.map((id) => `records that match {words.leftOut:${id}} in ${database(id)}`))
     return say(
