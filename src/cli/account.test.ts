@@ -1,12 +1,11 @@
 import mammoth from 'mammoth'
-import { existsSync, mkdtempSync, readFileSync, writeFileSync } from 'node:fs'
+import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import path from 'node:path'
 import { beforeAll, describe, expect, it } from 'vitest'
 import { packReview } from '../core/review'
-import { LATEST, openStandin, RELEASES, STANDINS, type OpenStandin, type Release } from '../standins'
-import { recordsOf, vocabularyOf, type SourceId } from '../standins/corpus/releases'
-import { buildDemo } from '../standins/demo'
+import { STANDINS } from '../standins'
+import { builtDemo } from '../standins/built-demo.fixture'
 import { parseArguments } from './arguments'
 import { COMMANDS } from './commands'
 
@@ -17,17 +16,7 @@ const run = async ([name = '', ...words]: string[]) => {
   return command.run(parseArguments(words, command.options, command.files))
 }
 
-const BUILT = path.join(import.meta.dirname, '..', '..', 'public', 'data', 'demo.luvren.zip')
-
-beforeAll(() => {
-  // What the tests are begun with builds the demo anew; alone, it takes a minute.
-  if (existsSync(BUILT)) return writeFileSync(file('demo.zip'), readFileSync(BUILT))
-  const opened = (release: Release): OpenStandin[] =>
-    STANDINS.map((s) =>
-      openStandin(s, release, recordsOf(s.id as SourceId, release), vocabularyOf(s.id as SourceId)),
-    )
-  writeFileSync(file('demo.zip'), packReview(buildDemo(opened(RELEASES[0]), opened(LATEST)), 'Demo'))
-}, 120_000)
+beforeAll(() => writeFileSync(file('demo.zip'), packReview(builtDemo(), 'Demo')), 120_000)
 
 /** What a stranger reads in a Word file: its tables, by an independent reader that shares no code with the writer. */
 async function tablesOf(name: string): Promise<{ caption: string; rows: string[][] }[]> {

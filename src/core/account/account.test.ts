@@ -1,7 +1,6 @@
 import { describe, expect, it } from 'vitest'
-import { recordsOf, vocabularyOf, type SourceId } from '../../standins/corpus/releases'
-import { buildDemo } from '../../standins/demo'
-import { LATEST, openStandin, RELEASES, STANDINS, type OpenStandin, type Release } from '../../standins'
+import { builtDemo } from '../../standins/built-demo.fixture'
+import { STANDINS } from '../../standins'
 import { PROFILES } from '../../standins/profiles'
 import { gather } from '../records'
 import { tell } from '../figures'
@@ -24,11 +23,7 @@ import {
   reportingItems,
 } from '.'
 
-const opened = (release: Release): OpenStandin[] =>
-  STANDINS.map((s) =>
-    openStandin(s, release, recordsOf(s.id as SourceId, release), vocabularyOf(s.id as SourceId)),
-  )
-const packed = buildDemo(opened(RELEASES[0]), opened(LATEST))
+const packed = builtDemo()
 const review = fold(packed.entries).review
 const blockOf = (digest: string): unknown => JSON.parse(new TextDecoder().decode(packed.blobs.get(digest)))
 const toldOf = (r: Review) =>

@@ -3,24 +3,10 @@ import { buildIndex } from '../engine'
 import { tell, termAsks } from '../figures'
 import { gather, layColumns, toDocument, WorkList } from '../records'
 import { fold, sidesIn, worksOf } from '../review'
-import { recordsOf, vocabularyOf, type SourceId } from '../../standins/corpus/releases'
-import { buildDemo } from '../../standins/demo'
-import {
-  LATEST,
-  openStandin,
-  RELEASES,
-  releaseWords,
-  STANDINS,
-  type OpenStandin,
-  type Release,
-} from '../../standins'
+import { builtDemo } from '../../standins/built-demo.fixture'
+import { LATEST, releaseWords, STANDINS } from '../../standins'
 import { PROFILES } from '../../standins/profiles'
 import type { FactContext } from './facts'
-
-const opened = (release: Release): OpenStandin[] =>
-  STANDINS.map((s) =>
-    openStandin(s, release, recordsOf(s.id as SourceId, release), vocabularyOf(s.id as SourceId)),
-  )
 
 let made: Promise<FactContext> | undefined
 
@@ -30,7 +16,7 @@ export function demoContext(): Promise<FactContext> {
 }
 
 async function make(): Promise<FactContext> {
-  const { entries, blobs } = buildDemo(opened(RELEASES[0]), opened(LATEST))
+  const { entries, blobs } = builtDemo()
   const value = (digest: string): unknown => JSON.parse(new TextDecoder().decode(blobs.get(digest)))
   const sides = await sidesIn(entries, async (digest) => blobs.get(digest))
   const { review } = fold(entries, { side: (digest) => sides.get(digest) })

@@ -1,3 +1,4 @@
+import { z } from 'zod'
 import { canonicalJson, digestWords, fail, ok, problem, type Result } from '../../base'
 import type { Figures } from '../../figures'
 import { text } from '../document'
@@ -53,6 +54,41 @@ export function freezeText(
 export const frozenBytes = (frozen: FrozenDocument): Uint8Array =>
   new TextEncoder().encode(canonicalJson(JSON.parse(JSON.stringify(frozen))))
 
+const Cell = z.array(
+  z.union([
+    z.object({
+      type: z.literal('text'),
+      text: z.string(),
+      marks: z.array(z.object({ type: z.enum(['italic', 'bold']) })).optional(),
+    }),
+    z.object({ type: z.literal('fact'), attrs: z.object({ ref: z.string() }) }),
+  ]),
+)
+const BlockShape = z.discriminatedUnion('kind', [
+  z.looseObject({ kind: z.literal('heading'), level: z.int().min(1).max(3), content: Cell }),
+  z.looseObject({ kind: z.literal('paragraph'), content: Cell }),
+  z.looseObject({ kind: z.literal('list'), ordered: z.boolean(), items: z.array(Cell) }),
+  z.looseObject({ kind: z.literal('quote'), content: z.array(Cell) }),
+  z.looseObject({
+    kind: z.literal('table'),
+    caption: Cell,
+    head: z.array(z.string()),
+    rows: z.array(z.array(Cell)),
+    notes: z.array(Cell).optional(),
+    mono: z.array(z.int()).optional(),
+  }),
+  z.looseObject({ kind: z.literal('figure'), caption: Cell, svg: z.string(), alt: z.string() }),
+])
+/** It comes with packages of other people: what is shown of it has to be what can be shown. */
+const Shape = z.looseObject({
+  form: z.literal(1),
+  generator: z.int(),
+  tree: z.object({ title: z.string(), blocks: z.array(BlockShape) }),
+  facts: z.record(z.string(), z.string()),
+  figures: z.looseObject({}),
+  journal: z.object({ seq: z.int().min(0), digest: z.string().regex(/^[0-9a-f]{64}$/) }),
+})
+
 /** Reads a frozen text; one that is damaged or of a later form says so. */
 export function readFrozen(bytes: Uint8Array): Result<FrozenDocument> {
   const no = (words: string): Result<never> => fail(problem('frozen-refused', 'error', words))
@@ -62,9 +98,7 @@ export function readFrozen(bytes: Uint8Array): Result<FrozenDocument> {
   } catch {
     return no('This frozen text is damaged.')
   }
-  const { form, tree, facts, journal } = (value ?? {}) as Partial<FrozenDocument>
-  if (form !== 1) return no('This frozen text was written by a newer version.')
-  if (!Array.isArray(tree?.blocks) || typeof facts !== 'object' || !journal)
-    return no('This frozen text is damaged.')
-  return ok(value as FrozenDocument)
+  const { form } = (value ?? {}) as { form?: unknown }
+  if (typeof form === 'number' && form > 1) return no('This frozen text was written by a newer version.')
+  return Shape.safeParse(value).success ? ok(value as FrozenDocument) : no('This frozen text is damaged.')
 }

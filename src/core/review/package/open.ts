@@ -6,7 +6,7 @@ import type { SideTaken } from '../side-taken'
 import type { ByteSource } from './bytes'
 import { blobChecks } from './check-blobs'
 import { readJournal } from './journal-lines'
-import { BLOB, JOURNAL, LEFT_OUT } from './pack'
+import { BLOB, JOURNAL, LEFT_OUT, UNFINISHED } from './pack'
 import { unpack, unpackWhole, zipDirectory, type Unpacked, type ZipFile } from './zip-read'
 
 /** A package that was checked whole. Nothing of what lies beside the journal is in memory until it is asked for. */
@@ -16,6 +16,8 @@ export interface Opened {
   digests: string[]
   /** Digests that entries name and whose bytes were not there when it was packed. */
   leftOut: string[]
+  /** What was typed and was no entry yet when it was packed. */
+  unfinished: unknown[]
   /** The bytes of one of `digests`. Rejects where the file was changed since it was checked. */
   blob: (digest: string) => Promise<Uint8Array>
 }
@@ -75,6 +77,8 @@ async function open(source: ByteSource): Promise<Result<Opened>> {
   const kept = new Map<string, Uint8Array>()
   problems.push(...(await checkFiles(source, files, expected, entries, so, kept)))
   const leftOut = await linesOf(source, files.get(LEFT_OUT))
+  const unfinished = await valuesOf(source, files.get(UNFINISHED))
+  if (!unfinished) problems.push(changed(UNFINISHED))
   const digests = [...files.keys()].flatMap((name) => BLOB.exec(name)?.[1] ?? [])
   const here = new Set([...digests, ...leftOut])
   for (const e of entries)
@@ -91,7 +95,7 @@ async function open(source: ByteSource): Promise<Result<Opened>> {
       throw new Error('The package was changed while it was read.')
     return found.value
   }
-  return ok({ entries, digests, leftOut, blob })
+  return ok({ entries, digests, leftOut, unfinished: unfinished ?? [], blob })
 }
 
 const textOf = (bytes: Uint8Array): string => new TextDecoder().decode(bytes)
@@ -102,6 +106,18 @@ const changed = (name: string): Problem =>
 async function linesOf(source: ByteSource, file: ZipFile | undefined): Promise<string[]> {
   const read = file && (await unpackWhole(source, file, { bytes: 0, read: 0 }))
   return read?.ok ? textOf(read.value).split('\n').filter(Boolean) : []
+}
+
+/** A list in a file of its own; empty where the file is not there, undefined where it holds none. */
+async function valuesOf(source: ByteSource, file: ZipFile | undefined): Promise<unknown[] | undefined> {
+  if (!file) return []
+  const read = await unpackWhole(source, file, { bytes: 0, read: 0 })
+  try {
+    const value: unknown = read.ok ? JSON.parse(textOf(read.value)) : undefined
+    return Array.isArray(value) ? value : undefined
+  } catch {
+    return undefined
+  }
 }
 
 /** Does the archive hold what its manifest lists, and nothing else? */

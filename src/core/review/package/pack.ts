@@ -17,7 +17,7 @@ export interface Packed {
 const STAMP = new Date(1980, 0, 2)
 export const JOURNAL = 'data/journal.jsonl'
 export const LEFT_OUT = 'data/left-out.txt'
-const UNFINISHED = 'data/unfinished.json'
+export const UNFINISHED = 'data/unfinished.json'
 export const BLOB = /^data\/blobs\/([0-9a-f]{64})$/
 
 /**
