@@ -129,6 +129,8 @@ test('lines are moved, put in and taken out, and references follow; what others 
   await page.getByRole('button', { name: 'Leave everything' }).click()
   // Keys belong to the dialog until it is gone.
   await expect(page.getByRole('dialog')).toHaveCount(0)
+  // The focus comes home when the dialog has gone; a new line's editor must not lose it to that.
+  await page.waitForFunction(() => document.activeElement !== document.body)
   await page.keyboard.press('n')
   await page.locator('.cm-content').click()
   await page.keyboard.type('title: quiet')
