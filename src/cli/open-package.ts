@@ -11,6 +11,7 @@ import {
   worksOf,
   type ClassesAt,
   type Entry,
+  type Packed,
   type Review,
   type WorkRead,
   type Works,
@@ -27,18 +28,21 @@ export interface OpenedReview {
   /** The bytes under a digest; undefined where they were left out. */
   blob: (digest: string) => Promise<Uint8Array | undefined>
   /** All that was packed with the journal. */
-  packed: { blobs: Map<string, Uint8Array>; leftOut: readonly string[]; unfinished: readonly unknown[] }
+  packed: () => Promise<Required<Omit<Packed, 'entries'>>>
 }
 
 /** A review from its package file, with its works and every number; or what is wrong with the package. */
 export async function openReviewFile(file: string): Promise<OpenedReview | { problems: Problem[] }> {
-  let bytes: Uint8Array
+  return openReviewBytes(readPackage(file))
+}
+
+/** The bytes of a package file; one that cannot be read is a wrong call. */
+export function readPackage(file: string): Uint8Array {
   try {
-    bytes = new Uint8Array(readFileSync(file))
+    return new Uint8Array(readFileSync(file))
   } catch (error) {
     throw new UsageError(`${file} could not be read: ${messageOf(error)}`)
   }
-  return openReviewBytes(bytes)
 }
 
 /** The same of a package that is in memory. */
@@ -58,9 +62,11 @@ export async function openReviewBytes(bytes: Uint8Array): Promise<OpenedReview |
     classesAt: (digest) => values.get(digest) as number[] | undefined,
   }
   const works = worksOf(review, beside.recordsOf, beside.classesAt)
-  const blobs = new Map<string, Uint8Array>()
-  for (const digest of digests) blobs.set(digest, await opened.value.blob(digest))
-  const packed = { blobs, leftOut, unfinished }
+  const packed: OpenedReview['packed'] = async () => {
+    const blobs = new Map<string, Uint8Array>()
+    for (const digest of digests) blobs.set(digest, await opened.value.blob(digest))
+    return { blobs, leftOut, unfinished }
+  }
   return { review, entries, works, told: tell(review, works), beside, blob: bytesAt, packed }
 }
 

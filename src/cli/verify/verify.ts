@@ -1,15 +1,18 @@
-import { readFileSync } from 'node:fs'
-import { digestWords, messageOf, plural, type Problem } from '../../core/base'
-import { packReview, type Entry } from '../../core/review'
+import { digestWords, plural, type Problem } from '../../core/base'
+import { packReview, type Entry, type Packed } from '../../core/review'
 import { UsageError, type Arguments } from '../arguments'
 import { problemLine, type CliCommand, type Outcome } from '../command'
-import { openReviewBytes, type OpenedReview } from '../open-package'
+import { openReviewBytes, readPackage, type OpenedReview } from '../open-package'
 import { checkFlow, checkFrozen, checkPartition, checkTyped } from './check-record'
 import { checkRuns } from './check-runs'
 import { checked, reportText, type Check } from './report'
 
 /** Is the file, byte for byte, what this review packs to? The same review always gives the same bytes. */
-function checkBytes(file: Uint8Array, { review, entries, packed }: OpenedReview): Check {
+function checkBytes(
+  file: Uint8Array,
+  { review, entries }: OpenedReview,
+  packed: Omit<Packed, 'entries'>,
+): Check {
   const again = packReview({ entries: [...entries], ...packed }, review.title)
   let at = again.findIndex((b, i) => b !== file[i])
   if (at < 0 && again.length !== file.length) at = Math.min(again.length, file.length)
@@ -41,7 +44,8 @@ export async function verifyFile(bytes: Uint8Array): Promise<{ checks: Check[]; 
     return {
       checks: [checked('Package', 'files, journal, and what lies beside it', opened.problems.map(words))],
     }
-  const { entries, packed } = opened
+  const { entries } = opened
+  const packed = await opened.packed()
   const beside = `${plural(packed.blobs.size, 'file')} beside the journal`
   const chain = `${plural(entries.length, 'entry', 'entries')} against the chain, ending in ${digestWords(entries.at(-1)!.digest)}`
   const remarks = packed.leftOut.length
@@ -50,7 +54,7 @@ export async function verifyFile(bytes: Uint8Array): Promise<{ checks: Check[]; 
   return {
     checks: [
       checked('Package', `${beside} against the manifest, ${chain}`, [], remarks),
-      checkBytes(bytes, opened),
+      checkBytes(bytes, opened, packed),
     ],
     opened,
   }
@@ -58,13 +62,7 @@ export async function verifyFile(bytes: Uint8Array): Promise<{ checks: Check[]; 
 
 /** All checks of a package, in their order; where it cannot be opened, only what is wrong with it. */
 export async function verifyPackage(file: string, digest?: string): Promise<Check[]> {
-  let bytes: Uint8Array
-  try {
-    bytes = new Uint8Array(readFileSync(file))
-  } catch (error) {
-    throw new UsageError(`${file} could not be read: ${messageOf(error)}`)
-  }
-  const { checks, opened } = await verifyFile(bytes)
+  const { checks, opened } = await verifyFile(readPackage(file))
   if (!opened) return checks
   return [
     ...checks,

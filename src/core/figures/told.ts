@@ -1,5 +1,5 @@
 import {
-  changedSince,
+  rulingsAfter,
   fold,
   rulingsByWork,
   worksOf,
@@ -46,9 +46,8 @@ function toldOf(review: Review, ruled: Ruled): Told {
 export function tellOn(before: Told | undefined, review: Review, works: Works): Told {
   if (!before || before.ruled.works !== works) return tell(review, works)
   if (before.review === review) return before
-  const ruled = rulingsByWork(works, review.rulings, before.ruled)
+  const { ruled, changed } = rulingsAfter(before.ruled, review.rulings)
   if (!samePlaces(before.review, review)) return toldOf(review, ruled)
-  const changed = changedWorks(before.ruled, ruled)
   const tally = tallyAfter(before.tally, changed, review, before.ruled, ruled)
   if (!onlyRulingsDiffer(before.review, review))
     return { review, ruled, tally, figures: figuresOf(review, ruled, tally) }
@@ -77,15 +76,6 @@ const samePlaces = (a: Review, b: Review): boolean =>
 
 const onlyRulingsDiffer = (a: Review, b: Review): boolean =>
   (Object.keys({ ...a, ...b }) as (keyof Review)[]).every((k) => k === 'rulings' || a[k] === b[k])
-
-function changedWorks(a: Ruled, b: Ruled): readonly string[] {
-  const known = changedSince(a, b)
-  if (known) return known
-  const found: string[] = []
-  for (const id in b.byWork) if (a.byWork[id] !== b.byWork[id]) found.push(id)
-  for (const id in a.byWork) if (b.byWork[id] === undefined) found.push(id)
-  return found
-}
 
 /** The readers after a change that took no ruling away; undefined where one may have gone. */
 function readersAfter(

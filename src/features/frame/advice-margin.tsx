@@ -12,6 +12,7 @@ import {
 import { plural } from '@/core/base'
 import { useStore } from '@/store/provider'
 import { useLeadTo } from '@/store/use-lead-to'
+import { ReasonInput } from '../shared/reason-input'
 
 /** What strikes in the section as it stands, and what changed in it since it was last read. */
 export function AdviceMargin({ context, passages }: { context: FactContext; passages: readonly Passage[] }) {
@@ -54,16 +55,10 @@ function AdviceRow({ advice, context }: { advice: Advice; context: FactContext }
       </p>
       {advice.words && <p className="sub serif">{advice.words}</p>}
       {leaving ? (
-        <input
-          className="line-input serif"
-          autoFocus
-          aria-label="Why it is left"
-          placeholder="leave it, because …"
-          onKeyDown={(e) => {
-            if (e.key === 'Escape') setLeaving(false)
-            const reason = e.currentTarget.value.trim()
-            if (e.key === 'Enter' && reason) deed(act('advice.leave', { key: advice.key, reason }))
-          }}
+        <ReasonInput
+          label="Why it is left"
+          cancel={() => setLeaving(false)}
+          take={(reason) => reason && deed(act('advice.leave', { key: advice.key, reason }))}
         />
       ) : (
         <p className="sub">
@@ -84,15 +79,7 @@ function AdviceRow({ advice, context }: { advice: Advice; context: FactContext }
             <>
               <button
                 className="plain link"
-                onClick={() =>
-                  lead({
-                    text: '',
-                    from: '',
-                    missing: false,
-                    stage: mend.stage,
-                    ...(mend.anchor ? { anchor: mend.anchor } : {}),
-                  })
-                }
+                onClick={() => lead({ stage: mend.stage, ...(mend.anchor ? { anchor: mend.anchor } : {}) })}
               >
                 {mend.label.toLowerCase()}
               </button>

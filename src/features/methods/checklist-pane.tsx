@@ -3,6 +3,7 @@ import { notApplicable, reportingItems, type FactContext, type ReportingItem } f
 import { useState } from 'react'
 import { useStore } from '@/store/provider'
 import { useLeadTo } from '@/store/use-lead-to'
+import { ReasonInput } from '../shared/reason-input'
 
 /** The items of PRISMA-S, each closed by the record and never by a tick; what is missing leads to where it can be done. */
 export function ChecklistPane({ context, show }: { context: FactContext; show: () => void }) {
@@ -54,15 +55,12 @@ function ItemRow({ item, context, show }: { item: ReportingItem; context: FactCo
             </button>
           </>
         ) : leaving ? (
-          <input
-            className="line-input serif"
-            autoFocus
-            aria-label={`Why item ${item.number} is not applicable`}
+          <ReasonInput
+            label={`Why item ${item.number} is not applicable`}
             placeholder="not applicable, because …"
-            onKeyDown={(e) => {
-              if (e.key === 'Escape') setLeaving(false)
-              const reason = e.currentTarget.value.trim()
-              if (e.key !== 'Enter' || !reason) return
+            cancel={() => setLeaving(false)}
+            take={(reason) => {
+              if (!reason) return
               deed(act('advice.leave', { key, reason }))
               setLeaving(false)
             }}
@@ -71,10 +69,7 @@ function ItemRow({ item, context, show }: { item: ReportingItem; context: FactCo
           <span className="sub">
             {item.notUsed ? 'the record names none' : <b>not reported yet</b>}
             {' · '}
-            <button
-              className="plain link"
-              onClick={() => lead({ text: '', stage: item.stage, from: '', missing: false })}
-            >
+            <button className="plain link" onClick={() => lead({ stage: item.stage })}>
               where it can be done
             </button>
             {' · '}

@@ -3,6 +3,7 @@ import { Button, Input, InputNumber } from 'antd'
 import { useState } from 'react'
 import { pluralInWords } from '@/core/base'
 import {
+  dateWords,
   departures,
   differenceWords,
   protocolDocument,
@@ -11,7 +12,6 @@ import {
   type FactContext,
 } from '@/core/account'
 import { useStore } from '@/store/provider'
-import { dateWords } from '@/core/account'
 import { TreeView } from '../shared/tree-view'
 import { TreeExports } from './tree-exports'
 
@@ -154,14 +154,15 @@ function Amend({ readers }: { readers: number }) {
 function Registration({ context: { review } }: { context: FactContext }) {
   const { act, deed } = useStore()
   const known = review.registration
-  const set = (part: { place?: string; number?: string }): void => {
-    const next = { place: known?.place ?? '', number: known?.number ?? '', ...part }
-    const same = next.place === (known?.place ?? '') && next.number === (known?.number ?? '')
-    if (!same && next.place)
-      deed(act('protocol.register', { ...(known?.on ? { on: known.on } : {}), ...next }))
+  // Both fields are read together: a number that is typed before the place is kept with it.
+  const keep = (section: HTMLElement): void => {
+    const [place = '', number = ''] = [...section.querySelectorAll('input')].map((i) => i.value.trim())
+    const same = place === (known?.place ?? '') && number === (known?.number ?? '')
+    if (!same && place)
+      deed(act('protocol.register', { ...(known?.on ? { on: known.on } : {}), place, number }))
   }
   return (
-    <section aria-label="Registration" className="registration">
+    <section aria-label="Registration" className="registration" onBlur={(e) => keep(e.currentTarget)}>
       <h2>Where it is registered or deposited</h2>
       <input
         key={`place ${known?.place}`}
@@ -169,7 +170,6 @@ function Registration({ context: { review } }: { context: FactContext }) {
         aria-label="Place of registration"
         placeholder="a register, a repository, a mail to a supervisor"
         defaultValue={known?.place}
-        onBlur={(e) => set({ place: e.currentTarget.value.trim() })}
       />
       <input
         key={`number ${known?.number}`}
@@ -177,7 +177,6 @@ function Registration({ context: { review } }: { context: FactContext }) {
         aria-label="Number of registration"
         placeholder="its number, where there is one"
         defaultValue={known?.number}
-        onBlur={(e) => set({ number: e.currentTarget.value.trim() })}
       />
     </section>
   )

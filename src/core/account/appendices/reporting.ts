@@ -1,4 +1,6 @@
 import type { TakenOver } from '../../review'
+import { selectClaims } from '../claims'
+import { ofKind } from '../draft/group/alike'
 import { text } from '../document'
 import { cell, type Block } from '../documents/tree'
 import { searchedIn } from '../standing'
@@ -54,14 +56,10 @@ export function reportingItems(c: AppendixContext): ReportingItem[] {
     ...new Set([...ways('people'), ...(review.contacts ?? []).filter((x) => x.asked).map((x) => x.who)]),
   ]
   const hand = ways('hand search', 'own collection')
+  // What a line says and nobody ran closes nothing.
+  const tookOver = ofKind(selectClaims(c), 'TookOver')
   const taken = (what: TakenOver['what']): string[] => [
-    ...new Set(
-      searched.flatMap((s) =>
-        (review.strategies[s.id] ?? []).flatMap((l) =>
-          l.takenOver?.what === what ? [l.takenOver.name] : [],
-        ),
-      ),
-    ),
+    ...new Set(tookOver.flatMap((t) => (t.what === what ? [t.name] : []))),
   ]
   const limited = review.limits.length > 0
   const reasons = review.limits.every((l) => l.reason.trim())

@@ -20,13 +20,14 @@ export function draftAccount(context: FactContext, telling: Telling = tellingOf(
     const sentences = drafted.get(id) ?? []
     const edited = account.edited[id]
     if (!edited && !sentences.length) return []
+    const draft = paragraphsOf(sentences)
     return [
       {
         id,
         title: PARTS[id][account.voice],
         edited: edited !== undefined,
-        content: edited ? (edited as unknown as Paragraph[]) : paragraphsOf(sentences),
-        draft: paragraphsOf(sentences),
+        content: edited ? (edited as unknown as Paragraph[]) : draft,
+        draft,
         drafted: sentences.map((s) => ({ stage: s.stage, about: s.told.on, content: s.content })),
       },
     ]

@@ -1,3 +1,4 @@
+import { keptFor } from '../../base'
 import { planOf, type Entry, type ProtocolVersion, type Review } from '../../review'
 import type { FactContext } from '../facts'
 import { planDifferences, type Difference } from './differences'
@@ -18,7 +19,7 @@ export const protocolInForce = ({ protocol }: Pick<Review, 'protocol'>): Protoco
  * The departures from the protocol in force: where plan and reading differ from it now. How many read is known when nothing
  * is left to read. Empty where no plan was frozen.
  */
-export function departures({ review, figures, entries }: FactContext): Departure[] {
+export const departures = keptFor(({ review, figures, entries }: FactContext): Departure[] => {
   const inForce = protocolInForce(review)
   if (!inForce) return []
   const { broad } = figures
@@ -28,7 +29,7 @@ export function departures({ review, figures, entries }: FactContext): Departure
     const at = entries && lastTouch(entries, d.key, inForce.seq)
     return { ...d, reason: review.departures?.[d.key]?.trim() ?? '', ...(at ? { at } : {}) }
   })
-}
+})
 
 const KINDS: Record<string, readonly string[]> = {
   question: ['question.set'],
@@ -45,10 +46,13 @@ const KINDS: Record<string, readonly string[]> = {
 /** When the last deed on a matter was done behind entry `seq`. */
 function lastTouch(entries: readonly Entry[], key: string, seq: number): string | undefined {
   const [what = '', id] = key.split(/:(.*)/s)
-  return entries.findLast(
-    (e) =>
-      e.seq > seq &&
-      KINDS[what]?.includes(e.kind) &&
-      (id === undefined || (e.payload as { id?: unknown } | undefined)?.id === id),
-  )?.at
+  for (let n = entries.length - 1; n >= 0 && entries[n]!.seq > seq; n--) {
+    const { kind, payload, at } = entries[n]!
+    if (
+      KINDS[what]?.includes(kind) &&
+      (id === undefined || (payload as { id?: unknown } | undefined)?.id === id)
+    )
+      return at
+  }
+  return undefined
 }

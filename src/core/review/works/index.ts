@@ -1,7 +1,7 @@
 export { chosenFor, shownOf, worksOf, type ClassesAt, type Work, type WorkRead, type Works } from './works'
 export { packWorks, unpackWorks, type PackedWorks } from './packed'
 export {
-  changedSince,
+  rulingsAfter,
   rulingsByWork,
   ruledBefore,
   workOf,

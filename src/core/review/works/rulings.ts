@@ -19,15 +19,6 @@ export interface Ruled {
   lost: readonly string[]
 }
 
-/** Of what was found on from another: that other's `byWork`, and the works of which something else is said since. */
-const foundOn = new WeakMap<Ruled, { byWork: RulingsByWork; changed: readonly string[] }>()
-
-/** The works of which one says something else than the one that it was found on from; undefined where it was not. */
-export function changedSince(before: Ruled, after: Ruled): readonly string[] | undefined {
-  const known = foundOn.get(after)
-  return known?.byWork === before.byWork ? known.changed : undefined
-}
-
 const workOfRecord = keptFor(
   (works: readonly Work[]) =>
     new Map(works.flatMap((w) => [...w.records, ...w.former].map((id) => [id, w] as const))),
@@ -43,34 +34,46 @@ export const workOf = (works: readonly Work[], recordId: string): Work | undefin
  * before, for the same works, only what changed since is found anew.
  */
 export function rulingsByWork(works: Works, rulings: Review['rulings'], before?: Ruled): Ruled {
-  const again = before && before.works === works
-  if (again && before.rulings === rulings) return before
+  if (before?.works === works) return rulingsAfter(before, rulings).ruled
+  return found(works, rulings, Object.keys(rulings), {}, []).ruled
+}
+
+/** The same found on for the same works, with the works of which something else is said now. */
+export function rulingsAfter(
+  before: Ruled,
+  rulings: Review['rulings'],
+): { ruled: Ruled; changed: readonly string[] } {
+  if (before.rulings === rulings) return { ruled: before, changed: [] }
+  const byWork: Record<string, Record<string, WorkRuling>> = {}
+  // Copied key by key: of a record with many thousand keys that takes half as long as spreading it.
+  for (const id in before.byWork) byWork[id] = before.byWork[id]!
+  return found(before.works, rulings, changedNames(before.rulings, rulings), byWork, before.lost)
+}
+
+/** Finds anew what is said of the works behind these names, over what was found of the others. */
+function found(
+  works: Works,
+  rulings: Review['rulings'],
+  names: readonly string[],
+  byWork: Record<string, Record<string, WorkRuling>>,
+  lostBefore: readonly string[],
+): { ruled: Ruled; changed: readonly string[] } {
   const oldNames = oldNamesByRecord(works.oldNames)
   const affected = new Set<Work>()
-  const lost = new Set(again ? before.lost : [])
-  const names = again ? changedNames(before.rulings, rulings) : Object.keys(rulings)
+  const lost = new Set(lostBefore)
   for (const name of names) {
     const work = workOf(works.works, works.oldNames.get(name) ?? name)
     if (work) affected.add(work)
     else if (Object.keys(rulings[name] ?? {}).length) lost.add(name)
     else lost.delete(name)
   }
-  const byWork: Record<string, Record<string, WorkRuling>> = {}
-  // Copied key by key: of a record with many thousand keys that takes half as long as spreading it.
-  if (again) for (const id in before.byWork) byWork[id] = before.byWork[id]!
   for (const work of affected) {
     const own = ofWork(work, rulings, oldNames)
     if (Object.keys(own).length) byWork[work.id] = own
     else delete byWork[work.id]
   }
-  const found: Ruled = {
-    works,
-    rulings,
-    byWork,
-    lost: lost.size ? Object.keys(rulings).filter((name) => lost.has(name)) : [],
-  }
-  if (again) foundOn.set(found, { byWork: before.byWork, changed: [...affected].map((w) => w.id) })
-  return found
+  const inOrder = lost.size ? Object.keys(rulings).filter((name) => lost.has(name)) : []
+  return { ruled: { works, rulings, byWork, lost: inOrder }, changed: [...affected].map((w) => w.id) }
 }
 
 /** Names under which one of these has something else than the other. */

@@ -5,6 +5,7 @@ import { alikeRemarks, ELEMENTS, type AlikeRemarks } from '@/core/strategy'
 import { useStore } from '@/store/provider'
 import type { SourceInfo } from '@/store/source-info'
 import type { Judgement, KeyedRemark } from '@/workers'
+import { ReasonInput } from '../../shared/reason-input'
 
 /** Remarks that nobody has left yet. */
 export const openRemarks = (
@@ -92,15 +93,10 @@ function RemarkRow({
         <b>{message}</b> <span className="sub">{remark.why}</span>
       </p>
       {leaving ? (
-        <input
-          className="line-input serif"
-          autoFocus
-          aria-label="Why it is left"
-          placeholder="leave it, because …"
-          onKeyDown={(e) => {
-            if (e.key === 'Escape') setLeaving(false)
-            if (e.key !== 'Enter') return
-            const reason = e.currentTarget.value.trim()
+        <ReasonInput
+          label="Why it is left"
+          cancel={() => setLeaving(false)}
+          take={(reason) =>
             deed(
               actAll(
                 all.map((r) => ({
@@ -109,7 +105,7 @@ function RemarkRow({
                 })),
               ),
             )
-          }}
+          }
         />
       ) : (
         <p className="sub">
