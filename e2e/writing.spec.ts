@@ -1,5 +1,6 @@
+import { readFileSync, writeFileSync } from 'node:fs'
 import { expect, test, type Page } from '@playwright/test'
-import { accessible, beginReview, openDemo, saved, stage } from './help'
+import { accessible, beginReview, nameReader, openDemo, saved, stage } from './help'
 
 const tab = (page: Page, name: RegExp): Promise<void> => page.getByRole('tab', { name }).click()
 
@@ -76,4 +77,53 @@ test('a text that was frozen keeps its words and numbers, whatever is done after
   await page.reload()
   await tab(page, /Frozen texts/)
   await expect(page.getByText('as sent').first()).toBeVisible()
+})
+
+test('a librarian looks the searches over in her own browser; her file comes back, and the section tells what came of it', async ({
+  browser,
+}, info) => {
+  const [one, other] = (await Promise.all(
+    ['owner', 'librarian'].map(async () => (await browser.newContext({ acceptDownloads: true })).newPage()),
+  )) as [Page, Page]
+  await openDemo(one, 'methods')
+  await openDemo(other, 'searches')
+  const file = info.outputPath('search review.luvren.json')
+
+  await test.step('she comments on a line with a better text, which is counted, and answers an element', async () => {
+    await other.locator('.sheet-row').nth(3).click()
+    await other.keyboard.press('5')
+    await other.getByRole('button', { name: /^comment on line 4/ }).click()
+    await other.getByLabel('Comment on line 4').fill('Children hear hum as well.')
+    const better = other.getByLabel('Better text for line 4')
+    await better.fill((await better.inputValue()).replace(/\)$/, ' OR hum)'))
+    await better.press('Enter')
+    await nameReader(other, 'E. Rask')
+    await expect(other.locator('.search-comment').last()).toContainText(/better: .* OR hum\) finds [\d,]+/)
+    await stage(other, 'Methods')
+    await other.keyboard.press('r')
+    await other.getByLabel('Finding: Text words').click()
+    await other.getByTitle('could be better').click()
+    await other.getByLabel('As what you review').fill('subject librarian')
+    await other.getByRole('button', { name: 'My review is finished' }).click()
+    await expect(other.locator('#searchreview')).toContainText('finished on')
+    await accessible(other, 'Search review', '#searchreview')
+    const download = other.waitForEvent('download')
+    await other.locator('#stage').focus()
+    await other.keyboard.press('f')
+    writeFileSync(file, readFileSync(await (await download).path()))
+  })
+
+  await test.step('it comes in, the better text goes into the line, and the section says so', async () => {
+    await one.keyboard.press('r')
+    await one.locator('input[aria-label="A reader’s file"]').setInputFiles(file)
+    await expect(one.getByText('1 answer and 1 comment came in.')).toBeVisible()
+    const theirs = one.getByRole('region', { name: 'Review by E. Rask' })
+    await expect(theirs).toContainText('still open')
+    await theirs.getByRole('button', { name: 'put it in the line' }).click()
+    await expect(theirs).toContainText('acted on: the line was changed as proposed; it reads now:')
+    await one.getByRole('tab', { name: /^Section/ }).click()
+    await expect(one.locator('.page')).toContainText(
+      /E\. Rask \(subject librarian\).*We acted on the one comment made\./,
+    )
+  })
 })

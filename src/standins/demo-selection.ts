@@ -1,21 +1,13 @@
-import { digestOf } from '../core/base'
 import { Scanned } from '../core/engine'
 import { parse, type Expr } from '../core/query'
 import { followed, toDocument } from '../core/records'
-import {
-  rulingsByWork,
-  sideBytes,
-  sideEntry,
-  takenFrom,
-  type Command,
-  type SideJournal,
-  type WorkRead,
-} from '../core/review'
+import { rulingsByWork, type WorkRead } from '../core/review'
 import { saidOfWorks } from '../core/figures'
 import { LOAN_DAYS, placeOf, workingDaysAfter, type Place } from '../core/selection'
 import type { OpenStandin } from '.'
 import { Random } from './corpus/random'
 import type { DemoRecords } from './demo-records'
+import { DemoSide } from './demo-side'
 import { READER, type Diary } from './diary'
 
 /** The second reader of the demo: an id, and what she is called. */
@@ -128,19 +120,13 @@ export class DemoSelection {
   private secondReader(works: readonly WorkRead[]): void {
     const { diary, random, records } = this
     const { rulings } = diary.review()
-    const { seq, digest } = diary.entries[0]!
-    let side: SideJournal = { origin: { review: 'demo', seq, digest }, person: SECOND, entries: [] }
-    const say = (command: Command): void => {
-      const salt = digestOf(`demo side ${side.entries.length}`).slice(0, 32)
-      side = { ...side, entries: [...side.entries, sideEntry(side, command, { at: diary.now(), salt })] }
-    }
-    say({ kind: 'person.named', payload: { id: SECOND, name: SECOND_NAME } })
+    const side = new DemoSide(diary, SECOND, SECOND_NAME)
     for (const { id } of works) {
       const first = rulings[id]?.[`broad/${READER}`]
       if (!first) continue
       const other = random.chance(0.12)
       const verdict = other ? (first.verdict === 'in' ? 'out' : 'in') : first.verdict
-      say({
+      side.say({
         kind: 'ruling.set',
         payload: {
           recordId: id,
@@ -151,10 +137,7 @@ export class DemoSelection {
         },
       })
     }
-    const bytes = sideBytes(side)
-    records.blobs.set(digestOf(bytes), bytes)
-    diary.sides.set(digestOf(bytes), takenFrom(side))
-    diary.do('side.take', { person: SECOND, head: side.entries.at(-1)!.digest, digest: digestOf(bytes) })
+    side.takeIn(records.blobs)
   }
 
   /** What the two saw differently, but for one work. */

@@ -3,6 +3,7 @@ import { evaluate } from '../core/engine'
 import { parse } from '../core/query'
 import { draftStrategy, lineKeys, PRESENT_RULE, reachedBy, runStrategy, type Plan } from '../core/strategy'
 import { DemoRecords } from './demo-records'
+import { reviewSearches } from './demo-search-review'
 import { DemoSelection } from './demo-selection'
 import { Diary, READER, READER_NAME } from './diary'
 import { draftSource, evidenceNow, RELEASES, type OpenStandin } from '.'
@@ -129,6 +130,8 @@ export function buildDemo(earlier: readonly OpenStandin[], standins: readonly Op
     draft(diary, standin)
     searches(diary, standin)
   }
+  diary.resume(2026, 5, 5)
+  reviewSearches(diary, records.blobs)
   diary.resume(2026, 11, 16)
   for (const standin of standins) {
     diary.nextMorning()

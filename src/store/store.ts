@@ -15,6 +15,9 @@ import { Room } from './room'
 import { Shelf } from './shelf'
 import type { Left } from './typing'
 
+/** What a name is asked for. */
+export type NameWhy = 'rule' | 'say' | 'hand on'
+
 export interface Session extends Omit<ReviewView, 'reviewId'> {
   /** What keeps this browser from storing, and what it said of it. */
   fault: Fault | undefined
@@ -34,7 +37,7 @@ export interface Session extends Omit<ReviewView, 'reviewId'> {
   /** There is little room left in the storage of this browser. */
   littleRoom: boolean
   /** A name has to be given before this is gone on with. */
-  asksName: { then: () => void; why: 'rule' | 'hand on' } | undefined
+  asksName: { then: () => void; why: NameWhy } | undefined
 }
 
 const CLOSED: Omit<
@@ -147,7 +150,7 @@ export function createStore(environment: Environment) {
       if (session.getState().shelf?.length) set(await room.ask())
     },
     /** Goes on at once where somebody has said who reads, and asks for the name first where nobody has. */
-    inName: (then: () => void, why: 'rule' | 'hand on' = 'rule'): void => {
+    inName: (then: () => void, why: NameWhy = 'rule'): void => {
       if (name()) then()
       else set({ asksName: { then, why } })
     },

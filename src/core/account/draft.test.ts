@@ -95,7 +95,9 @@ describe('the draft of any review', () => {
               expect(sentence).toMatch(/[.?!]["”’]?$/)
               expect(sentence).not.toMatch(/…|undefined|NaN|\{|\}|\(\)| {2}| ,| \./)
               expect(sentence).not.toMatch(/\b(\p{L}+) \1\b/u)
-              if (voice === 'passive') expect(sentence).not.toMatch(/\b(?:we|our|I|my)\b/i)
+              // The ninth appendix is no person.
+              const spoken = sentence.replaceAll('Appendix I', '')
+              if (voice === 'passive') expect(spoken).not.toMatch(/\b(?:we|our|I|my)\b/i)
               if (voice === 'I') expect(sentence).not.toMatch(/\b(?:we|our|us)\b/i)
               // One is one, and more are more.
               expect(sentence).not.toMatch(

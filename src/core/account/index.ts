@@ -7,6 +7,10 @@ export { toHtml } from './documents/html'
 export { latexText, toLatex } from './documents/latex'
 export { toMarkdown } from './documents/markdown'
 export {
+  aboutWords,
+  elementWords,
+  outcomeWords,
+  VERDICT_WORDS,
   referencedWorks,
   referenceInlines,
   notApplicable,

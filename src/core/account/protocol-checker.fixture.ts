@@ -2,11 +2,11 @@
 import { stateOf, type CheckedEntry } from './journal-state.fixture'
 import type { Patterns } from './selection-checker.fixture'
 
-const DAY = '(\\d+) (\\w+) (\\d{4})'
+export const DAY = '(\\d+) (\\w+) (\\d{4})'
 const MONTHS = 'January February March April May June July August September October November December'.split(
   ' ',
 )
-const isDay = (m: RegExpExecArray, from: number, iso: string): boolean =>
+export const isDay = (m: RegExpExecArray, from: number, iso: string): boolean =>
   `${m[from + 2]}-${String(MONTHS.indexOf(m[from + 1]!) + 1).padStart(2, '0')}-${m[from]!.padStart(2, '0')}` ===
   iso.slice(0, 10)
 

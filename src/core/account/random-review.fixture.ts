@@ -128,6 +128,11 @@ export const reviews = fc.record({
   correct: fc.boolean(),
   protocol: fc.constantFrom('none', 'none', 'first', 'late'),
   registered: fc.boolean(),
+  /** What became of the comments of somebody who looked the searches over; undefined: nobody did. */
+  reviewed: fc.option(fc.array(fc.constantFrom('taken', 'declined', 'open'), { maxLength: 3 }), {
+    nil: undefined,
+  }),
+  reviewedAs: fc.constantFrom('', 'subject librarian'),
   amended: fc.nat(3),
   changed: fc.nat(2),
 })
@@ -231,6 +236,22 @@ export function journal(d: Drawn): { entries: Entry[]; asked: Map<string, string
     }),
   )
   for (let i = 0; i < d.knownLater; i++) put({ kind: 'known.add', payload: { items: [known(`n${i}`)] } })
+  if (d.reviewed) {
+    d.reviewed.forEach((as, i) => {
+      put({
+        kind: 'searchreview.comment',
+        payload: { reader: 'p-9', id: `k${i}`, sourceId: d.sources[0], of: 'x', text: 'too narrow' },
+      })
+      const said = entries.at(-1)!.at
+      if (as !== 'open')
+        put({
+          kind: 'searchreview.settle',
+          payload: { reader: 'p-9', id: `k${i}`, said, as, reason: 'so be it' },
+        })
+    })
+    put({ kind: 'person.named', payload: { id: 'p-9', name: 'Hedda Marrow' } })
+    put({ kind: 'searchreview.finish', payload: { reader: 'p-9', as: d.reviewedAs, at: time() } })
+  }
   const bring = (sourceId: string): void =>
     put({
       kind: 'records.import',

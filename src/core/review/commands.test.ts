@@ -120,6 +120,7 @@ const BEGUN: Command[] = [
   { kind: 'quote.set', payload: { id: 'q1', recordId: 'i/1', text: 'Loud.', page: '7' } },
   { kind: 'protocol.freeze', payload: { id: 'v1', at: AT, readers: 2 } },
   { kind: 'advice.leave', payload: { key: 'few-terms/words', reason: 'so be it' } },
+  { kind: 'searchreview.comment', payload: { reader: 'p-2', id: 'k', sourceId: 's', text: 'too narrow' } },
 ]
 
 /** One of each kind that can be undone, each of which changes the review above. */
@@ -190,6 +191,11 @@ const EXAMPLES: {
   'lines.remove': { sourceId: 's', ids: ['3', '2'] },
   'strategy.set': { sourceId: 's', lines: [line('9', 'reading')], why: 'a pasted history' },
   'line.remove': { sourceId: 's', id: '3' },
+  'searchreview.answer': { reader: 'p-2', element: 'headings', verdict: 'none', words: '' },
+  'searchreview.comment': { reader: 'p-2', id: 'k2', sourceId: 's', lineId: '1', of: 'noise', text: 'wider' },
+  'searchreview.withdraw': { reader: 'p-2', id: 'k' },
+  'searchreview.finish': { reader: 'p-2', as: 'subject librarian', at: AT },
+  'searchreview.settle': { reader: 'p-2', id: 'k', said: AT, as: 'declined', reason: 'it is meant so' },
   'remark.leave': { id: 'm', sourceId: 's', key: 'dead-line/1', message: 'No hits.', reason: 'on purpose' },
   'remark.raise': { id: 'm' },
   'records.import': { id: 'i2', sourceId: 's', digest: DIGEST, count: 2, at: AT },

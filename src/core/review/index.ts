@@ -4,6 +4,16 @@ export * from './journal'
 export { KINDS, kindNamed, reachesBytes, said, type Kind, type Words } from './kinds'
 export * from './works'
 export type { SideTaken } from './side-taken'
+export {
+  finishedReviews,
+  REVIEWED,
+  searchReviews,
+  settlingOf,
+  type Reviewed,
+  type SearchAnswer,
+  type SearchComment,
+  type SearchReview,
+} from './search-review-values'
 export { isStanding, recordNames, recordPlace, standingImports } from './imports'
 export { currentRuns } from './current-runs'
 export { nameOf, nameOfPerson, personNamed } from './people'

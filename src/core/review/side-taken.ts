@@ -1,8 +1,10 @@
+import { togetherSaid, type SearchReview } from './search-review-values'
 import type { Person, Review, Ruling } from './values'
 
-/** What a side journal comes to, by itself: its person's rulings and name. */
+/** What a side journal comes to, by itself: its person's rulings, what they say of the searches, and their name. */
 export interface SideState {
   rulings: Review['rulings']
+  searches: SearchReview | undefined
   person: Person | undefined
 }
 
@@ -31,6 +33,7 @@ export function takeSide(review: Review, side: SideTaken): void {
     keyOf(a) < keyOf(b) ? -1 : 1,
   )
   putRulings(review, side.person, kept)
+  putSearchReview(review, side.person, kept)
   putName(review, side.person, kept)
 }
 
@@ -58,6 +61,17 @@ function putRulings(review: Review, person: string, chains: readonly SideTaken[]
   // A record of which nothing is said any more, by anybody, is as if it had never been spoken of.
   for (const [recordId, own] of Object.entries(review.rulings))
     if (!Object.keys(own).length) delete review.rulings[recordId]
+}
+
+function putSearchReview(review: Review, person: string, chains: readonly SideTaken[]): void {
+  const said = togetherSaid(
+    person,
+    chains.flatMap(({ state }) => state.searches ?? []),
+  )
+  const { [person]: _before, ...others } = review.searchReviews ?? {}
+  const all = said ? { ...others, [person]: said } : others
+  if (Object.keys(all).length) review.searchReviews = all
+  else delete review.searchReviews
 }
 
 function putName(review: Review, person: string, chains: readonly SideTaken[]): void {

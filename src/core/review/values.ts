@@ -5,6 +5,7 @@ import { LimitValue } from '../query'
 import type { Decision } from '../records'
 import { Digest, Text, type Person } from './names'
 import type { Written } from './protocol-values'
+import type { SearchReviewing } from './search-review-values'
 import type { Export, Group, Import, SavedFilter } from './record-values'
 import type { Criterion, Ruling, Selecting } from './selection-values'
 import type { SideTaken } from './side-taken'
@@ -269,7 +270,7 @@ export type TellingLength = z.infer<typeof TellingLength>
 export const PassageContent = z.array(z.looseObject({ type: z.string() }))
 export type PassageContent = z.infer<typeof PassageContent>
 
-export interface Review extends Selecting, Written {
+export interface Review extends Selecting, Written, SearchReviewing {
   id: string
   title: string
   question: string

@@ -14,7 +14,7 @@ import {
   type FactContext,
   type Passage,
 } from '@/core/account'
-import type { TellingLength, TellingOrder, Voice } from '@/core/review'
+import { searchReviews, settlingOf, type TellingLength, type TellingOrder, type Voice } from '@/core/review'
 import { useActions, type Action } from '@/store/actions'
 import { useSession, useStore } from '@/store/provider'
 import { useAccount } from '@/store/use-account'
@@ -28,6 +28,7 @@ import { ChecklistPane } from './checklist-pane'
 import { EarlierTexts } from './earlier-texts'
 import { saveWord } from '../shared/word-files'
 import { ProtocolPane } from './protocol-pane'
+import { SearchReviewPane } from './search-review-pane'
 import { sectionOf } from './section-files'
 import { SourcesTable } from './sources-table'
 import { VersionsPane } from './versions-pane'
@@ -53,6 +54,7 @@ const PANES = [
   { id: 'section', label: 'Section', key: 'S' },
   { id: 'protocol', label: 'Protocol', key: 'O' },
   { id: 'checklist', label: 'Reporting items', key: 'C' },
+  { id: 'searchreview', label: 'Search review', key: 'R' },
   { id: 'versions', label: 'Frozen texts', key: 'V' },
 ] as const
 type PaneId = (typeof PANES)[number]['id']
@@ -61,8 +63,8 @@ type PaneId = (typeof PANES)[number]['id']
 const paneOf = (anchor: string | undefined): PaneId | undefined =>
   anchor === 'protocol' || anchor?.startsWith('departure:')
     ? 'protocol'
-    : anchor === 'versions'
-      ? 'versions'
+    : anchor === 'versions' || anchor === 'searchreview'
+      ? anchor
       : anchor?.startsWith('passage:')
         ? 'section'
         : undefined
@@ -92,7 +94,11 @@ export function MethodsStage() {
         ? reportingItems(context).filter((i) => !i.evidence && !i.notUsed).length
         : id === 'versions'
           ? (context.review.frozenTexts?.length ?? 0)
-          : 0
+          : id === 'searchreview'
+            ? searchReviews(context.review)
+                .flatMap((r) => r.comments)
+                .filter((c) => !settlingOf(context.review, c)).length
+            : 0
   return (
     <>
       <Tabs
@@ -106,6 +112,7 @@ export function MethodsStage() {
       {pane === 'section' && <SectionPane context={context} passages={passages} />}
       {pane === 'protocol' && <ProtocolPane context={context} />}
       {pane === 'checklist' && <ChecklistPane context={context} show={() => setPane('section')} />}
+      {pane === 'searchreview' && <SearchReviewPane review={context.review} />}
       {pane === 'versions' && <VersionsPane context={context} told={told} passages={passages} />}
     </>
   )

@@ -5,6 +5,7 @@ import { draftAccount, tellingOf, type Telling } from '../draft'
 import { departuresAppendix } from './departures'
 import { criteriaAppendix, limitsAppendix } from './plan'
 import { reportingAppendix } from './reporting'
+import { searchReviewAppendix } from './search-review'
 import { strategiesAppendix } from './strategies'
 import { termsAppendix } from './terms'
 import { excludedAppendix, flowAppendix, includedAppendix } from './works'
@@ -14,6 +15,7 @@ export { STRATEGY_HEAD } from './strategies'
 export type { AppendixContext, Referenced } from './context'
 export { withWorks } from './with-works'
 export { referencedWorks, referenceInlines } from './referenced'
+export { aboutWords, elementWords, outcomeWords, VERDICT_WORDS } from './search-review'
 export { notApplicable, reportingItems, type ReportingItem } from './reporting'
 
 /** Appendices by their letters; one that has nothing to hold is left out, and the others keep their letters. */
@@ -26,6 +28,7 @@ const APPENDICES: readonly { letter: string; title: string; blocks: (c: Appendix
   { letter: 'F', title: 'Works included', blocks: includedAppendix },
   { letter: 'G', title: 'Flow', blocks: flowAppendix },
   { letter: 'H', title: 'Reporting items of PRISMA-S', blocks: reportingAppendix },
+  { letter: 'I', title: 'Review of the searches', blocks: searchReviewAppendix },
   { letter: 'J', title: 'Amendments of, and departures from, the protocol', blocks: departuresAppendix },
 ]
 

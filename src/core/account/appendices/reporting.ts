@@ -1,4 +1,4 @@
-import type { TakenOver } from '../../review'
+import { nameOfPerson, type TakenOver } from '../../review'
 import { selectClaims } from '../claims'
 import { ofKind } from '../draft/group/alike'
 import { text } from '../document'
@@ -154,7 +154,17 @@ export function reportingItems(c: AppendixContext): ReportingItem[] {
       'Table 1',
       'searches',
     ),
-    item(14, 'whether the strategies were looked over by somebody', undefined, 'Appendix I', 'searches'),
+    item(
+      14,
+      'whether the strategies were looked over by somebody',
+      names(
+        ofKind(selectClaims(c), 'SearchesReviewed').map(
+          ({ reader, as }) => `${nameOfPerson(review, reader)}${as ? ` (${as})` : ''}`,
+        ),
+      ) || undefined,
+      'Appendix I',
+      'methods',
+    ),
     item(
       15,
       'how many records each source gave',

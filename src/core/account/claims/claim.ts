@@ -33,6 +33,13 @@ export type Claim =
   | (Says<'LimitApplied'> & { limitId: string; limit: LimitValue; reason: string; held: LimitHeld[] })
   | (Says<'ProtocolFrozen'> & { begun: boolean; beforeSearch: boolean; registered: boolean })
   | (Says<'ProtocolAmended'> & { times: number; reason: string })
+  | (Says<'SearchesReviewed'> & {
+      reader: string
+      as: string
+      taken: number
+      declined: number
+      waiting: number
+    })
   | (Says<'Departed'> & { points: number })
   | (Says<'KnownNamed'> & { when: 'before' | 'any' | 'while' | 'later'; count: number })
   | (Says<'KnownFound'> & { found: number; of: number })

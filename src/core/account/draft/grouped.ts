@@ -75,6 +75,7 @@ export type Grouped =
   | (Told<'no nearness'> & { sourceIds: string[] })
   | (Told<'without query'> & { sourceId: string; lineId: string; deed: string })
   | (Told<'taken over'> & { what: TakenOver['what']; name: string; changed: string; sourceIds: string[] })
+  | (Told<'reviewed'> & Omit<ClaimOf<'SearchesReviewed'>, 'says' | 'on'>)
   | (Told<'left out'> & { sourceIds: string[] })
   | (Told<'terms'> & { count: number; byYield: boolean; appendix: boolean; few?: true })
   | (Told<'no heading'> & { gaps: { gapId: string; sourceId: string }[] })

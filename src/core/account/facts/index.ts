@@ -5,6 +5,7 @@ import { SEARCHES } from './searches'
 import { RECORDS } from './records'
 import { SELECTION } from './selection'
 import { PROTOCOL } from './protocol'
+import { SEARCH_REVIEW } from './search-review'
 import { WAYS } from './ways'
 
 export type { Fact, FactContext, SourceFacts, Stage } from './fact'
@@ -19,6 +20,7 @@ const READERS: Record<string, Reader> = {
   ...SELECTION,
   ...WAYS,
   ...PROTOCOL,
+  ...SEARCH_REVIEW,
 }
 
 export const FACT_NAMES: readonly string[] = Object.keys(READERS)

@@ -32,8 +32,11 @@ export function ownSide(entries: readonly Entry[], person: string): SideJournal 
       entries: [...side.entries, sideEntry(side, command, { at: entry.at, salt: entry.salt })],
     }
   }
-  return side.entries.some((e) => e.kind.startsWith('ruling.')) ? side : undefined
+  return side.entries.some((e) => SAYS_SOMETHING.test(e.kind)) ? side : undefined
 }
+
+/** A name by itself is nothing to hand over. */
+const SAYS_SOMETHING = /^(?:ruling|searchreview)\./
 
 /** An undo names its deed by the place that it has in the side journal; one of a deed that is not in it is left out. */
 function moved(command: Command, places: ReadonlyMap<number, number>): Command | undefined {

@@ -46,6 +46,19 @@ const anySides = (person: string): fc.Arbitrary<SideJournal[]> => {
     fc
       .constantFrom('One', 'Two')
       .map((name): Command => ({ kind: 'person.named', payload: { id: person, name } })),
+    fc
+      .tuple(fc.constantFrom('k-1', 'k-2'), fc.constantFrom('too narrow', 'too wide'))
+      .map(([id, text]): Command => ({
+        kind: 'searchreview.comment',
+        payload: { reader: person, id, sourceId: 's', lineId: 'l', of: 'noise', text },
+      })),
+    fc
+      .constantFrom('k-1', 'k-2')
+      .map((id): Command => ({ kind: 'searchreview.withdraw', payload: { reader: person, id } })),
+    fc.constantFrom('none' as const, 'required' as const).map((verdict): Command => ({
+      kind: 'searchreview.answer',
+      payload: { reader: person, element: 'headings', verdict, words: '' },
+    })),
     fc.nat(5).map((seq): Command => ({ kind: 'undo', payload: { seq } })),
   )
   const steps = fc.array(step, { minLength: 1, maxLength: 5 })
@@ -101,6 +114,26 @@ describe('a side journal', () => {
       'unsure',
       'out',
     ])
+  })
+
+  it('keeps both answers of one person’s files that parted, and a comment once however often it comes in', () => {
+    const answered = (verdict: 'none' | 'required'): Command => ({
+      kind: 'searchreview.answer',
+      payload: { reader: 'p-a', element: 'headings', verdict, words: verdict },
+    })
+    const comment: Command = {
+      kind: 'searchreview.comment',
+      payload: { reader: 'p-a', id: 'k', sourceId: 's', lineId: 'l', of: 'noise', text: 'too narrow' },
+    }
+    const first = going('p-a', [comment])
+    const [one, other] = [
+      going('p-a', [answered('none')], first.entries),
+      going('p-a', [answered('required')], first.entries),
+    ]
+    const said = after([one, other, first, one]).searchReviews!['p-a']!
+    expect(said.answers.map((a) => a.verdict)).toEqual(['none', 'required'])
+    expect(said.comments).toHaveLength(1)
+    expect(after([other, one]).searchReviews).toEqual(after([one, other]).searchReviews)
   })
 
   it('is read back as it was written, and refused where anything in it is not its person’s, or was changed', () => {

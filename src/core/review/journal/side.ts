@@ -107,7 +107,11 @@ export function foldSide({ entries, person }: SideJournal): SideState {
   const review = emptyReview('')
   for (const [seq, { command, entry }] of commands)
     if (!out.has(seq)) kindNamed(command.kind)!.apply(review, structuredClone(command.payload), entry)
-  return { rulings: review.rulings, person: review.people.find((p) => p.id === person) }
+  return {
+    rulings: review.rulings,
+    searches: review.searchReviews?.[person],
+    person: review.people.find((p) => p.id === person),
+  }
 }
 
 /**

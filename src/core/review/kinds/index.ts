@@ -6,6 +6,7 @@ import { LIST_KINDS } from './lists'
 import { PLAN_KINDS } from './plan'
 import { QUESTION_KINDS } from './question'
 import { RECORD_KINDS } from './records'
+import { SEARCH_REVIEW_KINDS } from './search-review'
 import { SEARCH_KINDS } from './searches'
 import { SELECTION_KINDS } from './selection'
 import { SIDE_KINDS } from './side'
@@ -24,6 +25,7 @@ const ALL = {
   ...SELECTION_KINDS,
   ...ACCOUNT_KINDS,
   ...WRITING_KINDS,
+  ...SEARCH_REVIEW_KINDS,
   ...JOURNAL_KINDS,
   ...SIDE_KINDS,
 }

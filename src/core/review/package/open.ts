@@ -165,7 +165,11 @@ function sidesNamed(entries: readonly Entry[]): (digest: string) => SideTaken | 
     const read = commandOf(entry)
     if (!read.ok || read.value.kind !== 'side.take') continue
     const { digest, person, head } = read.value.payload
-    named.set(digest, { person, digests: [head], state: { rulings: {}, person: undefined } })
+    named.set(digest, {
+      person,
+      digests: [head],
+      state: { rulings: {}, searches: undefined, person: undefined },
+    })
   }
   return (digest) => named.get(digest)
 }

@@ -9,6 +9,7 @@ import { addLine } from './add-line'
 import { Advice } from '../panes/advice'
 import { Again } from '../versions/again'
 import { Board } from '../panes/board'
+import { Comments } from '../panes/comments'
 import { ByHand, Described } from '../outside/by-hand'
 import { Ledger } from '../panes/ledger'
 import { Peek } from '../panes/peek'
@@ -94,7 +95,12 @@ export function SheetPane({
     case 'plan':
       return <PlanLines review={review} sources={infos} />
     case 'advice':
-      return <Advice review={review} info={info} lines={lines} judgement={judgement} choose={choose} />
+      return (
+        <>
+          <Comments review={review} info={info} lines={lines} chosen={chosen} />
+          <Advice review={review} info={info} lines={lines} judgement={judgement} choose={choose} />
+        </>
+      )
     case 'known':
       return info.standin ? (
         <Board review={review} info={info} lines={lines} judgement={judgement!} />

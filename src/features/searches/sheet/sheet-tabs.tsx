@@ -2,6 +2,7 @@
 import type { ReactNode } from 'react'
 import { Tabs } from '../../shared/tabs'
 import { openRemarks } from '../panes/advice'
+import { commentsOn, openComments } from '../panes/comments'
 import { standingsOf } from '../panes/ledger'
 import type { JudgedStrategy } from '../panes/use-judgement'
 import { PANES, type Pane } from './sheet-pane'
@@ -23,7 +24,8 @@ export function SheetTabs({
   const missing = standingsOf(review, info).filter((s) =>
     ['lost', 'other', 'forgotten'].includes(s.standing.state),
   ).length
-  const remarks = openRemarks(review, info.source.id, judgement).length
+  const said = openComments(review, commentsOn(review, info.source.id, sheet.lines)).length
+  const remarks = openRemarks(review, info.source.id, judgement).length + said
   const board = judgement?.board ?? []
   const waits = (id: Pane): ReactNode => {
     if (id === 'limits' && missing > 0) return <i className="warn">{missing}</i>

@@ -1,52 +1,27 @@
 'use client'
-import { App, Button, Input } from 'antd'
+import { Button, Input } from 'antd'
 import { useMemo, useState } from 'react'
 import { plural, thousands } from '@/core/base'
-import { nameOfPerson, ownSide, sideBytes, type PassName, type Work } from '@/core/review'
+import { nameOfPerson, type PassName, type Work } from '@/core/review'
 import { agreementsIn, SAID, type ReaderPair, reasonWords } from '@/core/selection'
 import { useActions, type Action } from '@/store/actions'
 import { useSession, useStore } from '@/store/provider'
-import { useFilePick } from '@/ui/file-pick'
 import { RecordView } from '@/ui/record-view'
-import { fileName, saveFile } from '@/ui/save-file'
 import { KeyHint } from '../../shared/key-hint'
 import { recordProps } from '../../shared/record-props'
+import { useSideFiles } from '../../shared/side-files/use-side-files'
 import { useMarker } from '../../shared/use-marks'
 import { useShown } from '../pass/use-shown'
 import { useReason } from '../pass/reason-dialog'
 import type { Selected } from '../use-selected'
-import { takeReading } from './take-reading'
 
 const SAYS = { in: 'in', unsure: 'open', out: 'out' } as const
 
 /** Between readers: how far they agree, what they see differently, and files that go between them. */
 export function ReadersPane({ selected }: { selected: Selected }) {
-  const store = useStore()
-  const { inName, deed, nameMe } = store
-  const { message } = App.useApp()
   const { review, ruled, works, placed } = selected
   const readers = useSession((s) => s.told.figures.readers)
-  const person = useSession((s) => s.person)
-  const file = useFilePick('A reader’s file', '.json,.luvren.json', (chosen) =>
-    deed(takeReading(store, chosen).then((words) => message.success(words, 6))),
-  )
-  const give = (): void =>
-    inName(
-      () =>
-        deed(
-          nameMe().then(() => {
-            const { entries } = store.session.getState()
-            const side = ownSide(entries, person)
-            if (!side) throw new Error('You have not ruled anything in this review yet.')
-            saveFile(
-              fileName(`${review.title} rulings ${nameOfPerson(review, person)}`, 'luvren.json'),
-              sideBytes(side) as BlobPart,
-              'application/json',
-            )
-          }),
-        ),
-      'hand on',
-    )
+  const files = useSideFiles('rulings')
   const conflicts = useMemo(
     () =>
       (['broad', 'close'] as const).flatMap((pass) =>
@@ -55,23 +30,23 @@ export function ReadersPane({ selected }: { selected: Selected }) {
     [works, placed],
   )
   const actions: Action[] = [
-    { id: 'reading-give', label: 'Save my rulings as a file', key: 'S', strip: true, run: give },
-    { id: 'reading-take', label: 'Take a reader’s file in', key: 'A', strip: true, run: file.open },
+    { id: 'reading-give', label: 'Save my rulings as a file', key: 'S', strip: true, run: files.give },
+    { id: 'reading-take', label: 'Take a reader’s file in', key: 'A', strip: true, run: files.take },
   ]
   useActions('readers', actions)
   const called = (id: string): string => nameOfPerson(review, id)
   return (
     <div className="readers">
       <p className="readers-files">
-        <Button size="small" onClick={give}>
+        <Button size="small" onClick={files.give}>
           Save my rulings as a file
           <KeyHint of="reading-give" />
         </Button>
-        <Button size="small" onClick={file.open}>
+        <Button size="small" onClick={files.take}>
           Take a reader’s file in
           <KeyHint of="reading-take" />
         </Button>
-        {file.input}
+        {files.input}
         <span className="sub">
           A second reader opens this review’s package in their own Luvren, rules there, and sends their file
           back: as often as they like, in any order. Nobody sees another’s rulings while reading.

@@ -4,6 +4,7 @@ import type { Claim, ClaimOf } from '../../claims'
 import type { FactContext } from '../../facts'
 import type { Grouped, ReasonedLimit, Way } from '../grouped'
 import { alike, evidence, ofKind } from './alike'
+import { reviewed } from './search-review'
 
 /** The concepts, how lines were built, the terms, the known items and the limits. */
 export function words(claims: readonly Claim[], context: FactContext, byTime: boolean): Grouped[] {
@@ -14,6 +15,7 @@ export function words(claims: readonly Claim[], context: FactContext, byTime: bo
     ...terms(claims, context),
     ...known(claims, byTime),
     ...limits(claims),
+    ...reviewed(claims),
   ]
 }
 

@@ -2,6 +2,7 @@ import type { FactContext } from '../../facts'
 import type { Grouped } from '../grouped'
 import { PROTOCOL } from './protocol'
 import { READ } from './read'
+import { SEARCH_REVIEW } from './search-review'
 import type { Say } from './speaker'
 import { WHERE } from './where'
 import { WORDS } from './words'
@@ -11,7 +12,7 @@ type Sayings = {
   [K in Grouped['tells']]: (told: Extract<Grouped, { tells: K }>, say: Say, context: FactContext) => string[]
 }
 
-const SAYINGS: Sayings = { ...WHERE, ...PROTOCOL, ...WORDS, ...READ }
+const SAYINGS: Sayings = { ...WHERE, ...PROTOCOL, ...WORDS, ...SEARCH_REVIEW, ...READ }
 
 /** Templates for what is told; facts stand in them by name. */
 export const sayingsOf = (told: Grouped, say: Say, context: FactContext): string[] =>

@@ -1,0 +1,99 @@
+import { z } from 'zod'
+import { canonicalJson, Id } from '../base'
+import { PersonId, Text } from './names'
+
+/** The six elements of the PRESS 2015 guideline (McGowan et al., J Clin Epidemiol 2016;75:40–46), in its order. */
+export const REVIEWED = ['question', 'operators', 'headings', 'words', 'spelling', 'limits'] as const
+export type Reviewed = (typeof REVIEWED)[number]
+
+/** What a reviewer of the searches thinks of one element: nothing is to be changed, something could be, something has to be. */
+export const SearchAnswer = z.object({
+  reader: PersonId,
+  element: z.enum(REVIEWED),
+  verdict: z.enum(['none', 'suggested', 'required']),
+  words: Text,
+})
+export type SearchAnswer = z.infer<typeof SearchAnswer>
+
+/** What a reviewer says of one line, or of a whole strategy, perhaps with a better text and what that found. */
+export const SearchComment = z.object({
+  reader: PersonId,
+  id: Id,
+  sourceId: Id,
+  lineId: Id.optional(),
+  /** The line as it read then: what a comment is about is not lost when the line is changed. */
+  of: Text.optional(),
+  text: Text.min(1),
+  proposal: z.object({ text: Text.min(1), hits: z.int().min(0).optional() }).optional(),
+})
+export type SearchComment = z.infer<typeof SearchComment> & { at: string }
+
+/** A reviewer is done, for now, and says as what they reviewed: "subject librarian". */
+export const SearchReviewed = z.object({
+  reader: PersonId,
+  as: Text,
+  at: z.iso.datetime({ offset: true }),
+})
+export type SearchReviewed = z.infer<typeof SearchReviewed>
+
+/** What the owner of the searches did with a comment. It holds for what was said at that moment, not for another wording. */
+export const CommentSettled = z.object({
+  reader: PersonId,
+  id: Id,
+  said: z.iso.datetime({ offset: true }),
+  as: z.enum(['taken', 'declined']),
+  /** Why it was declined, or what was done. */
+  reason: Text,
+})
+export type CommentSettled = z.infer<typeof CommentSettled>
+
+/** All that one person said of the searches. */
+export interface SearchReview {
+  reader: string
+  answers: SearchAnswer[]
+  comments: SearchComment[]
+  finished?: SearchReviewed
+}
+
+export interface SearchReviewing {
+  /** By person; absent until somebody says something. */
+  searchReviews?: Record<string, SearchReview>
+  settledComments?: CommentSettled[]
+}
+
+/** What was done with a comment as it is worded now; undefined: it waits. */
+export const settlingOf = (
+  { settledComments = [] }: SearchReviewing,
+  { reader, id, at }: SearchComment,
+): CommentSettled | undefined =>
+  settledComments.find((s) => s.reader === reader && s.id === id && s.said === at)
+
+/** The reviews of the searches, by the ids of their people. */
+export const searchReviews = ({ searchReviews: by = {} }: SearchReviewing): SearchReview[] =>
+  Object.values(by).sort((a, b) => (a.reader < b.reader ? -1 : 1))
+
+/** Those of which their reviewer said that they were done, the first first. */
+export const finishedReviews = (review: SearchReviewing): (SearchReview & { finished: SearchReviewed })[] =>
+  searchReviews(review)
+    .filter((r): r is SearchReview & { finished: SearchReviewed } => r.finished !== undefined)
+    .sort((a, b) => Date.parse(a.finished.at) - Date.parse(b.finished.at))
+
+/**
+ * What several files of one person come to: everything that any of them says, each once. Where two parted, both wordings
+ * stand. The order of the files does not matter.
+ */
+export function togetherSaid(reader: string, all: readonly SearchReview[]): SearchReview | undefined {
+  if (!all.length) return undefined
+  const each = <T>(of: (r: SearchReview) => readonly T[]): T[] =>
+    [...new Map(all.flatMap(of).map((value) => [canonicalJson(value), value]))]
+      .sort(([a], [b]) => (a < b ? -1 : 1))
+      .map(([, value]) => value)
+  const answers = each((r) => r.answers).sort(
+    (a, b) => REVIEWED.indexOf(a.element) - REVIEWED.indexOf(b.element),
+  )
+  const comments = each((r) => r.comments).sort((a, b) => (a.at < b.at ? -1 : a.at > b.at ? 1 : 0))
+  const finished = each((r) => (r.finished ? [r.finished] : []))
+    .sort((a, b) => (a.at < b.at ? -1 : 1))
+    .at(-1)
+  return { reader, answers, comments, ...(finished ? { finished } : {}) }
+}
