@@ -165,8 +165,8 @@ describe('the account of the demo review', () => {
       /In Fernhollow, Mindmere, [^.]* a filter was taken over: Trials in schools, unchanged\./,
     )
     expect(text).toContain('a filter: Trials in schools, changed in this: one word less.')
-    expect(reportingItems(c).find((i) => i.number === 10)?.evidence).toBe('Trials in schools')
-    expect(reportingItems(contextOf(review)).find((i) => i.number === 10)?.notUsed).toBe(true)
+    expect(reportingItems(c).find((i) => i.number === '10')?.evidence).toBe('Trials in schools')
+    expect(reportingItems(contextOf(review)).find((i) => i.number === '10')?.notUsed).toBe(true)
   })
 
   it("takes a person's own words as they are, whatever signs and pronouns they hold", () => {

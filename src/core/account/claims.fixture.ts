@@ -5,6 +5,7 @@
  */
 import { stateOf, type CheckedEntry, type Line, type Run } from './journal-state.fixture'
 import { protocolPatterns } from './protocol-checker.fixture'
+import { togetherPatterns } from './sources-checker.fixture'
 import { searchReviewPatterns } from './search-review-checker.fixture'
 import { selectionPatterns } from './selection-checker.fixture'
 import { finds, limitHolds, spelledOut, subsets } from './what-lines-find.fixture'
@@ -405,6 +406,7 @@ export function untrueClaims(
     ],
     ...protocolPatterns(entries, number),
     ...searchReviewPatterns(entries, number),
+    ...togetherPatterns(entries),
     ...selectionPatterns(s.selection, number),
   ]
   /** Concepts joined with AND: what is found must need each of them, tried on records of every make. */

@@ -179,6 +179,7 @@ export const OTHERS: Record<string, () => FactContext> = {
       .plan()
       .source('l', 'database', 'Lantern Index', 'it holds theses', {
         platform: 'the reading room',
+        together: 'the Lantern Reports',
         coverage: '1990 to 2026',
       })
       .source('h', 'hand search', 'the journal of the school builders', '')

@@ -128,6 +128,7 @@ export const reviews = fc.record({
   correct: fc.boolean(),
   protocol: fc.constantFrom('none', 'none', 'first', 'late'),
   registered: fc.boolean(),
+  together: fc.boolean(),
   /** What became of the comments of somebody who looked the searches over; undefined: nobody did. */
   reviewed: fc.option(fc.array(fc.constantFrom('taken', 'declined', 'open'), { maxLength: 3 }), {
     nil: undefined,
@@ -161,7 +162,14 @@ export function journal(d: Drawn): { entries: Entry[]; asked: Map<string, string
   for (const s of d.sources)
     put({
       kind: 'source.set',
-      payload: { id: s, kind: 'database', name: `${s} Index`, profileId: s, why: '' },
+      payload: {
+        id: s,
+        kind: 'database',
+        name: `${s} Index`,
+        profileId: s,
+        why: '',
+        ...(d.together ? { together: 'the Lantern Reports' } : {}),
+      },
     })
   if (d.people)
     put({ kind: 'source.set', payload: { id: 'people', kind: 'people', name: 'two acousticians', why: '' } })

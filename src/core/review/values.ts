@@ -68,6 +68,8 @@ export const Source = z.object({
   why: Text,
   coverage: Text.optional(),
   platform: Text.optional(),
+  /** Other databases that one search on the same platform reached together with this one, as the person names them. */
+  together: Text.optional(),
   /** For a stand-in, the release that is searched; the latest one where it is absent. */
   release: z
     .string()

@@ -1,38 +1,62 @@
 'use client'
-import { notApplicable, reportingItems, type FactContext, type ReportingItem } from '@/core/account'
+import { CHECKLISTS, notApplicable, type FactContext, type ReportingItem } from '@/core/account'
 import { useState } from 'react'
 import { useStore } from '@/store/provider'
 import { useLeadTo } from '@/store/use-lead-to'
 import { ReasonInput } from '../shared/reason-input'
 
-/** The items of PRISMA-S, each closed by the record and never by a tick; what is missing leads to where it can be done. */
+/** The items of each checklist, closed by the record and never by a tick; what is missing leads to where it can be done. */
 export function ChecklistPane({ context, show }: { context: FactContext; show: () => void }) {
-  const items = reportingItems(context)
-  const closed = items.filter((i) => i.evidence).length
   return (
     <div className="page">
       <div className="page-head">
         <h1>Reporting items</h1>
-        <p className="sub">
-          {closed} of {items.length} are closed by the record. PRISMA-S; the wording is ours, and short.
-        </p>
+        <p className="sub">Closed by the record, never by a tick. The wording is ours, and short.</p>
       </div>
-      <table className="checklist">
-        <tbody>
-          {items.map((item) => (
-            <ItemRow key={item.number} item={item} context={context} show={show} />
-          ))}
-        </tbody>
-      </table>
+      {CHECKLISTS.map(({ id, name, items: itemsOf }) => {
+        const items = itemsOf(context)
+        return (
+          <section key={id} aria-label={name}>
+            <h2>
+              {name}{' '}
+              <span className="sub">
+                {items.filter((i) => i.evidence).length} of {items.length} are closed
+              </span>
+            </h2>
+            <table className="checklist">
+              <tbody>
+                {items.map((item) => (
+                  <ItemRow
+                    key={item.number}
+                    item={item}
+                    leaves={notApplicable(id, item.number)}
+                    context={context}
+                    show={show}
+                  />
+                ))}
+              </tbody>
+            </table>
+          </section>
+        )
+      })}
     </div>
   )
 }
 
-function ItemRow({ item, context, show }: { item: ReportingItem; context: FactContext; show: () => void }) {
+function ItemRow({
+  item,
+  leaves: key,
+  context,
+  show,
+}: {
+  item: ReportingItem
+  leaves: string
+  context: FactContext
+  show: () => void
+}) {
   const { act, deed } = useStore()
   const lead = useLeadTo(context.review)
   const [leaving, setLeaving] = useState(false)
-  const key = notApplicable(item.number)
   const left = context.review.leftAdvice?.[key]
   const state = left ? 'left' : item.evidence ? 'closed' : item.notUsed ? 'unused' : 'open'
   return (

@@ -5,7 +5,7 @@ import dynamic from 'next/dynamic'
 import { Fragment, useMemo, useState } from 'react'
 import {
   departures,
-  reportingItems,
+  openItems,
   tellingOf,
   toHtml,
   toLatex,
@@ -91,7 +91,7 @@ export function MethodsStage() {
     id === 'protocol'
       ? departures(context).length
       : id === 'checklist'
-        ? reportingItems(context).filter((i) => !i.evidence && !i.notUsed).length
+        ? openItems(context)
         : id === 'versions'
           ? (context.review.frozenTexts?.length ?? 0)
           : id === 'searchreview'

@@ -188,7 +188,7 @@ function SourceRow({
       onOk: takeOut,
     })
   }
-  const text = (key: 'name' | 'why' | 'platform' | 'coverage') => ({
+  const text = (key: 'name' | 'why' | 'platform' | 'coverage' | 'together') => ({
     field: `source-${key}-${source.id}`,
     kept: source[key] ?? '',
     command: (value: string) => ({
@@ -227,6 +227,12 @@ function SourceRow({
             className="sub"
             label={`Coverage of ${source.name}`}
             placeholder="covering what, from when to when?"
+          />
+          <Staged
+            {...text('together')}
+            className="sub"
+            label={`Searched at once with ${source.name}`}
+            placeholder="searched at once with which others?"
           />
           <button className="plain link sub" onClick={describe}>
             {profile ? 'how it speaks' : 'describe how it speaks'}

@@ -16,7 +16,8 @@ export type { AppendixContext, Referenced } from './context'
 export { withWorks } from './with-works'
 export { referencedWorks, referenceInlines } from './referenced'
 export { aboutWords, elementWords, outcomeWords, VERDICT_WORDS } from './search-review'
-export { notApplicable, reportingItems, type ReportingItem } from './reporting'
+export { CHECKLISTS, notApplicable, openItems, reportingItems } from './reporting'
+export type { ReportingItem } from './reporting-item'
 
 /** Appendices by their letters; one that has nothing to hold is left out, and the others keep their letters. */
 const APPENDICES: readonly { letter: string; title: string; blocks: (c: AppendixContext) => Block[] }[] = [
@@ -27,7 +28,7 @@ const APPENDICES: readonly { letter: string; title: string; blocks: (c: Appendix
   { letter: 'E', title: 'Works set aside on their full text', blocks: excludedAppendix },
   { letter: 'F', title: 'Works included', blocks: includedAppendix },
   { letter: 'G', title: 'Flow', blocks: flowAppendix },
-  { letter: 'H', title: 'Reporting items of PRISMA-S', blocks: reportingAppendix },
+  { letter: 'H', title: 'Reporting items', blocks: reportingAppendix },
   { letter: 'I', title: 'Review of the searches', blocks: searchReviewAppendix },
   { letter: 'J', title: 'Amendments of, and departures from, the protocol', blocks: departuresAppendix },
 ]

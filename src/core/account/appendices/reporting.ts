@@ -4,23 +4,9 @@ import { ofKind } from '../draft/group/alike'
 import { text } from '../document'
 import { cell, type Block } from '../documents/tree'
 import { searchedIn } from '../standing'
-import type { Stage } from '../facts'
 import type { AppendixContext } from './context'
-
-/** An item of a reporting checklist: what closes it, or what is missing; never a tick. */
-export interface ReportingItem {
-  number: number
-  /** Our own short wording. */
-  about: string
-  /** What closes it, from the record; absent: nothing does. */
-  evidence?: string
-  /** Where in the section or its appendices it stands. */
-  place: string
-  /** Where it can be done. */
-  stage: Stage
-  /** Nothing in the record asks for it. */
-  notUsed?: true
-}
+import { reportingItems2020 } from './reporting-2020'
+import { item, type ReportingItem } from './reporting-item'
 
 /**
  * The sixteen items of PRISMA-S (Rethlefsen et al., Systematic Reviews 2021;10:39; numbers and matters of the items from
@@ -33,22 +19,10 @@ export function reportingItems(c: AppendixContext): ReportingItem[] {
   const ways = (...kinds: string[]): string[] =>
     others.filter((s) => kinds.includes(s.kind) && s.id in figures.brought).map((s) => s.name)
   const names = (list: readonly string[]): string => list.join('; ')
-  const item = (
-    number: number,
-    about: string,
-    evidence: string | undefined,
-    place: string,
-    stage: Stage,
-    notUsed?: boolean,
-  ): ReportingItem => ({
-    number,
-    about,
-    ...(evidence ? { evidence } : {}),
-    place,
-    stage,
-    ...(notUsed ? { notUsed: true as const } : {}),
-  })
   const platforms = searched.filter((s) => s.platform || c.source(s.id)?.releaseWords)
+  const together = searched.flatMap((s) =>
+    s.together?.trim() ? [`${s.name} with ${s.together.trim()}`] : [],
+  )
   const registers = ways('register')
   const web = ways('web', 'catalogue')
   const cited = ways('reference lists', 'citing papers')
@@ -77,7 +51,14 @@ export function reportingItems(c: AppendixContext): ReportingItem[] {
       'Table 1',
       'question',
     ),
-    item(2, 'databases searched at once on one platform', undefined, 'Table 1', 'searches', true),
+    item(
+      2,
+      'databases searched at once on one platform',
+      names(together) || undefined,
+      'first part',
+      'question',
+      !together.length,
+    ),
     item(
       3,
       'registers of studies',
@@ -186,27 +167,41 @@ export function reportingItems(c: AppendixContext): ReportingItem[] {
   ]
 }
 
-/** The key under which a person says why an item is not applicable. */
-export const notApplicable = (item: number): string => `prisma-s/${item}`
+/** The checklists that a review closes from its record. */
+export const CHECKLISTS = [
+  { id: 'prisma-s', name: 'PRISMA-S', items: reportingItems },
+  { id: 'prisma-2020', name: 'PRISMA 2020, searching and selecting', items: reportingItems2020 },
+] as const
+type ChecklistId = (typeof CHECKLISTS)[number]['id']
 
-/** H: the items as a table: what closes each, and where it stands. */
+/** The key under which a person says why an item is not applicable. */
+export const notApplicable = (checklist: ChecklistId, item: string): string => `${checklist}/${item}`
+
+/** Items that neither the record closes nor a person called not applicable. */
+export const openItems = (c: AppendixContext): number =>
+  CHECKLISTS.flatMap(({ id, items }) =>
+    items(c).filter((i) => !i.evidence && !i.notUsed && !c.review.leftAdvice?.[notApplicable(id, i.number)]),
+  ).length
+
+/** H: the items as tables: what closes each, and where it stands. */
 export function reportingAppendix(c: AppendixContext): Block[] {
   if (!c.figures.searched.length) return []
-  return [
-    {
-      kind: 'table',
-      caption: [text('Reporting items of PRISMA-S, with what closes each')],
-      head: ['Item', 'About', 'From the record', 'Where'],
-      rows: reportingItems(c).map((i) => [
-        cell(String(i.number)),
+  return CHECKLISTS.map(({ id, name, items }) => ({
+    kind: 'table',
+    caption: [text(`Reporting items of ${name}, with what closes each`)],
+    head: ['Item', 'About', 'From the record', 'Where'],
+    rows: items(c).map((i) => {
+      const left = c.review.leftAdvice?.[notApplicable(id, i.number)]
+      return [
+        cell(i.number),
         cell(i.about),
         cell(
-          c.review.leftAdvice?.[notApplicable(i.number)]
-            ? `not applicable, because ${c.review.leftAdvice[notApplicable(i.number)]}`
+          left
+            ? `not applicable, because ${left}`
             : (i.evidence ?? (i.notUsed ? 'the record names none' : 'not reported')),
         ),
         cell(i.evidence ? i.place : ''),
-      ]),
-    },
-  ]
+      ]
+    }),
+  }))
 }

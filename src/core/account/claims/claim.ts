@@ -47,6 +47,7 @@ export type Claim =
   | (Says<'SourcesPlanned'> & { sourceIds: string[]; besides: boolean })
   | (Says<'SourcesIndexed'> & { sourceIds: string[] })
   | (Says<'SourceChosen'> & { sourceId: string; reason: string })
+  | (Says<'SearchedTogether'> & { sourceId: string; platform: boolean })
   | (Says<'SearchedOn'> & { sourceId: string; spells: number; revised: boolean })
   | (Says<'Followed'> & { sourceId: string; steps: number; nothingNew: boolean })
   | (Says<'PeopleAsked'> & { sourceId: string; answered: string[]; silent: number })

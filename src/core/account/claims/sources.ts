@@ -23,6 +23,14 @@ export function sources(context: FactContext): Claim[] {
   for (const s of databases)
     if (s.why.trim()) claims.push({ says: 'SourceChosen', on: on([s]), sourceId: s.id, reason: s.why })
   for (const s of done)
+    if (s.together?.trim())
+      claims.push({
+        says: 'SearchedTogether',
+        on: on([s]),
+        sourceId: s.id,
+        platform: !!s.platform?.trim(),
+      })
+  for (const s of done)
     claims.push({
       says: 'SearchedOn',
       on: on([s]),

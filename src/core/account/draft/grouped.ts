@@ -53,6 +53,7 @@ export type Grouped =
   | (Told<'amended'> & { times: number; reason: string })
   | (Told<'departed'> & { points: number })
   | (Told<'searched'> & { sourceIds: string[]; table: boolean })
+  | (Told<'together'> & { sourceId: string; platform: boolean })
   | (Told<'to search'> & { sourceIds: string[]; besides: boolean })
   | (Told<'indexed'> & { sourceIds: string[]; of: number })
   | (Told<'chosen'> & { reasons: Alike<string>[]; /** There is but one database. */ only: boolean })

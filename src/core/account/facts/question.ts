@@ -5,7 +5,11 @@ import { MISSING, nameOf, type FactContext, type Reader } from './fact'
 import { knownBefore } from './known-items'
 
 const databases = (c: FactContext): Review['sources'] => c.review.sources.filter((s) => s.kind === 'database')
-function sourceText(c: FactContext, id: string, key: 'platform' | 'coverage'): ReturnType<Reader> {
+function sourceText(
+  c: FactContext,
+  id: string,
+  key: 'platform' | 'coverage' | 'together',
+): ReturnType<Reader> {
   const text = c.review.sources.find((s) => s.id === id)?.[key]
   return {
     text: text || MISSING,
@@ -91,6 +95,7 @@ export const QUESTION: Record<string, Reader> = {
     from: 'the sources of the plan',
   }),
   'source.platform': (c, id) => sourceText(c, id, 'platform'),
+  'source.together': (c, id) => sourceText(c, id, 'together'),
   'source.coverage': (c, id) => sourceText(c, id, 'coverage'),
   'known.before': (c) => {
     const n = knownBefore(c).length

@@ -63,6 +63,16 @@ export function where(claims: readonly Claim[], byTime: boolean): Grouped[] {
           } satisfies Grouped,
         ]
       : []),
+    ...ofKind(claims, 'SearchedTogether').map(({ on, sourceId, platform }): Grouped => ({
+      tells: 'together',
+      theme: 'where',
+      phase: 'searched',
+      stage: 'question',
+      on,
+      core: true,
+      sourceId,
+      platform,
+    })),
     ...dated(claims, byTime),
     ...others(claims),
   ]

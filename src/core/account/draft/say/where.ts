@@ -49,6 +49,15 @@ export const WHERE = {
           ],
         )
   },
+  together: ({ sourceId, platform }: GroupedOf<'together'>) => {
+    const source = database(sourceId)
+    const through = platform ? `, through {source.platform:${sourceId}}` : ''
+    const others = `{source.together:${sourceId}}`
+    return [
+      `${source} was searched at once with ${others}${through}; its counts are of all of them.`,
+      `Together with ${source}, one search reached ${others}${through}; the counts are of all of them.`,
+    ]
+  },
   indexed: ({ sourceIds: ids, of }: GroupedOf<'indexed'>) => {
     if (of === 1)
       return ['Its records are indexed with a thesaurus of its own.', 'It indexes records with a thesaurus.']

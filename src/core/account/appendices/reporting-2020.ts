@@ -1,0 +1,103 @@
+import { thousands } from '../../base'
+import { selectClaims } from '../claims'
+import { ofKind } from '../draft/group/alike'
+import { departures } from '../protocol'
+import { searchedIn } from '../standing'
+import { dateWords } from '../words'
+import type { AppendixContext } from './context'
+import { item, type ReportingItem } from './reporting-item'
+
+/**
+ * The items of PRISMA 2020 about searching and selecting (Page et al., BMJ 2021;372:n71; numbers and matters of the items
+ * from memory, wording our own): those that a review of this kind can close with its record.
+ */
+export function reportingItems2020(c: AppendixContext): ReportingItem[] {
+  const { review, figures } = c
+  const { readers } = figures
+  const searched = searchedIn(review)
+  const criteria = review.criteria.filter((q) => q.text.trim())
+  const ways = ofKind(selectClaims(c), 'OtherSource').filter((w) => w.done).length
+  const plural = (n: number, one: string): string => `${thousands(n)} ${one}${n === 1 ? '' : 's'}`
+  const included = ofKind(selectClaims(c), 'ReadInFull')[0]
+  const [frozen, ...amended] = review.protocol ?? []
+  const { registration } = review
+  return [
+    item(
+      5,
+      'by which criteria works were let in or set aside',
+      criteria.length ? `${plural(criteria.length, 'question')} asked of each work` : undefined,
+      'Appendix D',
+      'question',
+    ),
+    item(
+      6,
+      'every place searched or person asked, with the last day',
+      searched.length
+        ? `${plural(searched.length, 'database')}${ways ? ` and ${plural(ways, 'other way')}` : ''}`
+        : undefined,
+      'Table 1',
+      'searches',
+    ),
+    item(
+      7,
+      'full strategies with filters and limits',
+      searched.length ? `of all ${plural(searched.length, 'database')}, line by line` : undefined,
+      'Appendix B',
+      'searches',
+    ),
+    item(
+      8,
+      'how works were chosen: how many read each, and whether apart',
+      readers.broad.length
+        ? `${plural(readers.broad.length, 'reader')} of titles and abstracts${readers.close.length ? `, ${thousands(readers.close.length)} of full texts` : ''}`
+        : undefined,
+      'third part',
+      'selection',
+    ),
+    item(
+      '16a',
+      'the way from records found to works included, best as a figure',
+      figures.identified && readers.broad.length
+        ? `${thousands(figures.identified)} records, as a flow`
+        : undefined,
+      'Appendix G',
+      'selection',
+    ),
+    item(
+      '16b',
+      'works that seemed to fit and were set aside, with why',
+      included?.out ? `${plural(included.out, 'work')}, each with its reason` : undefined,
+      'Appendix E',
+      'selection',
+      included !== undefined && !included.out,
+    ),
+    item(
+      17,
+      'each work included, cited',
+      included?.included ? `${plural(included.included, 'work')} in full` : undefined,
+      'Appendix F',
+      'selection',
+    ),
+    item(
+      '24a',
+      'where the review is registered, or that it is not',
+      registration && `${registration.place}${registration.number ? ` (${registration.number})` : ''}`,
+      'first part',
+      'methods',
+    ),
+    item(
+      '24b',
+      'where the protocol can be read',
+      frozen && `frozen on ${dateWords(frozen.at)}`,
+      'first part',
+      'methods',
+    ),
+    item(
+      '24c',
+      'what was amended of, or departs from, what was planned',
+      frozen && `${plural(amended.length, 'amendment')}, ${plural(departures(c).length, 'departure')}`,
+      'Appendix J',
+      'methods',
+    ),
+  ]
+}

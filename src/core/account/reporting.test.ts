@@ -1,0 +1,87 @@
+import { describe, expect, it } from 'vitest'
+import { CHECKLISTS, notApplicable, openItems, outcomeWords, sectionDocument, wordsOfCell } from '.'
+import type { Review } from '../review'
+import { demoContext } from './demo-context.fixture'
+import type { FactContext } from './facts'
+
+const changed = async (part: Partial<Review>): Promise<FactContext> => {
+  const context = await demoContext()
+  return { ...context, review: { ...context.review, ...part } }
+}
+const evidenceOf = (c: FactContext, list: 'prisma-s' | 'prisma-2020', number: string): string | undefined =>
+  CHECKLISTS.find((l) => l.id === list)!
+    .items(c)
+    .find((i) => i.number === number)?.evidence
+/** The rows of an appendix's tables, by its letter. */
+const appendix = (c: FactContext, letter: string): string[][] => {
+  const { blocks } = sectionDocument(c)
+  const from = blocks.findIndex(
+    (b) => b.kind === 'heading' && wordsOfCell(b.content).startsWith(`Appendix ${letter}.`),
+  )
+  const own = blocks.slice(from + 1)
+  const to = own.findIndex((b) => b.kind === 'heading' && b.level === 1)
+  return own
+    .slice(0, to < 0 ? undefined : to)
+    .flatMap((b) => (b.kind === 'table' ? b.rows.map((r) => r.map(wordsOfCell)) : []))
+}
+
+describe('the reporting items', () => {
+  it('are closed by the record: what is taken out of it opens them again', async () => {
+    const context = await demoContext()
+    expect(openItems(context)).toBe(0)
+    expect(evidenceOf(context, 'prisma-s', '14')).toBe('H. Marrow (subject librarian)')
+    expect(evidenceOf(context, 'prisma-2020', '24b')).toBe('frozen on 14 April 2026')
+    const { protocol: _p, searchReviews: _s, registration: _r, ...bare } = context.review
+    const without = { ...context, review: bare as Review }
+    expect(evidenceOf(without, 'prisma-s', '14')).toBeUndefined()
+    expect(openItems(without)).toBe(4)
+    const left = { [notApplicable('prisma-2020', '24a')]: 'a thesis is not registered' }
+    expect(openItems({ ...without, review: { ...without.review, leftAdvice: left } })).toBe(3)
+  })
+
+  it('name databases that one search reached together, with those they were searched with', async () => {
+    const { review } = await demoContext()
+    const sources = review.sources.map((s) =>
+      s.id === 'demo-girder' ? { ...s, together: 'the Lantern Reports' } : s,
+    )
+    expect(evidenceOf(await changed({ sources }), 'prisma-s', '2')).toBe(
+      'Girder & Sound Abstracts with the Lantern Reports',
+    )
+  })
+
+  it('do not call the answers of somebody who ran the searches a review by another person', async () => {
+    const { review } = await demoContext()
+    const runs = review.runs.map((r, n) => (n ? r : { ...r, by: 'demo-person-3' }))
+    expect(evidenceOf(await changed({ runs }), 'prisma-s', '14')).toBeUndefined()
+  })
+})
+
+describe('the appendix on the review of the searches', () => {
+  it('has the six elements, and each comment with the line as it read then, and what became of it', async () => {
+    const rows = appendix(await demoContext(), 'I')
+    expect(rows.slice(0, 6).map((r) => r[1])).toEqual([
+      'nothing to change',
+      'nothing to change',
+      'could be better',
+      'could be better',
+      'nothing to change',
+      'nothing to change',
+    ])
+    expect(rows.slice(6).map((r) => [r[0], r[4]])).toEqual([
+      ['Mindmere Psychology File, line 5', 'acted on: a note stands beside the line'],
+      [
+        'Fernhollow Education Index, line 1',
+        'declined, because it names the people, not the place, and finds nearly everything',
+      ],
+    ])
+  })
+
+  it('opens a comment again that was worded anew after it was settled, and shows a line that was changed', async () => {
+    const { review } = await demoContext()
+    const said = review.searchReviews!['demo-person-3']!
+    const [first] = said.comments
+    const reworded = { ...first!, text: 'Say it in the text.', at: '2026-12-01T08:00:00.000Z' }
+    expect(outcomeWords(review, reworded)).toBe('still open')
+    expect(outcomeWords(review, { ...first!, of: 'another text' })).toContain('; it reads now: heading.below:')
+  })
+})
