@@ -12,6 +12,7 @@ const CORE = [
   'review',
   'figures',
   'account',
+  'handed',
 ]
 const coreRules = CORE.map((folder, i) => ({
   name: `core-${folder}-looks-only-down`,

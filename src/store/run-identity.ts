@@ -1,7 +1,7 @@
 import { inRound, type Line, type Review, type Run } from '@/core/review'
 import { lineKeys, PRESENT_RULE, reachedBy } from '@/core/strategy'
 import { evidenceNow } from '@/standins'
-import type { SourceInfo } from './source-info'
+import type { SourceInfo } from '@/standins/source-info'
 
 /** What a run is known by: what it asked, of what, and under which round. */
 export function runIdentity(

@@ -1,7 +1,7 @@
 import { useMemo } from 'react'
 import { draftAccount, type FactContext, type Passage } from '@/core/account'
 import { useSession } from './provider'
-import { sourceFactsOf } from './source-facts'
+import { sourceFactsOf } from '@/standins/source-facts'
 import { useYields } from './yields'
 
 /** What the facts of the open review are read from. */

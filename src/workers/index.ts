@@ -12,7 +12,7 @@ export type { Advised, CountedStep, Offered } from '@/core/strategy'
 export type { BoardRow, Judged, JudgedPlan, Judgement, KeyedRemark } from './judge-desk'
 export type { FileExamined, FileHow, FileSaid, FileTaken } from './read-file'
 export type { DeskReview, PairView, RecordOf, WorkRow, WorksAnswer, WorkView } from './records/records-desk'
-export type { Again, LimitCosts, LineAnswer, Peek, PeekOrder, Said } from './search-desk'
+export type { LimitCosts, LineAnswer, Peek, PeekOrder, Said } from './search-desk'
 export type {
   Counted,
   Examined,

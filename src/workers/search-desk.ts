@@ -3,7 +3,8 @@ import { applyLimits, relevance } from '@/core/engine'
 import { limitAs, printFor, withLimits, type Loss } from '@/core/profile'
 import { parse, sameLimit, type Expr, type LimitValue } from '@/core/query'
 import {
-  compareRecords,
+  comeAndGone,
+  type ComeAndGone,
   countFacets,
   docsWithFacets,
   followed,
@@ -59,16 +60,6 @@ export interface AskedOnce {
   key: string
   lines: LineLike[]
   lineId: string
-}
-
-export interface Again {
-  before: number
-  after: number
-  both: number
-  added: Rec[]
-  foundNow: Rec[]
-  withdrawn: Rec[]
-  lostNow: Rec[]
 }
 
 export type PeekOrder = 'newest' | 'title' | 'times cited' | 'relevance'
@@ -234,21 +225,12 @@ export class SearchDesk {
    * A line as it was asked on two occasions, each in its release: what came and what went. A new record was added to the
    * database since, or was there and is found only now; a gone one was withdrawn, or is there and found no more.
    */
-  async again(earlier: AskedOnce, later: AskedOnce): Promise<Again> {
+  async again(earlier: AskedOnce, later: AskedOnce): Promise<ComeAndGone> {
     const [before, after] = await Promise.all([this.ask(earlier), this.ask(later)])
-    const held = (records: readonly Rec[]): Set<string> => new Set(records.map((r) => r.id))
-    const [old, now] = [held(before.source.records), held(after.source.records)]
-    const { fresh, gone, both } = compareRecords(before.records, after.records)
-    const newest = (list: readonly Rec[]): Rec[] => [...list].sort((a, b) => (b.year ?? 0) - (a.year ?? 0))
-    return {
-      before: before.records.length,
-      after: after.records.length,
-      both,
-      added: newest(fresh.filter((r) => !old.has(r.id))),
-      foundNow: newest(fresh.filter((r) => old.has(r.id))),
-      withdrawn: newest(gone.filter((r) => !now.has(r.id))),
-      lostNow: newest(gone.filter((r) => now.has(r.id))),
-    }
+    return comeAndGone(
+      { held: before.source.records, found: before.records },
+      { held: after.source.records, found: after.records },
+    )
   }
 
   private async ask({ key, lines, lineId }: AskedOnce): Promise<{ source: OpenStandin; records: Rec[] }> {

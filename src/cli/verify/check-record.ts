@@ -4,7 +4,7 @@ import { figuresAt } from '../../core/figures'
 import { RULES_VERSION } from '../../core/records'
 import { fold, partitionOf } from '../../core/review'
 import { openMatters } from '../../core/selection'
-import { sourceFactsOf } from '../../store/source-facts'
+import { sourceFactsOf } from '../../standins/source-facts'
 import type { OpenedReview } from '../open-package'
 import { checked, unchecked, type Check } from './report'
 

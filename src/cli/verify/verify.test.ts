@@ -16,7 +16,7 @@ import {
   type FrozenDocument,
 } from '../../core/account'
 import type { FrozenText } from '../../core/review'
-import { sourceFactsOf } from '../../store/source-facts'
+import { sourceFactsOf } from '../../standins/source-facts'
 import { openReviewFile } from '../open-package'
 import { checkFrozen } from './check-record'
 import { checkDigest, verifyFile, verifyPackage } from './verify'

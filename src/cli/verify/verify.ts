@@ -1,27 +1,12 @@
 import { digestWords, plural, type Problem } from '../../core/base'
-import { packReview, type Entry, type Packed } from '../../core/review'
+import type { Entry } from '../../core/review'
 import { UsageError, type Arguments } from '../arguments'
 import { problemLine, type CliCommand, type Outcome } from '../command'
 import { openReviewBytes, readPackage, type OpenedReview } from '../open-package'
+import { checkBytes } from './check-bytes'
 import { checkFlow, checkFrozen, checkPartition, checkTyped } from './check-record'
 import { checkRuns } from './check-runs'
 import { checked, reportText, type Check } from './report'
-
-/** Is the file, byte for byte, what this review packs to? The same review always gives the same bytes. */
-function checkBytes(
-  file: Uint8Array,
-  { review, entries }: OpenedReview,
-  packed: Omit<Packed, 'entries'>,
-): Check {
-  const again = packReview({ entries: [...entries], ...packed }, review.title)
-  let at = again.findIndex((b, i) => b !== file[i])
-  if (at < 0 && again.length !== file.length) at = Math.min(again.length, file.length)
-  return checked(
-    'Bytes',
-    `${plural(file.length, 'byte')} compared with what the review packs to`,
-    at < 0 ? [] : [`The file is not what this review packs to: it differs from byte ${at} on.`],
-  )
-}
 
 /** Is a digest that was kept elsewhere one of this journal? It may be given in hex or in words. */
 export function checkDigest(given: string, entries: readonly Entry[]): Check {
@@ -54,7 +39,7 @@ export async function verifyFile(bytes: Uint8Array): Promise<{ checks: Check[]; 
   return {
     checks: [
       checked('Package', `${beside} against the manifest, ${chain}`, [], remarks),
-      checkBytes(bytes, opened, packed),
+      await checkBytes(bytes, opened, packed),
     ],
     opened,
   }

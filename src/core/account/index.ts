@@ -3,7 +3,7 @@ export { FACT_NAMES, resolveFact, type Fact, type FactContext, type SourceFacts,
 export { currentRuns, joiningLine } from './runs'
 export { dateWords, nameInText, searchedWords } from './words'
 export { compose, draftAccount, groupAll, tellingOf, type Grouped, type Telling } from './draft'
-export { toHtml } from './documents/html'
+export { toHtml, type FactLink } from './documents/html'
 export { latexText, toLatex } from './documents/latex'
 export { toMarkdown } from './documents/markdown'
 export {

@@ -82,6 +82,8 @@ describe('the appendix on the review of the searches', () => {
     const [first] = said.comments
     const reworded = { ...first!, text: 'Say it in the text.', at: '2026-12-01T08:00:00.000Z' }
     expect(outcomeWords(review, reworded)).toBe('still open')
-    expect(outcomeWords(review, { ...first!, of: 'another text' })).toContain('; it reads now: heading.below:')
+    expect(outcomeWords(review, { ...first!, of: 'another text' })).toContain(
+      '; it reads now: heading.below:',
+    )
   })
 })

@@ -36,3 +36,39 @@ export function compareRecords(
     both: later.length - fresh.length,
   }
 }
+
+/** One search on one occasion: what the database held then, and what was found of it. */
+export interface Occasion {
+  held: readonly Rec[]
+  found: readonly Rec[]
+}
+
+/** What came and what went between two occasions, the newest first. */
+export interface ComeAndGone {
+  before: number
+  after: number
+  both: number
+  /** Added to the database since; and there before, but found only now. */
+  added: Rec[]
+  foundNow: Rec[]
+  /** Withdrawn from the database; and still there, but found no more. */
+  withdrawn: Rec[]
+  lostNow: Rec[]
+}
+
+/** The same search on two occasions: what came and what went, and whether database or search is the reason. */
+export function comeAndGone(before: Occasion, after: Occasion): ComeAndGone {
+  const ids = (records: readonly Rec[]): Set<string> => new Set(records.map((r) => r.id))
+  const [old, now] = [ids(before.held), ids(after.held)]
+  const { fresh, gone, both } = compareRecords(before.found, after.found)
+  const newest = (list: readonly Rec[]): Rec[] => [...list].sort((a, b) => (b.year ?? 0) - (a.year ?? 0))
+  return {
+    before: before.found.length,
+    after: after.found.length,
+    both,
+    added: newest(fresh.filter((r) => !old.has(r.id))),
+    foundNow: newest(fresh.filter((r) => old.has(r.id))),
+    withdrawn: newest(gone.filter((r) => !now.has(r.id))),
+    lostNow: newest(gone.filter((r) => now.has(r.id))),
+  }
+}

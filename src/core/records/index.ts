@@ -14,8 +14,9 @@ export {
 } from './blocks'
 export { Rec, emptyRecord, toDocument, whereFrom, whoAndWhen } from './record'
 export { readRis, type RisRead } from './formats/ris'
+export { writeCslJson } from './formats/csl-json'
 export { writeRis } from './formats/ris-write'
-export { writeTable } from './formats/table'
+export { csvText, writeTable } from './formats/table'
 export { toCsl, type CslItem } from './formats/csl'
 export type { Item, Reader, ReadsTo } from './formats/item'
 export type { TagForm, TagShape } from './formats/tagged'
@@ -40,7 +41,7 @@ export { ENCODINGS, ENCODING_WORDS, EncodingGuess, textFromBytes, type Encoding,
 export { doiIn, doisIn, orcidCheck, readOrcid } from './identifiers'
 export { readReference, type ReferenceParts } from './reference'
 export { readPasted, type Pasted, type PastedForm } from './paste'
-export { compareRecords, type Compared } from './compare'
+export { comeAndGone, compareRecords, type ComeAndGone, type Compared } from './compare'
 export { findRecord, recordFinder, type Findable, type RecordFinder } from './find'
 export {
   countFacets,

@@ -9,7 +9,7 @@ const MADE = /^p-/
  */
 export function nameOf({ people }: Pick<Review, 'people'>, id: string): string | undefined {
   const person = people.find((p) => p.id === id)
-  if (person) return person.name ?? `reader ${people.indexOf(person) + 1}, whose name was left out`
+  if (person) return person.name ?? `unnamed reader ${people.indexOf(person) + 1}`
   return id === '' || MADE.test(id) ? undefined : id
 }
 

@@ -10,7 +10,7 @@ import {
 } from '@/core/account'
 import { judgedWorks, type Told } from '@/core/figures'
 import { flowWords } from '@/core/selection'
-import { sourceInfo } from '@/store/source-info'
+import { sourceInfo } from '@/standins/source-info'
 import { longDesk, recordsDesk } from '@/workers'
 
 /** The section as a document, with the works that only the desk of records can name. */

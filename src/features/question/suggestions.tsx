@@ -2,7 +2,7 @@
 import { useState } from 'react'
 import { listed, thousands } from '@/core/base'
 import type { Concept, Letter, Pick, Review, Term } from '@/core/review'
-import type { SourceInfo } from '@/store/source-info'
+import type { SourceInfo } from '@/standins/source-info'
 import { useStore } from '@/store/provider'
 import { LetterList } from '@/ui/letter-list'
 import { useAsked } from '@/store/use-asked'

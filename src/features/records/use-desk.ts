@@ -2,7 +2,7 @@ import { useMemo } from 'react'
 import type { Review } from '@/core/review'
 import { useSession } from '@/store/provider'
 import { useAsked } from '@/store/use-asked'
-import { sourceInfo } from '@/store/source-info'
+import { sourceInfo } from '@/standins/source-info'
 import { deskReview, recordsDesk } from '@/workers'
 
 export interface Desk {

@@ -6,7 +6,7 @@ import { listed, plural } from '@/core/base'
 import type { Concept, Letter, Review, Term } from '@/core/review'
 import { placeTerm, planAgainstRun, type Unplanned } from '@/core/strategy'
 
-import type { SourceInfo } from '@/store/source-info'
+import type { SourceInfo } from '@/standins/source-info'
 import { LetterList } from '@/ui/letter-list'
 import { Strand } from '@/ui/strand'
 import { dropTerm, putTerms } from './term-commands'

@@ -2,7 +2,7 @@ import { foldLabel } from '@/core/base'
 import { inFields, or, print, type Expr } from '@/core/query'
 import type { Review } from '@/core/review'
 import { termExpression } from '@/core/strategy'
-import type { SourceInfo } from '@/store/source-info'
+import type { SourceInfo } from '@/standins/source-info'
 import type { ConceptTerms } from '@/workers'
 
 const inUse = (review: Review, conceptId: string) =>

@@ -5,7 +5,7 @@ import type { Expr } from '@/core/query'
 import { toDocument, type Rec } from '@/core/records'
 import { termExpression } from '@/core/strategy'
 import type { Review } from '@/core/review'
-import { sourceInfo } from '@/store/source-info'
+import { sourceInfo } from '@/standins/source-info'
 import { useAsked } from '@/store/use-asked'
 import { vocabularyDesk } from '@/workers'
 

@@ -1,7 +1,7 @@
 import { useEffect, useMemo } from 'react'
 import type { Review } from '@/core/review'
 import { useStore } from '@/store/provider'
-import { fileKey, sourceInfo, type SourceInfo } from '@/store/source-info'
+import { fileKey, sourceInfo, type SourceInfo } from '@/standins/source-info'
 import { vocabularyDesk } from '@/workers'
 
 /** The sources of a review with what is known of each; hands vocabularies from files to the worker. */

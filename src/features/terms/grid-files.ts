@@ -1,6 +1,6 @@
 import { gridCsv, worksheet, worksheetMarkdown } from '@/core/account'
 import type { Review } from '@/core/review'
-import { sourceInfo } from '@/store/source-info'
+import { sourceInfo } from '@/standins/source-info'
 import { fileName, saveFile } from '@/ui/save-file'
 
 export type GridFile = 'csv' | 'docx' | 'md'

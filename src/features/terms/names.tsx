@@ -8,7 +8,7 @@ import { parse } from '@/core/query'
 import { readOrcid } from '@/core/records'
 import { NAMED_SORTS, type Concept, type Named, type Review } from '@/core/review'
 import { nameForms, namedText } from '@/core/strategy'
-import type { SourceInfo } from '@/store/source-info'
+import type { SourceInfo } from '@/standins/source-info'
 import { Strand } from '@/ui/strand'
 import { putTerms } from '../shared/term-commands'
 

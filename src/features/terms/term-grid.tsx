@@ -10,7 +10,7 @@ import {
 import { memo, useMemo } from 'react'
 import type { Concept, Gap, Review, Term } from '@/core/review'
 import { useStore } from '@/store/provider'
-import type { SourceInfo } from '@/store/source-info'
+import type { SourceInfo } from '@/standins/source-info'
 import { Strand } from '@/ui/strand'
 import { Chip, type ChipDeeds } from './chip'
 import { moveTerm } from '../shared/term-commands'

@@ -4,7 +4,7 @@ import { useRef, useState } from 'react'
 import { digestOf, messageOf, plural, thousands } from '@/core/base'
 import type { Review } from '@/core/review'
 import { useStore } from '@/store/provider'
-import { fileKey, type SourceInfo } from '@/store/source-info'
+import { fileKey, type SourceInfo } from '@/standins/source-info'
 import { vocabularyDesk, type Examined } from '@/workers'
 
 /** Brings a vocabulary in from a file: what is in it and what is wrong with it is shown before it is taken. */

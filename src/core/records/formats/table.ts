@@ -259,5 +259,9 @@ export function writeTable(records: readonly Rec[], fields?: readonly string[]):
     ...used.map((f) => textOf(r, f) ?? ''),
     ...(other ? [Object.keys(r.extra).length ? JSON.stringify(r.extra) : ''] : []),
   ])
-  return [heading, ...rows].map((row) => row.map((c) => quoted(harmless(c))).join(',') + '\r\n').join('')
+  return csvText([heading, ...rows])
 }
+
+/** Rows as CSV (RFC 4180), harmless against formulas. */
+export const csvText = (rows: readonly (readonly string[])[]): string =>
+  rows.map((row) => row.map((c) => quoted(harmless(c))).join(',') + '\r\n').join('')

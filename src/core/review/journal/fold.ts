@@ -5,7 +5,7 @@ import { kindNamed } from '../kinds'
 import type { SideTaken } from '../side-taken'
 import { emptyReview, type Review } from '../values'
 import { Deeds } from './deeds'
-import type { Entry } from './entry'
+import { isWithheld, type Entry } from './entry'
 import { SCHEMA_VERSION } from './migrations'
 import { commandOf } from './read-entry'
 
@@ -191,8 +191,14 @@ const seqOf = ({ at }: Problem): number => Number(at?.slice('entry '.length))
 
 function readAgain(entry: Entry): Command | undefined {
   const read = commandOf(entry)
-  return read.ok ? read.value : undefined
+  return read.ok ? read.value : namelessIn(entry)
 }
+
+/** Of a name that is withheld it is known whose it is: they are told apart from others, and called by no name. */
+export const namelessIn = (entry: Entry): Command | undefined =>
+  isWithheld(entry) && entry.kind === 'person.named'
+    ? ({ kind: entry.kind, payload: { id: entry.by } } as Command)
+    : undefined
 
 /** Many states share most of what they hold, but not all: the older ones are kept further apart. */
 function thinned(marks: readonly Mark[]): Mark[] {

@@ -37,3 +37,4 @@ export {
   type SideJournal,
 } from './side'
 export { goingOver, isToGoOver, withoutNames, type GoingOver } from './going-over'
+export { relate, type Relation } from './relation'

@@ -5,7 +5,8 @@ import { kindNamed } from '../kinds'
 import type { SideState, SideTaken } from '../side-taken'
 import { Digest, emptyReview } from '../values'
 import { Deeds } from './deeds'
-import { entryDigest, ofFirstForm, payloadDigestOf, readEntryShape, type Entry } from './entry'
+import { entryDigest, isWithheld, ofFirstForm, payloadDigestOf, readEntryShape, type Entry } from './entry'
+import { namelessIn } from './fold'
 import { SCHEMA_VERSION } from './migrations'
 import { commandOf } from './read-entry'
 
@@ -70,9 +71,14 @@ export function readSide(bytes: Uint8Array): Result<SideJournal> {
     const entry = read.data
     if (ofFirstForm(entry) || entry.seq !== i || entryDigest(previous, entry) !== entry.digest)
       return no(`Entry ${i} of the side journal does not follow from the one before.`, at)
-    if (entry.salt === undefined || payloadDigestOf(entry.salt, entry.payload) !== entry.payloadDigest)
+    // What its person is called may be withheld; nothing else may.
+    const nameless = isWithheld(entry) && entry.kind === 'person.named' && entry.by === person
+    if (
+      !nameless &&
+      (entry.salt === undefined || payloadDigestOf(entry.salt, entry.payload) !== entry.payloadDigest)
+    )
       return no(`Entry ${i} of the side journal was changed after it was written.`, at)
-    if (!bearsPerson(entry, person))
+    if (!nameless && !bearsPerson(entry, person))
       return no(
         `Entry ${i} of the side journal (${entry.kind}) does not bear its person, and is not taken in.`,
         at,
@@ -98,11 +104,12 @@ export function foldSide({ entries, person }: SideJournal): SideState {
   const out = new Set<number>()
   for (const entry of entries) {
     const read = commandOf(entry)
-    const effect = read.ok ? deeds.take(entry.seq, read.value) : undefined
-    if (!read.ok || !effect) continue
+    const command = read.ok ? read.value : namelessIn(entry)
+    const effect = command && deeds.take(entry.seq, command)
+    if (!command || !effect) continue
     if ('undid' in effect) out.add(effect.undid)
     else if ('redid' in effect) out.delete(effect.redid)
-    else commands.set(entry.seq, { command: read.value, entry })
+    else commands.set(entry.seq, { command, entry })
   }
   const review = emptyReview('')
   for (const [seq, { command, entry }] of commands)

@@ -13,7 +13,7 @@ export const JOURNAL_KINDS = {
       // A name may be corrected; what the person was called in the first form is kept.
       const known = r.people.find((person) => person.id === p.id)
       const was = [...new Set([...(known?.was ?? []), ...(p.was ?? [])])]
-      put(r.people, { id: p.id, name: p.name, ...(was.length ? { was } : {}) })
+      put(r.people, { ...p, ...(was.length ? { was } : {}) })
     },
     undo: 'superseded',
     place: () => undefined,

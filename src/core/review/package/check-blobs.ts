@@ -40,9 +40,13 @@ export function blobChecks(entries: readonly Entry[]): Map<string, BlobCheck> {
       for (const digest of [command.payload.digest, command.payload.toSettle])
         check(digest, (bytes) => checkBlock(bytes, z.array(z.int()), undefined, 'classes'))
     } else if (command.kind === 'side.take') {
-      check(command.payload.digest, (bytes) => {
+      const { digest, person, head } = command.payload
+      check(digest, (bytes) => {
         const side = readSide(bytes)
-        return side.ok ? undefined : side.problems[0]?.message
+        if (!side.ok) return side.problems[0]?.message
+        return side.value.person === person && side.value.entries.at(-1)?.digest === head
+          ? undefined
+          : 'it is not the one that the entry names'
       })
     } else if (command.kind === 'vocabulary.import') {
       const { digest, title, format } = command.payload

@@ -1,4 +1,5 @@
-export { packReview, type Packed } from './pack'
+export { packInto, packReview, type Packed, type Packing, type Readable } from './pack'
+export type { Listed } from './writer'
 export { openPackage, type Opened } from './open'
 export { inMemory, ofFile, type ByteSource } from './bytes'
 export { BOUNDS } from './zip-read'

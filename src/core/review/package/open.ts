@@ -6,7 +6,7 @@ import type { SideTaken } from '../side-taken'
 import type { ByteSource } from './bytes'
 import { blobChecks } from './check-blobs'
 import { readJournal } from './journal-lines'
-import { BLOB, JOURNAL, LEFT_OUT, UNFINISHED } from './pack'
+import { BLOB, JOURNAL, LEFT_OUT, NAMELESS_SIDE, UNFINISHED } from './pack'
 import { unpack, unpackWhole, zipDirectory, type Unpacked, type ZipFile } from './zip-read'
 
 /** A package that was checked whole. Nothing of what lies beside the journal is in memory until it is asked for. */
@@ -80,6 +80,13 @@ async function open(source: ByteSource): Promise<Result<Opened>> {
   const unfinished = await valuesOf(source, files.get(UNFINISHED))
   if (!unfinished) problems.push(changed(UNFINISHED))
   const digests = [...files.keys()].flatMap((name) => BLOB.exec(name)?.[1] ?? [])
+  const nameless = new Map(
+    [...files].flatMap(([name, file]) => {
+      const digest = NAMELESS_SIDE.exec(name)?.[1]
+      return digest === undefined ? [] : [[digest, file] as const]
+    }),
+  )
+  digests.push(...nameless.keys())
   const here = new Set([...digests, ...leftOut])
   for (const e of entries)
     if (blobsOf(e).some((digest) => !here.has(digest)))
@@ -90,8 +97,11 @@ async function open(source: ByteSource): Promise<Result<Opened>> {
   const blob = async (digest: string): Promise<Uint8Array> => {
     const known = kept.get(digest)
     if (known) return known
-    const found = await unpackWhole(source, files.get(`data/blobs/${digest}`)!, { bytes: 0, read: 0 })
-    if (!found.ok || digestOfBytes(found.value) !== digest)
+    const side = nameless.get(digest)
+    const file = side ?? files.get(`data/blobs/${digest}`)!
+    const found = await unpackWhole(source, file, { bytes: 0, read: 0 })
+    const whole = side ? expected.get(side.name) : digest
+    if (!found.ok || digestOfBytes(found.value) !== whole)
       throw new Error('The package was changed while it was read.')
     return found.value
   }
@@ -190,7 +200,8 @@ async function checkFiles(
     const own = expected.get(name)
     if (name === JOURNAL || own === undefined) continue
     const named = BLOB.exec(name)?.[1]
-    const check = named === undefined ? undefined : checks.get(named)
+    const side = NAMELESS_SIDE.exec(name)?.[1]
+    const check = checks.get(named ?? side ?? '')
     const hash = sha256.create()
     const whole = check && (await unpackWhole(source, file, so))
     const read = whole ?? (await unpack(source, file, so, (piece) => hash.update(piece)))
@@ -200,7 +211,7 @@ async function checkFiles(
     else if (named !== undefined && named !== digest)
       problems.push(wrongWith('blob-changed', `${name} does not hold what its name says.`, name))
     else if (check && whole?.ok) {
-      if ((room -= whole.value.length) >= 0) kept.set(digest, whole.value)
+      if (named !== undefined && (room -= whole.value.length) >= 0) kept.set(digest, whole.value)
       const wrong = await check.wrong(whole.value)
       const { seq, kind } = check.entry
       if (wrong)

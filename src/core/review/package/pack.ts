@@ -1,9 +1,10 @@
-import { strToU8, zipSync } from 'fflate'
+import { strToU8 } from 'fflate'
 import { digestOf } from '../../base'
-import type { Entry } from '../journal'
+import { commandOf, type Entry } from '../journal'
+import { joined, PackageWriter, type Listed } from './writer'
 
 export interface Packed {
-  entries: Entry[]
+  entries: readonly Entry[]
   /** Bulk data by digest. */
   blobs: Map<string, Uint8Array>
   /** Digests that entries name and whose bytes could not be had when it was packed. Absent: nothing is left out. */
@@ -12,51 +13,94 @@ export interface Packed {
   unfinished?: readonly unknown[]
 }
 
-// A fixed date keeps the bytes the same for the same content; the dates that count stand in the journal.
-// A zip archive holds local time: the day is made from local parts, so that no time zone changes a byte.
-const STAMP = new Date(1980, 0, 2)
+/** What is packed, with what lies beside the journal to be had one by one. */
+export interface Packing extends Omit<Packed, 'blobs'> {
+  digests: readonly string[]
+  blob: (digest: string) => Uint8Array | Promise<Uint8Array>
+}
+
+/** What is made from a review for people, and packed with it: files by path, and the description of all that is there. */
+export interface Readable {
+  files: ReadonlyMap<string, Uint8Array>
+  /** The RO-Crate description, made when everything else is packed. */
+  crate: (listed: readonly Listed[]) => object
+}
+
+const CRATE = 'ro-crate-metadata.json'
 export const JOURNAL = 'data/journal.jsonl'
 export const LEFT_OUT = 'data/left-out.txt'
 export const UNFINISHED = 'data/unfinished.json'
 export const BLOB = /^data\/blobs\/([0-9a-f]{64})$/
+/** A side journal of which a name is withheld, under the digest of the whole one. */
+export const NAMELESS_SIDE = /^data\/sides\/([0-9a-f]{64})\.json$/
 
-/**
- * Packs a review: the journal with one entry a line, bulk data by digest, an RO-Crate 1.1 description, and BagIt
- * manifests (RFC 8493) with SHA-256. The same review always gives the same bytes.
- */
-export function packReview(packed: Packed, title: string): Uint8Array {
-  const payload: Record<string, Uint8Array> = {
-    [JOURNAL]: strToU8(packed.entries.map((e) => JSON.stringify(e)).join('\n') + '\n'),
-  }
-  for (const [digest, bytes] of [...packed.blobs].sort(([a], [b]) => (a < b ? -1 : 1)))
-    payload[`data/blobs/${digest}`] = bytes
-  if (packed.leftOut?.length) payload[LEFT_OUT] = strToU8(`${packed.leftOut.join('\n')}\n`)
-  if (packed.unfinished?.length)
-    payload[UNFINISHED] = strToU8(JSON.stringify(packed.unfinished, null, 2) + '\n')
-  payload['data/ro-crate-metadata.json'] = strToU8(
-    JSON.stringify(crate(Object.keys(payload), title, packed.entries), null, 2),
+const json = (value: unknown): Uint8Array => strToU8(`${JSON.stringify(value, null, 2)}\n`)
+
+/** The digests of the side journals that were taken in. */
+const sidesNamedBy = (entries: readonly Entry[]): Set<string> =>
+  new Set(
+    entries.flatMap((e) => {
+      const read = e.kind === 'side.take' ? commandOf(e) : undefined
+      return read?.ok && read.value.kind === 'side.take' ? [read.value.payload.digest] : []
+    }),
   )
+
+/** The steps of packing: each asks for the bytes under a digest, and is given them. */
+function* packing(
+  { entries, digests, leftOut, unfinished }: Omit<Packing, 'blob'>,
+  title: string,
+  readable: Readable | undefined,
+  write: (piece: Uint8Array) => void,
+): Generator<string, void, Uint8Array> {
+  const out = new PackageWriter(write)
+  out.add('journal.jsonl', strToU8(`${entries.map((e) => JSON.stringify(e)).join('\n')}\n`))
   // What lies beside the journal is named by its digest, which need not be reckoned again.
-  const lines = (files: Record<string, Uint8Array>): string =>
-    Object.entries(files)
-      .map(([name, bytes]) => `${BLOB.exec(name)?.[1] ?? digestOf(bytes)}  ${name}\n`)
-      .join('')
-  const tags: Record<string, Uint8Array> = {
-    'bagit.txt': strToU8('BagIt-Version: 1.0\nTag-File-Character-Encoding: UTF-8\n'),
-    'manifest-sha256.txt': strToU8(lines(payload)),
+  // Only a side journal whose name was withheld is no longer what its digest says; its chain holds all the same.
+  const sides = sidesNamedBy(entries)
+  for (const digest of [...digests].sort()) {
+    const bytes = yield digest
+    const changed = sides.has(digest) && digestOf(bytes) !== digest
+    if (changed) out.add(`sides/${digest}.json`, bytes)
+    else out.add(`blobs/${digest}`, bytes, digest)
   }
-  tags['tagmanifest-sha256.txt'] = strToU8(lines(tags))
-  return zipSync({ ...tags, ...payload }, { level: 6, mtime: STAMP })
+  if (leftOut?.length) out.add('left-out.txt', strToU8(`${leftOut.join('\n')}\n`))
+  if (unfinished?.length) out.add('unfinished.json', json(unfinished))
+  for (const [path, bytes] of [...(readable?.files ?? [])].sort(([a], [b]) => (a < b ? -1 : 1)))
+    out.add(path, bytes)
+  out.add(CRATE, json(readable ? readable.crate(out.listed) : bareCrate(out.listed, title, entries)))
+  out.end()
 }
 
-/** RO-Crate 1.1: the metadata file describes itself and the root, which lists its parts. */
-function crate(names: string[], title: string, entries: readonly Entry[]): object {
-  const parts = names.map((n) => ({ '@id': n.replace(/^data\//, '') }))
+/**
+ * Packs a review that is in memory: the journal with one entry a line, bulk data by digest, an RO-Crate 1.1 description, and
+ * BagIt manifests (RFC 8493) with SHA-256. The same review always gives the same bytes.
+ */
+export function packReview({ blobs, ...packed }: Packed, title: string, readable?: Readable): Uint8Array {
+  const pieces: Uint8Array[] = []
+  const steps = packing({ ...packed, digests: [...blobs.keys()] }, title, readable, (p) => pieces.push(p))
+  for (let step = steps.next(); !step.done; step = steps.next(blobs.get(step.value)!));
+  return joined(pieces)
+}
+
+/** The same bytes, piece by piece, of a review of which only a part is in memory at a time. */
+export async function packInto(
+  { blob, ...rest }: Packing,
+  title: string,
+  write: (piece: Uint8Array) => void,
+  readable?: Readable,
+): Promise<void> {
+  const steps = packing(rest, title, readable, write)
+  for (let step = steps.next(); !step.done; step = steps.next(await blob(step.value)));
+}
+
+/** RO-Crate 1.1 at its shortest: the metadata file describes itself and the root, which lists its parts. */
+function bareCrate(listed: readonly Listed[], title: string, entries: readonly Entry[]): object {
+  const parts = listed.map((f) => ({ '@id': f.path }))
   return {
     '@context': 'https://w3id.org/ro/crate/1.1/context',
     '@graph': [
       {
-        '@id': 'ro-crate-metadata.json',
+        '@id': CRATE,
         '@type': 'CreativeWork',
         conformsTo: { '@id': 'https://w3id.org/ro/crate/1.1' },
         about: { '@id': './' },

@@ -18,7 +18,7 @@ import {
 } from '@/core/strategy'
 import { runIdentity } from '@/store/run-identity'
 import { useStore } from '@/store/provider'
-import type { SourceInfo } from '@/store/source-info'
+import type { SourceInfo } from '@/standins/source-info'
 import { useFilePick } from '@/ui/file-pick'
 import { keepEvidence } from '../outside/evidence'
 import { QueryText } from '../sheet/query-text'

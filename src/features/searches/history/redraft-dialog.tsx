@@ -9,7 +9,7 @@ import type { Line, Review } from '@/core/review'
 import { draftStrategy, redraft, type DraftSource, type RedraftChange } from '@/core/strategy'
 import { draftSource } from '@/standins'
 import { useStore } from '@/store/provider'
-import type { SourceInfo } from '@/store/source-info'
+import type { SourceInfo } from '@/standins/source-info'
 import { WordChanges } from '../versions/versions'
 
 export const draftSourceOf = (info: SourceInfo): DraftSource =>

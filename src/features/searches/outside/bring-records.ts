@@ -4,7 +4,7 @@ import type { Rec } from '@/core/records'
 import { inRound, type Import, type Line, type Source } from '@/core/review'
 import type { Laying } from '@/store/blobs'
 
-import { sourceInfo, type SourceInfo } from '@/store/source-info'
+import { sourceInfo, type SourceInfo } from '@/standins/source-info'
 import { searchDesk } from '@/workers'
 import { partsOf, type Place } from '../../shared/bring-file/bring-file'
 import { bringIn } from '../../shared/tell-apart'

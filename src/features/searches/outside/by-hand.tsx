@@ -5,7 +5,7 @@ import { printFor, withLimits } from '@/core/profile'
 import { parse } from '@/core/query'
 import type { Line } from '@/core/review'
 import { limitsToSend, writtenOut } from '@/core/strategy'
-import type { SourceInfo } from '@/store/source-info'
+import type { SourceInfo } from '@/standins/source-info'
 import { LogRun } from './log-run'
 import { SaidPane } from '../panes/translation'
 

@@ -7,7 +7,7 @@ import { nameOfPerson, personNamed, standingImports, type Command, type Line } f
 import { runIdentity } from '@/store/run-identity'
 import { useActions, type Action } from '@/store/actions'
 import { useSession, useStore } from '@/store/provider'
-import type { SourceInfo } from '@/store/source-info'
+import type { SourceInfo } from '@/standins/source-info'
 import { useFilePick } from '@/ui/file-pick'
 import { KeyHint } from '../../shared/key-hint'
 import type { Place } from '../../shared/bring-file/bring-file'

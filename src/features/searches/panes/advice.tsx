@@ -3,7 +3,7 @@ import { useState } from 'react'
 import type { Line, Review } from '@/core/review'
 import { alikeRemarks, ELEMENTS, type AlikeRemarks } from '@/core/strategy'
 import { useStore } from '@/store/provider'
-import type { SourceInfo } from '@/store/source-info'
+import type { SourceInfo } from '@/standins/source-info'
 import type { Judgement, KeyedRemark } from '@/workers'
 import { ReasonInput } from '../../shared/reason-input'
 

@@ -2,7 +2,7 @@
 import { useState } from 'react'
 import { searchReviews, settlingOf, type Line, type Review, type SearchComment } from '@/core/review'
 import { useSession, useStore } from '@/store/provider'
-import type { SourceInfo } from '@/store/source-info'
+import type { SourceInfo } from '@/standins/source-info'
 import { searchDesk } from '@/workers'
 import { CommentRow } from '../../shared/search-review/comment-row'
 

@@ -3,7 +3,7 @@ import { useCallback, useEffect, useMemo, useState } from 'react'
 import { currentRuns } from '@/core/account'
 import type { Line, Review } from '@/core/review'
 import { useSession, useStore } from '@/store/provider'
-import type { SourceInfo } from '@/store/source-info'
+import type { SourceInfo } from '@/standins/source-info'
 import {
   callback,
   judgeDesk,

@@ -7,7 +7,7 @@ import { printFor, readFrom, type Profile } from '@/core/profile'
 import { byGroup, parse, print, withoutPlaces } from '@/core/query'
 import type { Line, Source } from '@/core/review'
 import { useSession, useStore } from '@/store/provider'
-import { sourceInfo } from '@/store/source-info'
+import { sourceInfo } from '@/standins/source-info'
 import { vocabularyDesk } from '@/workers'
 
 const QueryEditor = dynamic(() => import('./query-editor').then((m) => m.QueryEditor), { ssr: false })

@@ -3,7 +3,7 @@ import type { Problem } from '@/core/base'
 import { currentRuns, type Review, type Run, type Source } from '@/core/review'
 import { runIdentity } from '@/store/run-identity'
 
-import { sourceInfo, type SourceInfo } from '@/store/source-info'
+import { sourceInfo, type SourceInfo } from '@/standins/source-info'
 import { callback, searchDesk } from '@/workers'
 
 /** A source as the plan has it now: which release is searched may have changed since the screen was drawn. */

@@ -1,6 +1,6 @@
 'use client'
 import { withNeeded } from '@/core/strategy'
-import type { SourceInfo } from '@/store/source-info'
+import type { SourceInfo } from '@/standins/source-info'
 import { CarryDialog } from '../history/carry-dialog'
 import { HistoryDialog } from '../history/history-dialog'
 import { RedraftDialog } from '../history/redraft-dialog'

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { emptyReview, type Line, type Review, type Run } from '@/core/review'
-import { sourceInfo } from '@/store/source-info'
+import { sourceInfo } from '@/standins/source-info'
 import { nextLimit, standingsOf } from '../panes/ledger'
 import { line, run } from './sheet.fixture'
 import { lastHits, sheetView } from './sheet-lines'

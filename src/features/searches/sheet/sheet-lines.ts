@@ -4,7 +4,7 @@ import { limitState } from '@/core/profile'
 import type { LimitKind } from '@/core/query'
 import { runBefore, type Review, type Run } from '@/core/review'
 import { conceptsBehind, finalLine, limitsInForce } from '@/core/strategy'
-import type { SourceInfo } from '@/store/source-info'
+import type { SourceInfo } from '@/standins/source-info'
 
 /** What the rows of a sheet show beside the lines themselves. */
 export interface SheetView {

@@ -2,7 +2,7 @@
 import { useStore } from '@/store/provider'
 import type { Line, Review } from '@/core/review'
 import { finalNumber } from '@/core/strategy'
-import type { SourceInfo } from '@/store/source-info'
+import type { SourceInfo } from '@/standins/source-info'
 import { Working } from '@/ui/working'
 import { PlanLines } from '../../shared/plan-lines'
 import { addLine } from './add-line'

@@ -2,7 +2,7 @@
 import Link from 'next/link'
 import { useEffect, useState } from 'react'
 import { termsInUse, type Review } from '@/core/review'
-import type { SourceInfo } from '@/store/source-info'
+import type { SourceInfo } from '@/standins/source-info'
 import { useSplit } from '@/ui/split'
 import { KeyHint } from '../../shared/key-hint'
 import { useJudgement } from '../panes/use-judgement'

@@ -2,7 +2,7 @@ import { App } from 'antd'
 import { useCallback, useRef, useState } from 'react'
 import { plural } from '@/core/base'
 import { useStore } from '@/store/provider'
-import type { SourceInfo } from '@/store/source-info'
+import type { SourceInfo } from '@/standins/source-info'
 import { runLines } from './run'
 
 export interface RunAll {

@@ -4,8 +4,8 @@ import { plural } from '@/core/base'
 import { inRound, standingImports, type Review, type Run } from '@/core/review'
 import { releaseWords } from '@/standins'
 import { useStore } from '@/store/provider'
-import type { SourceInfo } from '@/store/source-info'
-import type { Again } from '@/workers'
+import type { SourceInfo } from '@/standins/source-info'
+import type { ComeAndGone } from '@/core/records'
 import { bringIn } from '../../shared/tell-apart'
 
 /** When a round was begun, as far as anything was brought in or run in it. */
@@ -28,7 +28,7 @@ export function BringNew({
   review: Review
   info: SourceInfo
   run: Run
-  found: Again
+  found: ComeAndGone
 }) {
   const store = useStore()
   const { message } = App.useApp()

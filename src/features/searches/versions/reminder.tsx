@@ -4,7 +4,7 @@ import dayjs from 'dayjs'
 import { dateWords } from '@/core/account'
 import { nextReminder, reminderCalendar, RHYTHMS, type Review } from '@/core/review'
 import { useStore } from '@/store/provider'
-import type { SourceInfo } from '@/store/source-info'
+import type { SourceInfo } from '@/standins/source-info'
 import { fileName, saveFile } from '@/ui/save-file'
 
 /** When a strategy is to be run again, and the calendar file that says so. */

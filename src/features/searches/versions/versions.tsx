@@ -7,7 +7,7 @@ import { thousands } from '@/core/base'
 import { limitWords, print, parse } from '@/core/query'
 import { lineVersions, nameOfPerson, strategyVersions, type Line, type StrategyVersion } from '@/core/review'
 import { useSession, useStore } from '@/store/provider'
-import type { SourceInfo } from '@/store/source-info'
+import type { SourceInfo } from '@/standins/source-info'
 import { KeptFiles } from '../outside/evidence'
 
 const pieces = (text: string): string[] => text.match(/[\p{L}\p{N}*?]+|\s+|[^\p{L}\p{N}\s]/gu) ?? []

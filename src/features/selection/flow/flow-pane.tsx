@@ -11,7 +11,7 @@ import {
   openMatters,
   type FlowBox,
 } from '@/core/selection'
-import { sourceInfo } from '@/store/source-info'
+import { sourceInfo } from '@/standins/source-info'
 import { useSession, useStore } from '@/store/provider'
 import { fileName, saveFile } from '@/ui/save-file'
 import { SaveFigure } from '../../shared/save-figure'

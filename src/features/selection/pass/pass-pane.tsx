@@ -13,7 +13,7 @@ import {
 import { reasonWords } from '@/core/selection'
 import { useActions, type Action } from '@/store/actions'
 import { useSession } from '@/store/provider'
-import { sourceInfo } from '@/store/source-info'
+import { sourceInfo } from '@/standins/source-info'
 import { useWhereabouts } from '@/store/whereabouts'
 import { RecordView } from '@/ui/record-view'
 import { KeyHint } from '../../shared/key-hint'

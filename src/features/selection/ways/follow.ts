@@ -1,6 +1,6 @@
 import type { Rec } from '@/core/records'
 import { inRound, type Source } from '@/core/review'
-import { sourceInfo } from '@/store/source-info'
+import { sourceInfo } from '@/standins/source-info'
 import type { Store } from '@/store/store'
 import { recordsDesk, searchDesk } from '@/workers'
 import { bringIn } from '../../shared/tell-apart'

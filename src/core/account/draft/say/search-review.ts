@@ -6,16 +6,17 @@ import { are, were, type Say } from './speaker'
 export const SEARCH_REVIEW = {
   reviewed: (told: GroupedOf<'reviewed'>, say: Say) => {
     const { reader, as } = told
-    const who = `{reviewer:${reader}}${as ? ` (${verbatim(as)})` : ''}`
+    const role = as ? ` (${verbatim(as)})` : ''
+    const [Who, who] = [`{^reviewer:${reader}}${role}`, `{reviewer:${reader}}${role}`]
     const by = 'by the guideline for Peer Review of Electronic Search Strategies (PRESS; Appendix I)'
     const [active, passive] = outcome(told)
     return say(
       [
-        `${who} reviewed the strategies on {reviewed.on:${reader}} ${by}.${active}`,
+        `${Who} reviewed the strategies on {reviewed.on:${reader}} ${by}.${active}`,
         `On {reviewed.on:${reader}}, ${who} reviewed the strategies ${by}.${active}`,
       ],
       [
-        `${who} reviewed the strategies on {reviewed.on:${reader}} ${by}.${passive}`,
+        `${Who} reviewed the strategies on {reviewed.on:${reader}} ${by}.${passive}`,
         `On {reviewed.on:${reader}}, ${who} reviewed the strategies ${by}.${passive}`,
       ],
     )

@@ -1,6 +1,6 @@
-import type { SourceFacts } from '@/core/account'
-import type { Review, Source } from '@/core/review'
-import { LATEST, releaseWords } from '@/standins'
+import type { SourceFacts } from '../core/account'
+import type { Review, Source } from '../core/review'
+import { LATEST, releaseWords } from '.'
 import { sourceInfo } from './source-info'
 
 /** What stands in the place of a release for a database outside: how it was reached and what it covers. */

@@ -1,6 +1,6 @@
-import type { Profile } from '@/core/profile'
-import type { Review, Source, VocabularyFile } from '@/core/review'
-import { LATEST, profileOf, standin, standinKey, type StandinInfo } from '@/standins'
+import type { Profile } from '../core/profile'
+import type { Review, Source, VocabularyFile } from '../core/review'
+import { LATEST, profileOf, standin, standinKey, type StandinInfo } from '.'
 
 /** What the screens must know of a source beside what the plan says of it. */
 export interface SourceInfo {

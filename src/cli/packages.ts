@@ -1,0 +1,212 @@
+import { randomBytes } from 'node:crypto'
+import { writeFileSync } from 'node:fs'
+import { dateWords } from '../core/account'
+import { digestWords, listed, messageOf, plural, thousands } from '../core/base'
+import {
+  difference,
+  leaveOut,
+  leftOutWords,
+  packForPeople,
+  planOnly,
+  readReview,
+  relationWords,
+  type LeftOut,
+  type ReadReview,
+} from '../core/handed'
+import { nameOf, nextEntry, packReview, type Entry, type Packed } from '../core/review'
+import { RELEASES, STANDINS } from '../standins'
+import { buildDemo } from '../standins/demo'
+import { sourceFactsOf } from '../standins/source-facts'
+import { handedFrom } from './account'
+import { UsageError, type Arguments } from './arguments'
+import { problemLine, type CliCommand, type Outcome } from './command'
+import { openReviewBytes, openReviewFile, type OpenedReview } from './open-package'
+import { runAgain } from './run-again'
+import { loadStandin } from './standins'
+
+const files = (args: Arguments, count: number, what: string): string[] => {
+  const given = [...(args.get('') ?? [])]
+  if (given.length !== count) throw new UsageError(`Give ${what}.`)
+  return given
+}
+
+function write(out: string, bytes: Uint8Array): string {
+  try {
+    writeFileSync(out, bytes)
+  } catch (error) {
+    throw new UsageError(`${out} could not be written: ${messageOf(error)}`)
+  }
+  return `${thousands(bytes.length)} bytes written to ${out}.`
+}
+
+/** The demo as any review is handed on: with the files that people read. */
+export async function demoPackage(standins = loadStandin): Promise<Uint8Array> {
+  const [earlier, later] = RELEASES.map((release) => STANDINS.map((info) => standins(info.id, release)))
+  const packed = buildDemo(earlier!, later!)
+  const opened = await openReviewBytes(packReview(packed, DEMO_TITLE))
+  if ('problems' in opened) throw new Error(opened.problems.map((p) => p.message).join('\n'))
+  return packForPeople(await handedFrom(opened), packed)
+}
+const DEMO_TITLE = 'Sound in primary classrooms'
+
+const LEAVES = ['texts', 'names', 'rulings'] as const
+
+/** A package packed again: as it is, without something, or as a plan for another review. */
+async function pack(args: Arguments): Promise<Outcome> {
+  const [file, out] = files(args, 2, 'a package and the file to write') as [string, string]
+  const opened = await openReviewFile(file)
+  if ('problems' in opened) return { exit: 1, errors: opened.problems.map(problemLine) }
+  if (args.has('plan-only')) return { exit: 0, output: write(out, await planPackage(opened)) }
+  const chosen = (args.get('without')?.[0] ?? '').split(',').filter(Boolean)
+  const unknown = chosen.find((c) => !(LEAVES as readonly string[]).includes(c))
+  if (unknown) throw new UsageError(`--without takes ${LEAVES.join(', ')}, not "${unknown}".`)
+  const what: LeftOut = Object.fromEntries(chosen.map((c) => [c, true]))
+  const handed = await leaveOut(opened.entries, what, opened.blob)
+  if (!handed.ok) return { exit: 1, errors: handed.problems.map(problemLine) }
+  const { entries, without, instead } = handed.value
+  const { blobs, leftOut, unfinished } = await opened.packed()
+  const kept = new Map([...blobs].filter(([d]) => !without.has(d)).map(([d, b]) => [d, instead.get(d) ?? b]))
+  const packed: Packed = {
+    entries,
+    blobs: kept,
+    leftOut: [...new Set([...leftOut, ...[...blobs.keys()].filter((d) => without.has(d))])].sort(),
+    unfinished,
+  }
+  const read = await readReview(entries, async (digest) => kept.get(digest))
+  return { exit: 0, output: write(out, await packForPeople(await handedFrom(read), packed)) }
+}
+
+async function planPackage({ review, packed }: OpenedReview): Promise<Uint8Array> {
+  const hex = (bytes: number): string => randomBytes(bytes).toString('hex')
+  const writing = { at: new Date().toISOString(), by: `p-${hex(8)}` }
+  const entries: Entry[] = []
+  for (const command of planOnly(review, { id: `r-${hex(8)}`, title: `${review.title} (plan)` }))
+    entries.push(nextEntry(entries.at(-1), command, { ...writing, salt: hex(16) }))
+  const { blobs } = await packed()
+  const own = new Map([...blobs].filter(([d]) => review.vocabularies.some((v) => v.digest === d)))
+  const read = await readReview(entries, async (digest) => own.get(digest))
+  return packForPeople(await handedFrom(read), { entries, blobs: own })
+}
+
+/** What a package holds. */
+async function open(args: Arguments): Promise<Outcome> {
+  const [file] = files(args, 1, 'one package') as [string]
+  const opened = await openReviewFile(file)
+  if ('problems' in opened) return { exit: 1, errors: opened.problems.map(problemLine) }
+  const { review, entries, told, textsMissing } = opened
+  const last = entries.at(-1)!
+  const gone = leftOutWords(entries, textsMissing)
+  const people = [...new Set(entries.map((e) => e.by))].map((id) => nameOf(review, id) ?? id)
+  const { blobs, leftOut } = await opened.packed()
+  const said = {
+    title: review.title,
+    question: review.question,
+    people,
+    entries: entries.length,
+    until: last.at,
+    digest: last.digest,
+    sources: review.sources.map((s) => s.name),
+    runs: review.runs.length,
+    records: told.figures.identified,
+    works: told.ruled.works.works.length,
+    leftOut: gone,
+    ...(args.has('list') ? { beside: [...blobs.keys()].sort(), missing: leftOut } : {}),
+  }
+  return { exit: 0, output: args.has('json') ? JSON.stringify(said) : lines(said, last) }
+}
+
+const lines = (
+  s: {
+    title: string
+    question: string
+    people: string[]
+    sources: string[]
+    leftOut: string[]
+    beside?: string[]
+  } & {
+    entries: number
+    runs: number
+    records: number
+    works: number
+  },
+  last: Entry,
+): string =>
+  [
+    s.title || 'Review without a title',
+    ...(s.question ? [s.question] : []),
+    `By ${listed(s.people)}; ${plural(s.entries, 'entry', 'entries')}, the last on ${dateWords(last.at)}: ${digestWords(last.digest)}`,
+    `${plural(s.sources.length, 'source')}: ${s.sources.join('; ')}`,
+    `${plural(s.runs, 'run')}, ${plural(s.records, 'record')}, ${plural(s.works, 'work')}`,
+    ...(s.leftOut.length ? [`Left out: ${listed(s.leftOut)}`] : []),
+    ...(s.beside ? s.beside.map((d) => `blobs/${d}`) : []),
+  ].join('\n')
+
+async function differ(args: Arguments): Promise<Outcome> {
+  const two: ReadReview[] = []
+  for (const file of files(args, 2, 'two packages')) {
+    const opened = await openReviewFile(file)
+    if ('problems' in opened)
+      return { exit: 1, errors: opened.problems.map((p) => `${file}: ${problemLine(p)}`) }
+    two.push(opened)
+  }
+  const [first, second] = two.map((r) => ({ ...r, source: sourceFactsOf(r.review) }))
+  const found = difference(first!, second!)
+  const text = [
+    relationWords(found.relation),
+    ...found.parts.flatMap((p) => ['', p.about, ...p.lines.map((l) => `  ${l}`)]),
+    ...(found.parts.length ? [] : ['Nothing that they say differs.']),
+  ].join('\n')
+  return { exit: 0, output: args.has('json') ? JSON.stringify(found) : text }
+}
+
+async function again(args: Arguments): Promise<Outcome> {
+  const [file] = files(args, 1, 'one package') as [string]
+  const release = args.get('release')?.[0]
+  if (!release) throw new UsageError(`--release is missing: ${RELEASES.join(' or ')}.`)
+  const opened = await openReviewFile(file)
+  if ('problems' in opened) return { exit: 1, errors: opened.problems.map(problemLine) }
+  return runAgain(opened.review, release, args.has('json'))
+}
+
+export const PACKAGE_COMMANDS: Record<string, CliCommand> = {
+  demo: {
+    help: 'write the package of the demo review',
+    usage: 'OUT.zip   (it is made anew, searches and all: about a minute)',
+    options: {},
+    files: true,
+    run: async (args) => {
+      const [out] = files(args, 1, 'the file to write') as [string]
+      console.error('Opening five databases in two releases, and searching them …')
+      return { exit: 0, output: write(out, await demoPackage()) }
+    },
+  },
+  pack: {
+    help: 'pack a package again: without something, or as a plan for another review',
+    usage:
+      'PACKAGE OUT.zip [--without texts,names,rulings] [--plan-only]   (what was left out is said inside)',
+    options: { without: 'value', 'plan-only': 'flag' },
+    files: true,
+    run: pack,
+  },
+  open: {
+    help: 'say what a package holds; it is checked whole first',
+    usage: 'PACKAGE [--list]   (--list: also what lies beside the journal)',
+    options: { list: 'flag' },
+    files: true,
+    run: open,
+  },
+  difference: {
+    help: 'say what differs between two packages: plan, terms, lines, counts, works, rulings, text',
+    usage: 'FIRST SECOND   (for a co-author, or an update after a year)',
+    options: {},
+    files: true,
+    run: differ,
+  },
+  again: {
+    help: 'run all strategies of stand-ins in another release, and say what is new and what is gone',
+    usage: `PACKAGE --release ${RELEASES.join('|')}`,
+    options: { release: 'value' },
+    files: true,
+    run: again,
+  },
+}

@@ -1,0 +1,65 @@
+import { unzipSync } from 'fflate'
+import { messageOf, plural } from '../../core/base'
+import { packForPeople } from '../../core/handed'
+import { packReview, type Packed } from '../../core/review'
+import { handedFrom } from '../account'
+import type { OpenedReview } from '../open-package'
+import { checked, unchecked, type Check } from './report'
+
+const CRATE = 'data/ro-crate-metadata.json'
+
+/**
+ * Is the file, byte for byte, what this review packs to: the journal, what lies beside it, the files for people, and the
+ * description of them? The same review always gives the same bytes, under the same version of the program.
+ */
+export async function checkBytes(
+  file: Uint8Array,
+  opened: OpenedReview,
+  packed: Omit<Packed, 'entries'>,
+): Promise<Check> {
+  const whole: Packed = { entries: opened.entries, ...packed }
+  const about = 'Files made from it'
+  const there = Object.keys(unzipSync(file, { filter: (f) => f.name === 'data/index.html' })).length > 0
+  let again: Uint8Array
+  try {
+    again = there
+      ? await packForPeople(await handedFrom(opened), whole)
+      : packReview(whole, opened.review.title)
+  } catch (error) {
+    return checked(about, 'made again', [`They cannot be made again: ${messageOf(error)}`])
+  }
+  const says = `${plural(file.length, 'byte')} compared with what the review packs to`
+  if (same(file, again)) return checked(about, says, [], there ? [] : ['No files for people were packed.'])
+  const [own, now] = [unzipSync(file), unzipSync(again)]
+  const differing = [...new Set([...Object.keys(own), ...Object.keys(now)])]
+    .filter((name) => !own[name] || !now[name] || !same(own[name], now[name]))
+    .sort()
+  const [version, present] = [own, now].map((files) => versionIn(files[CRATE]))
+  if (version !== present)
+    // Under another version words and pictures may be others; what they are made from is checked all the same.
+    return unchecked(
+      about,
+      `they were made by version ${version ?? 'unknown'} of what writes them, and this is ${present}`,
+    )
+  return checked(
+    about,
+    says,
+    differing.length
+      ? differing.map((name) => `${name} is not what this review packs to.`)
+      : ['The files are those of the review, but the archive around them is not what it packs to.'],
+  )
+}
+
+const same = (a: Uint8Array, b: Uint8Array): boolean => a.length === b.length && a.every((v, i) => v === b[i])
+
+/** The version of what wrote the files, as the description of the package says it. */
+function versionIn(crate: Uint8Array | undefined): string | undefined {
+  try {
+    const { '@graph': graph } = JSON.parse(new TextDecoder().decode(crate)) as {
+      '@graph': { '@id': string; version?: string }[]
+    }
+    return graph.find((e) => e['@id'] === '#luvren')?.version
+  } catch {
+    return undefined
+  }
+}

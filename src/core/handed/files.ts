@@ -1,0 +1,127 @@
+import {
+  protocolDocument,
+  readFrozen,
+  resolved,
+  resolveFact,
+  sectionDocument,
+  strategyText,
+  toHtml,
+  toLatex,
+  toMarkdown,
+  type AppendixContext,
+} from '../account'
+import { canonicalJson, foldWord } from '../base'
+import { writeCslJson, writeRis } from '../records'
+import type { Source } from '../review'
+import { searchedIn } from '../figures'
+import { appendixContextOf, type HandedFrom } from './from'
+import { leftOutWords } from './left-out'
+import { indexPage, type HandedFile } from './index-page'
+import { rulingsTable, worksTable } from './tables'
+
+/** A name that is plain in every system: small letters, digits and hyphens. */
+export const plainName = (words: string): string =>
+  foldWord(words)
+    .replace(/[^a-z0-9]+/g, '-')
+    .replace(/^-+|-+$/g, '')
+    .slice(0, 40) || 'unnamed'
+
+/** Where the strategy of a source lies in a package; two sources that are called alike get numbers. */
+export function strategyPath({ review, short }: HandedFrom, source: Source): string {
+  const name = plainName(short(source))
+  const alike = review.sources.filter((s) => s.kind === 'database' && plainName(short(s)) === name)
+  const nth = alike.findIndex((s) => s.id === source.id)
+  return `strategies/${name}${nth > 0 ? `-${nth + 1}` : ''}.txt`
+}
+
+const LICENCES = `All rights in this review remain with the people who made it.
+
+The letters in the figures are Atkinson Hyperlegible Next (SIL Open Font License 1.1).
+Records that came from a database may stand under terms of that database: abstracts above all.
+`
+
+/**
+ * Everything that is made from a review for people who read it without Luvren, by its path in the package. The same review
+ * always gives the same bytes.
+ */
+export async function handedFiles(
+  from: HandedFrom,
+  frozen: (digest: string) => Uint8Array | undefined,
+): Promise<Map<string, HandedFile>> {
+  const { review, works, drawing } = from
+  const files = new Map<string, HandedFile>()
+  const text = (path: string, about: string, content: string): void => {
+    files.set(path, { about, bytes: new TextEncoder().encode(content) })
+  }
+  const context = appendixContextOf(from)
+  await section(from, context, files)
+  const protocol = protocolDocument(review)
+  if (protocol) text('protocol.html', 'the plan as it was frozen', toHtml(protocol))
+  for (const [n, { digest, name }] of (review.frozenTexts ?? []).entries()) {
+    const bytes = frozen(digest)
+    const read = bytes && readFrozen(bytes)
+    if (read?.ok)
+      text(
+        `frozen/${n + 1}-${plainName(name)}.html`,
+        `the text “${name}” as it was frozen`,
+        toHtml(read.value.tree),
+      )
+  }
+  for (const source of searchedIn(review))
+    text(
+      strategyPath(from, source),
+      `the strategy in ${source.name}, line by line`,
+      strategyText(context, source),
+    )
+  const records = works.works.map((w) => w.record)
+  if (records.length) {
+    text('records/works.ris', 'the works, as RIS', writeRis(records))
+    text('records/works.json', 'the works, as CSL-JSON', writeCslJson(records))
+    text(
+      'records/works.csv',
+      'each work with its records, its sources and its place in the flow',
+      worksTable(from),
+    )
+  }
+  if (Object.keys(review.rulings).length)
+    text('selection/rulings.csv', 'every ruling as it stands', rulingsTable(review))
+  if (context.flow) {
+    text('figures/flow.svg', 'the flow as a figure', drawing.outlined(context.flow.svg))
+    files.set('figures/flow.png', { about: 'the flow as a picture', bytes: drawing.png(context.flow.svg) })
+    text('figures/flow.txt', 'the flow in words', `${context.flow.text}\n`)
+  }
+  for (const profile of review.profiles)
+    text(
+      `profiles/${plainName(profile.id)}.json`,
+      `how ${profile.name} speaks`,
+      `${canonicalJson(profile)}\n`,
+    )
+  text(
+    'review.json',
+    'the review as the journal comes to',
+    `${canonicalJson(JSON.parse(JSON.stringify(review)))}\n`,
+  )
+  text('licences.txt', 'whose this is', LICENCES)
+  text(
+    'index.html',
+    'the section with its evidence, to be read in a browser: begin here',
+    indexPage(context, leftOutWords(from.entries, from.textsMissing), files),
+  )
+  return files
+}
+
+/** The section in the forms that people go on with. */
+async function section(
+  from: HandedFrom,
+  context: AppendixContext,
+  files: Map<string, HandedFile>,
+): Promise<void> {
+  const tree = resolved(sectionDocument(context), (ref) => resolveFact(context, ref).text)
+  const put = (ending: string, about: string, bytes: Uint8Array): void => {
+    files.set(`account/section.${ending}`, { about: `the section with its appendices, ${about}`, bytes })
+  }
+  const encoded = (words: string): Uint8Array => new TextEncoder().encode(words)
+  put('md', 'as Markdown', encoded(toMarkdown(tree)))
+  put('tex', 'as LaTeX', encoded(toLatex(tree)))
+  put('docx', 'as Word', await from.word(tree))
+}

@@ -1,0 +1,64 @@
+import {
+  referencedWorks,
+  withWorks,
+  type AppendixContext,
+  type DocumentTree,
+  type FactContext,
+  type Referenced,
+  type SourceFacts,
+} from '../account'
+import { buildIndex } from '../engine'
+import { judgedWorks, termAsks } from '../figures'
+import type { Rasteriser } from '../picture'
+import { layColumns, toDocument, WorkList, type Rec, type Reference } from '../records'
+import type { Source } from '../review'
+import { flowWords } from '../selection'
+import type { ReadReview } from './read-review'
+
+/** A review with all that is read to make files of it for people. */
+export interface HandedFrom extends Omit<ReadReview, 'beside'> {
+  source: (sourceId: string) => SourceFacts | undefined
+  /** A name of a source that is short enough for a figure. */
+  short: (source: Source) => string
+  /** References to records in a style, in their order. */
+  cite: (records: readonly Rec[]) => Reference[]
+  drawing: Rasteriser
+  /** The section as Word; handed in, for what writes it is large. */
+  word: (tree: DocumentTree) => Promise<Uint8Array>
+}
+
+/** What the account is read from: with the yield of each term, counted over the works. */
+export function factContextOf(from: Omit<HandedFrom, 'drawing' | 'word' | 'short' | 'cite'>): FactContext {
+  const { review, entries, works, told, source, textsMissing } = from
+  const list = new WorkList(layColumns(works.works), () =>
+    buildIndex(works.works.map((w) => toDocument(w.record))),
+  )
+  const unchanging = { ruled: () => [], groups: () => [], isNew: () => false }
+  // Without abstracts a term would seem to find less than it did: then nothing is said of what it found.
+  const asks = works.works.length && !textsMissing ? termAsks(review) : []
+  return {
+    review,
+    figures: told.figures,
+    entries,
+    yields: new Map(asks.map(({ id, ask }) => [id, list.ask(ask, unchanging).places.length])),
+    source,
+  }
+}
+
+/** The same with what appendices need: works as references, and the flow as a figure. */
+export function appendixContextOf(from: Omit<HandedFrom, 'drawing' | 'word'>): AppendixContext {
+  const { review, works, told, cite, short } = from
+  const records = new Map(works.works.map((w) => [w.id, w.record]))
+  const { included, excluded } = judgedWorks(review, told.ruled)
+  const cited = (ids: readonly string[]): Referenced[] => {
+    const own = ids.flatMap((id) => (records.has(id) ? [{ id, record: records.get(id)! }] : []))
+    return own.length ? referencedWorks(own, cite(own.map((w) => w.record))) : []
+  }
+  return withWorks(
+    factContextOf(from),
+    cited(included),
+    cited(excluded.map((e) => e.id)),
+    excluded,
+    flowWords(review, short),
+  )
+}

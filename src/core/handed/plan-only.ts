@@ -1,0 +1,34 @@
+import type { Command, Review } from '../review'
+
+/**
+ * The plan of a review as the first deeds of another one: question, concepts, limits, criteria, sources, known items, terms
+ * and strategies, and nothing of what was run, found, ruled or written. For the next review, or for a class.
+ */
+export function planOnly(review: Review, begun: { id: string; title: string }): Command[] {
+  const each = <T>(list: readonly T[], command: (value: T) => Command): Command[] => list.map(command)
+  return [
+    { kind: 'review.create', payload: begun },
+    ...(review.question ? [{ kind: 'question.set', payload: { text: review.question } } as const] : []),
+    { kind: 'framework.set', payload: { framework: review.framework } },
+    ...each(review.concepts, (payload) => ({ kind: 'concept.set', payload })),
+    ...each(review.picks, (payload) => ({ kind: 'pick.add', payload })),
+    ...each(review.alternatives, (payload) => ({ kind: 'alternatives.set', payload })),
+    ...each(review.limits, (payload) => ({ kind: 'limit.set', payload })),
+    ...each(review.criteria, (payload) => ({ kind: 'criterion.set', payload })),
+    ...each(review.profiles, (payload) => ({ kind: 'profile.set', payload })),
+    // Which release is searched, and when again, is settled when it is searched.
+    ...each(review.sources, ({ release: _release, reminder: _reminder, ...payload }) => ({
+      kind: 'source.set',
+      payload,
+    })),
+    ...(review.knownItems.length
+      ? [{ kind: 'known.add', payload: { items: review.knownItems } } as const]
+      : []),
+    ...each(review.gaps, (payload) => ({ kind: 'gap.set', payload })),
+    ...each(review.vocabularies, (payload) => ({ kind: 'vocabulary.import', payload })),
+    ...(review.terms.length ? [{ kind: 'terms.set', payload: { terms: review.terms } } as const] : []),
+    ...Object.entries(review.strategies).flatMap(([sourceId, lines]): Command[] =>
+      lines.length ? [{ kind: 'strategy.set', payload: { sourceId, lines, why: 'brought over' } }] : [],
+    ),
+  ]
+}

@@ -1,0 +1,48 @@
+import { csvText } from '../records'
+import type { Review, WorkRead } from '../review'
+import { placeOf, reasonWords, type SaidOfWork } from '../selection'
+import { saidOfWorks } from '../figures'
+import type { HandedFrom } from './from'
+
+/** Every work with its records, where each came from, and where it stands in the flow. */
+export function worksTable({ review, works, told }: HandedFrom): string {
+  const said: ReadonlyMap<string, SaidOfWork> = saidOfWorks(works, review)
+  const nameOf = (id: string): string => review.sources.find((s) => s.id === id)?.name ?? id
+  const row = (w: WorkRead): string[] => {
+    const { place, reason } = placeOf(told.ruled.byWork[w.id], said.get(w.id))
+    return [
+      w.id,
+      w.record.title,
+      String(w.record.year ?? ''),
+      w.record.doi ?? '',
+      place,
+      reason === undefined ? '' : reasonWords(review, reason),
+      w.records.join(' '),
+      [...new Set(w.from.map((f) => nameOf(f.sourceId)))].join('; '),
+    ]
+  }
+  return csvText([
+    ['Work', 'Title', 'Year', 'DOI', 'Place in the flow', 'Reason', 'Records', 'Found in'],
+    ...works.works.map(row),
+  ])
+}
+
+/** Every ruling as it stands: on which record, in which pass, by whom (their id), and why. */
+export function rulingsTable(review: Review): string {
+  const rows = Object.entries(review.rulings)
+    .sort(([a], [b]) => (a < b ? -1 : 1))
+    .flatMap(([recordId, own]) =>
+      Object.entries(own)
+        .sort(([a], [b]) => (a < b ? -1 : 1))
+        .map(([, r]) => [
+          recordId,
+          r.pass === 'broad' ? 'title and abstract' : 'full text',
+          r.reader,
+          r.verdict,
+          r.criterionId ? reasonWords(review, r.criterionId) : (r.reason ?? ''),
+          r.unread ? 'together, without reading' : '',
+          r.note ?? '',
+        ]),
+    )
+  return csvText([['Record', 'Pass', 'Reader', 'Ruling', 'Reason', 'How', 'Note'], ...rows])
+}

@@ -1,0 +1,69 @@
+import { strToU8, Zip, ZipDeflate } from 'fflate'
+import { digestOf } from '../../base'
+
+// A fixed date keeps the bytes the same for the same content; the dates that count stand in the journal.
+// A zip archive holds local time: the day is made from local parts, so that no time zone changes a byte.
+const STAMP = new Date(1980, 0, 2)
+
+/** A file of a package, as its manifest lists it. */
+export interface Listed {
+  /** Its path within `data/`. */
+  path: string
+  digest: string
+  size: number
+}
+
+/**
+ * Writes a package as it goes: one file after another is packed and handed on, and then let go, so that never more than one
+ * of them is in memory. It ends with the BagIt manifests (RFC 8493) of all that was written.
+ */
+export class PackageWriter {
+  readonly listed: Listed[] = []
+  private readonly zip: Zip
+
+  constructor(write: (piece: Uint8Array) => void) {
+    this.zip = new Zip((error, piece) => {
+      if (error) throw error
+      write(piece)
+    })
+  }
+
+  /** Adds a file of the payload; its digest, where it is known already, is not reckoned again. */
+  add(path: string, bytes: Uint8Array, digest = digestOf(bytes)): void {
+    this.listed.push({ path, digest, size: bytes.length })
+    this.put(`data/${path}`, bytes)
+  }
+
+  end(): void {
+    const lines = (files: readonly (readonly [string, string])[]): Uint8Array =>
+      strToU8(files.map(([name, digest]) => `${digest}  ${name}\n`).join(''))
+    const bagit = strToU8('BagIt-Version: 1.0\nTag-File-Character-Encoding: UTF-8\n')
+    const manifest = lines(this.listed.map((f) => [`data/${f.path}`, f.digest]))
+    const tags = lines([
+      ['bagit.txt', digestOf(bagit)],
+      ['manifest-sha256.txt', digestOf(manifest)],
+    ])
+    this.put('bagit.txt', bagit)
+    this.put('manifest-sha256.txt', manifest)
+    this.put('tagmanifest-sha256.txt', tags)
+    this.zip.end()
+  }
+
+  private put(name: string, bytes: Uint8Array): void {
+    const file = new ZipDeflate(name, { level: 6 })
+    file.mtime = STAMP
+    this.zip.add(file)
+    file.push(bytes, true)
+  }
+}
+
+/** Pieces put together. */
+export function joined(pieces: readonly Uint8Array[]): Uint8Array {
+  const whole = new Uint8Array(pieces.reduce((n, p) => n + p.length, 0))
+  let at = 0
+  for (const piece of pieces) {
+    whole.set(piece, at)
+    at += piece.length
+  }
+  return whole
+}
