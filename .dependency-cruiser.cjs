@@ -1,4 +1,4 @@
-// The direction of imports: base ← picture ← query ← … ← review; core ← standins ← store ← workers ← features ← app.
+// The direction of imports: base ← picture ← query ← … ← review; core ← standins ← verify, store ← workers ← features ← app.
 const CORE = [
   'base',
   'picture',
@@ -55,6 +55,12 @@ module.exports = {
       to: { path: '^src/(store|workers|features|ui|app|cli)/' },
     },
     {
+      name: 'verifying-knows-only-core-and-standins',
+      severity: 'error',
+      from: { path: '^src/verify/', pathNot: '\\.test\\.ts$' },
+      to: { path: '^src/(store|workers|features|ui|app|cli)/' },
+    },
+    {
       name: 'ui-knows-nothing-of-the-job',
       severity: 'error',
       from: { path: '^src/ui/' },
@@ -103,7 +109,7 @@ module.exports = {
       name: 'doors-of-the-core',
       comment: 'From outside, a core folder is entered by its index.',
       severity: 'error',
-      from: { path: '^src/(standins|store|workers|features|app|cli)/' },
+      from: { path: '^src/(standins|verify|store|workers|features|app|cli)/' },
       to: {
         path: '^src/core/[^/]+/',
         pathNot:

@@ -1,9 +1,8 @@
-import { plural, thousands } from '../../core/base'
-import { standingRuns, type Run } from '../../core/review'
-import { runStrategy } from '../../core/strategy'
-import { evidenceNow, RELEASES, standin, type OpenStandin } from '../../standins'
-import type { OpenedReview } from '../open-package'
-import { loadStandin } from '../standins'
+import { plural, thousands } from '../core/base'
+import { standingRuns, type Run } from '../core/review'
+import { runStrategy } from '../core/strategy'
+import { evidenceNow, RELEASES, standin, type OpenStandin } from '../standins'
+import type { OpenedReview } from '../core/handed'
 import { checked, type Check } from './report'
 
 /** Runs that can be repeated at once: lines of one strategy, of one source in one release. */
@@ -16,7 +15,10 @@ interface Group {
 }
 
 /** Every run in a stand-in is run again in its release, and its hits compared. */
-export function checkRuns({ review }: OpenedReview): Check {
+export async function checkRuns(
+  { review }: OpenedReview,
+  load: (id: string, release: string) => OpenStandin | Promise<OpenStandin>,
+): Promise<Check> {
   const faults: string[] = []
   const remarks: string[] = []
   const groups: Group[] = []
@@ -52,7 +54,7 @@ export function checkRuns({ review }: OpenedReview): Check {
   const open = new Map<string, OpenStandin>()
   for (const { standinId, release, lines, runs } of groups) {
     const key = `${standinId} ${release}`
-    const source = open.get(key) ?? loadStandin(standinId, release)
+    const source = open.get(key) ?? (await load(standinId, release))
     open.set(key, source)
     const now = evidenceNow({ standinId, release, profile: source.profile, vocabularyFile: undefined })
     const most = Math.max(...lines.keys())

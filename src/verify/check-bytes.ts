@@ -1,9 +1,7 @@
 import { unzipSync } from 'fflate'
-import { messageOf, plural } from '../../core/base'
-import { packForPeople } from '../../core/handed'
-import { packReview, type Packed } from '../../core/review'
-import { handedFrom } from '../account'
-import type { OpenedReview } from '../open-package'
+import { messageOf, plural } from '../core/base'
+import { packForPeople, type HandedFrom, type OpenedReview, type ReadReview } from '../core/handed'
+import { packReview, type Packed } from '../core/review'
 import { checked, unchecked, type Check } from './report'
 
 const CRATE = 'data/ro-crate-metadata.json'
@@ -12,37 +10,47 @@ const CRATE = 'data/ro-crate-metadata.json'
  * Is the file, byte for byte, what this review packs to: the journal, what lies beside it, the files for people, and the
  * description of them? The same review always gives the same bytes, under the same version of the program.
  */
-export async function checkBytes(
+export async function checkBytes(...given: Parameters<typeof compare>): Promise<Check> {
+  try {
+    return await compare(...given)
+  } catch (error) {
+    // An archive that this program reads and another cannot, or files that cannot be made again.
+    return checked(ABOUT, 'made again and compared', [`They could not be compared: ${messageOf(error)}.`])
+  }
+}
+
+const ABOUT = 'Files made from it'
+
+async function compare(
   file: Uint8Array,
   opened: OpenedReview,
   packed: Omit<Packed, 'entries'>,
+  from: (read: ReadReview) => Promise<HandedFrom>,
 ): Promise<Check> {
   const whole: Packed = { entries: opened.entries, ...packed }
-  const about = 'Files made from it'
   const there = Object.keys(unzipSync(file, { filter: (f) => f.name === 'data/index.html' })).length > 0
   let again: Uint8Array
   try {
-    again = there
-      ? await packForPeople(await handedFrom(opened), whole)
-      : packReview(whole, opened.review.title)
+    again = there ? await packForPeople(await from(opened), whole) : packReview(whole, opened.review.title)
   } catch (error) {
-    return checked(about, 'made again', [`They cannot be made again: ${messageOf(error)}`])
+    return checked(ABOUT, 'made again', [`They cannot be made again: ${messageOf(error)}`])
   }
   const says = `${plural(file.length, 'byte')} compared with what the review packs to`
-  if (same(file, again)) return checked(about, says, [], there ? [] : ['No files for people were packed.'])
+  if (same(file, again)) return checked(ABOUT, says, [], there ? [] : ['No files for people were packed.'])
   const [own, now] = [unzipSync(file), unzipSync(again)]
   const differing = [...new Set([...Object.keys(own), ...Object.keys(now)])]
     .filter((name) => !own[name] || !now[name] || !same(own[name], now[name]))
     .sort()
   const [version, present] = [own, now].map((files) => versionIn(files[CRATE]))
-  if (version !== present)
+  const onlyNamed = differing.length === 1 && differing[0] === CRATE
+  if (version !== present && !onlyNamed)
     // Under another version words and pictures may be others; what they are made from is checked all the same.
     return unchecked(
-      about,
+      ABOUT,
       `they were made by version ${version ?? 'unknown'} of what writes them, and this is ${present}`,
     )
   return checked(
-    about,
+    ABOUT,
     says,
     differing.length
       ? differing.map((name) => `${name} is not what this review packs to.`)

@@ -1,0 +1,80 @@
+import { digestWords, plural, type Problem } from '../core/base'
+import { openReview, type HandedFrom, type OpenedReview, type ReadReview } from '../core/handed'
+import { inMemory, type Entry } from '../core/review'
+import type { OpenStandin } from '../standins'
+import { checkBytes } from './check-bytes'
+import { checkFlow, checkFrozen, checkPartition, checkTyped } from './check-record'
+import { checkRuns } from './check-runs'
+import { checked, type Check } from './report'
+
+export { checkFrozen } from './check-record'
+export { reportText, type Check } from './report'
+
+/** What verifying needs from where it is done: a page's worker, or the command line. */
+export interface VerifyHere {
+  /** Letters, styles and writers, for making the files for people again. */
+  from: (read: ReadReview) => Promise<HandedFrom>
+  /** A stand-in in a release, opened for searching. */
+  standin: (id: string, release: string) => OpenStandin | Promise<OpenStandin>
+  /** Told of each check as it is done. */
+  done?: (check: Check) => void
+}
+
+/** Is a digest that was kept elsewhere one of this journal? It may be given in hex or in words. */
+export function checkDigest(given: string, entries: readonly Entry[]): Check {
+  const said = given.trim().toLowerCase().split(/\s+/).join(' ')
+  const entry = entries.find((e) => e.digest === said || digestWords(e.digest) === said)
+  return checked(
+    'Digest',
+    entry ? `it is that of entry ${entry.seq}, of ${entry.at.slice(0, 10)}` : 'the one that was given',
+    entry
+      ? []
+      : ['No entry of this journal has this digest: its history is another one, or it was written anew.'],
+  )
+}
+
+/** The checks of the file itself, which are quick; with the review, where it can be opened. */
+export async function verifyFile(
+  bytes: Uint8Array,
+  here: Pick<VerifyHere, 'from' | 'done'>,
+): Promise<{ checks: Check[]; opened?: OpenedReview }> {
+  const read = await openReview(inMemory(bytes))
+  const words = (p: Problem): string => `${p.message}${typeof p.at === 'string' ? ` (${p.at})` : ''}`
+  if (!read.ok)
+    return {
+      checks: [checked('Package', 'files, journal, and what lies beside it', read.problems.map(words))],
+    }
+  const opened = read.value
+  const { entries } = opened
+  const packed = await opened.packed()
+  const beside = `${plural(packed.blobs.size, 'file')} beside the journal`
+  const chain = `${plural(entries.length, 'entry', 'entries')} against the chain, ending in ${digestWords(entries.at(-1)!.digest)}`
+  const remarks = packed.leftOut.length
+    ? [`${plural(packed.leftOut.length, 'file')} left out when it was packed.`]
+    : []
+  const first = checked('Package', `${beside} against the manifest, ${chain}`, [], remarks)
+  here.done?.(first)
+  const second = await checkBytes(bytes, opened, packed, here.from)
+  here.done?.(second)
+  return { checks: [first, second], opened }
+}
+
+/** All checks of a package, in their order; where it cannot be opened, only what is wrong with it. */
+export async function verifyPackage(bytes: Uint8Array, here: VerifyHere, digest?: string): Promise<Check[]> {
+  const { checks, opened } = await verifyFile(bytes, here)
+  if (!opened) return checks
+  const more: (() => Check | Promise<Check>)[] = [
+    ...(digest === undefined ? [] : [() => checkDigest(digest, opened.entries)]),
+    () => checkPartition(opened),
+    () => checkFlow(opened),
+    () => checkFrozen(opened),
+    () => checkTyped(opened),
+    () => checkRuns(opened, here.standin),
+  ]
+  for (const check of more) {
+    const found = await check()
+    here.done?.(found)
+    checks.push(found)
+  }
+  return checks
+}
