@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test'
+import { expect, test, type Page } from '@playwright/test'
 import { writeFileSync } from 'node:fs'
 import { accessible, nameReader, openDemo, pane, saved, stage, undoPastRuns } from './help'
 
@@ -57,12 +57,15 @@ test('the demo shows the same hits when its lines are run again', async ({ page 
   await expect(hits.first()).toHaveText(before[0]!)
 })
 
+/** Hands the whole review on, as a file. */
+const savePackage = async (page: Page): Promise<void> => {
+  await page.getByRole('button', { name: /^Package/ }).click()
+  await page.getByRole('button', { name: 'Save it' }).click()
+}
+
 test('a package opens in an empty browser with everything in it', async ({ page, browser }) => {
   await openDemo(page, 'methods')
-  const [file] = await Promise.all([
-    page.waitForEvent('download'),
-    page.getByRole('button', { name: /^Package/ }).click(),
-  ])
+  const [file] = await Promise.all([page.waitForEvent('download'), savePackage(page)])
   const path = await file.path()
   const other = await browser.newContext({ viewport: { width: 1280, height: 800 } })
   const fresh = await other.newPage()
@@ -89,10 +92,7 @@ test('the demo saved from a browser in another time zone is byte for byte the on
   const there = await browser.newContext({ timezoneId: 'America/Los_Angeles', locale: 'de-DE' })
   const page = await there.newPage()
   await openDemo(page, 'methods')
-  const [file] = await Promise.all([
-    page.waitForEvent('download'),
-    page.getByRole('button', { name: /^Package/ }).click(),
-  ])
+  const [file] = await Promise.all([page.waitForEvent('download'), savePackage(page)])
   const { readFileSync } = await import('node:fs')
   const saved = readFileSync(await file.path())
   expect(saved.equals(readFileSync('public/data/demo.luvren.zip'))).toBe(true)

@@ -8,10 +8,9 @@ import {
   toMarkdown,
   type DocumentTree,
 } from '../core/account'
-import { toWord, type WordFigure } from '../core/account/documents/word'
+import { toWord } from '../core/account/documents/word'
 import { messageOf, plural } from '../core/base'
-import { appendixContextOf, type HandedFrom, type ReadReview } from '../core/handed'
-import { figureSize, type Rasteriser } from '../core/picture'
+import { appendixContextOf, figuresIn, type HandedFrom, type ReadReview } from '../core/handed'
 import { referenceList } from '../core/records'
 import { styleEngine } from '../core/records/style'
 import { sourceFactsOf } from '../standins/source-facts'
@@ -22,7 +21,7 @@ import { rasteriserHere } from './figures'
 import { openReviewFile, type OpenedReview } from './open-package'
 
 const WRITERS: Record<string, (tree: DocumentTree) => Promise<string | Uint8Array> | string> = {
-  docx: async (tree) => toWord(tree, figuresOf(tree, await rasteriserHere())),
+  docx: async (tree) => toWord(tree, figuresIn(tree, await rasteriserHere())),
   md: toMarkdown,
   html: toHtml,
   tex: toLatex,
@@ -34,7 +33,7 @@ export async function handedFrom(opened: ReadReview): Promise<HandedFrom> {
   return {
     ...reading(opened),
     drawing,
-    word: (tree) => toWord(tree, figuresOf(tree, drawing)),
+    word: (tree) => toWord(tree, figuresIn(tree, drawing)),
   }
 }
 
@@ -61,25 +60,6 @@ export function sectionOfPackage(opened: OpenedReview, args: Arguments): Documen
     length: args.has('short') ? ('short' as const) : (review.account.length ?? 'full'),
   }
   return resolved(sectionDocument(context, telling), (ref) => resolveFact(context, ref).text)
-}
-
-function figuresOf(tree: DocumentTree, drawing: Rasteriser): Map<string, WordFigure> {
-  return new Map(
-    tree.blocks.flatMap((b) =>
-      b.kind === 'figure'
-        ? [
-            [
-              b.svg,
-              {
-                svg: new TextEncoder().encode(drawing.outlined(b.svg)),
-                png: drawing.png(b.svg),
-                ...figureSize(b.svg),
-              },
-            ] as const,
-          ]
-        : [],
-    ),
-  )
 }
 
 async function account(args: Arguments): Promise<Outcome> {

@@ -188,6 +188,11 @@ export class OpenReview {
     )
   }
 
+  /** The same for whoever packs it elsewhere: the journal, and what is not on disk yet. */
+  packing(): { entries: Entry[]; beside: Map<string, Uint8Array>; unfinished: Command[] } {
+    return this.file.withTyped(this.typing.all())
+  }
+
   /** Lets go of the review; what is typed is put on disk and the shelf is written first. */
   close(): void {
     this.typing.close()

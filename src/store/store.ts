@@ -135,6 +135,7 @@ export function createStore(environment: Environment) {
     session,
     now,
     newId,
+    newSalt,
     refuse,
     /** The one way to do something whose outcome nobody waits for: what goes wrong is said in the strip. */
     deed: (promise: PromiseLike<unknown> | undefined): void => {
@@ -264,6 +265,8 @@ export function createStore(environment: Environment) {
     bytesOf: (digest: string): Promise<Uint8Array | undefined> => blobs.bytes(digest),
     recordsOf: (of: Import): Promise<readonly Rec[] | undefined> => blobs.recordsOf(of),
     /** The open review as the bytes of a package, with everything that is on the screen. */
+    /** The open review for whoever packs it elsewhere. */
+    packing: () => open().packing(),
     packOpenReview: async (): Promise<Uint8Array> => open().pack(),
   }
 }

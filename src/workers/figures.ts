@@ -4,7 +4,8 @@ import { asksOnce, fetchBytes } from './fetch-bytes'
 const fonts = asksOnce((): Promise<FigureFont[]> =>
   Promise.all(FIGURE_FONTS.map(async (f) => ({ ...f, woff: await fetchBytes(`/data/${f.file}`) }))),
 )
-const drawing = asksOnce(async () =>
+/** What draws figures here, with its letters; loaded when it is first asked for. */
+export const drawing = asksOnce(async () =>
   rasteriser((await fetchBytes(`/data/${RASTER_PROGRAM}`)) as BufferSource, await fonts()),
 )
 

@@ -10,6 +10,9 @@ import {
 import type { Problem, Result } from '@/core/base'
 import { referenceList, type Rec, type Reference, type StyleEngine, type StyleId } from '@/core/records'
 
+import { standinKey } from '@/standins'
+import type { Check } from '@/verify'
+import type { HandedAs, ToPack } from './pack-here'
 import { BlocksHere } from './records/blocks-here'
 import {
   brokenText,
@@ -78,6 +81,30 @@ export class LongDesk {
       }
       if (!(await pace.at(Math.round(step.value.done), step.value.of))) return undefined
     }
+  }
+
+  /**
+   * Packs a review that lies in this browser, with the files that people read; `goOn` is told parts of parts. Undefined
+   * where it was stopped.
+   */
+  async pack(review: ToPack, how: HandedAs, goOn?: GoOn): Promise<Result<Blob> | undefined> {
+    const { packHere } = await import('./pack-here')
+    return packHere(this.blocks, review, how, goOn)
+  }
+
+  /** Verifies a package; `done` is told of each check as it is done. */
+  async verify(file: Blob, done?: (check: Check) => void): Promise<Check[]> {
+    const [{ verifyPackage }, { handedHere }, { OpenSources }] = await Promise.all([
+      import('@/verify'),
+      import('./pack-here'),
+      import('./open-sources'),
+    ])
+    const sources = new OpenSources()
+    return verifyPackage(new Uint8Array(await file.arrayBuffer()), {
+      from: handedHere,
+      standin: (id, release) => sources.source(standinKey(id, release)),
+      ...(done ? { done } : {}),
+    })
   }
 
   /** A figure as a file that looks the same everywhere: drawn, or with its letters in it. */

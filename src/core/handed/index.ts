@@ -4,6 +4,7 @@ import { handedFiles } from './files'
 import type { HandedFrom } from './from'
 
 export { appendixContextOf, factContextOf, type HandedFrom } from './from'
+export { figuresIn } from './figures'
 export { handedFiles } from './files'
 export { difference, relationWords, type Compared, type Difference } from './difference'
 export { planOnly } from './plan-only'

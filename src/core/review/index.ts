@@ -17,6 +17,7 @@ export {
 export { isStanding, recordNames, recordPlace, standingImports } from './imports'
 export { currentRuns } from './current-runs'
 export { nameOf, nameOfPerson, personNamed } from './people'
+export { BACKUP_RHYTHMS, backupDue, type BackupRhythm, type LastBackup } from './backup'
 export * from './package'
 export { calendarOf, nextReminder, reminderCalendar, type CalendarDay, type ReminderEvent } from './reminder'
 export { FRAMEWORKS, frameworkOf, rolesLeft, type Framework } from './frameworks'

@@ -13,6 +13,7 @@ import { Course } from './course'
 import { KeysDialog } from './keys-dialog'
 import { LeftUnfinished } from './left-unfinished'
 import { NameDialog } from './name-dialog'
+import { HandOnDialog } from '../shared/hand-on/hand-on-dialog'
 import { Palette } from './palette'
 import { Strip } from './strip'
 import { useFocusHome } from './focus-home'
@@ -105,6 +106,7 @@ export function Frame({ reviewId, children }: { reviewId: string; children: Reac
       <Palette />
       <KeysDialog />
       <NameDialog />
+      <HandOnDialog />
       <LeftUnfinished />
       <Trouble />
     </div>

@@ -6,7 +6,8 @@ import { undoable } from '@/core/review'
 import { useStore } from '@/store/provider'
 import { leaveField } from '@/store/leave-field'
 import { chooseTheme } from '@/ui/theme'
-import { handOn } from '../shared/save-package'
+import { handOn } from '../shared/hand-on/hand-on-dialog'
+import { saveBackup } from '../shared/hand-on/save-package'
 import { useUndo } from './undo'
 
 const STAGES = ['Question', 'Terms', 'Searches', 'Records', 'Selection', 'Methods']
@@ -46,7 +47,13 @@ export function useFrameActions(reviewId: string): void {
         key: `Shift+${i + 1}`,
         run: () => router.push(`/review/${reviewId}/${name.toLowerCase()}`),
       })),
-      { id: 'package', label: 'Save the review as a package', run: () => handOn(store) },
+      { id: 'package', label: 'Hand the review on as a package', run: () => handOn(store) },
+      {
+        id: 'backup',
+        label: 'Save everything now, as a backup',
+        key: 'Shift+S',
+        run: () => store.deed(saveBackup(store)),
+      },
       { id: 'shelf', label: 'To the shelf of reviews', run: () => router.push('/') },
       {
         id: 'keys',

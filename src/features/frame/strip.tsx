@@ -2,13 +2,15 @@
 import { Drawer } from 'antd'
 import Link from 'next/link'
 import { useMemo, useState } from 'react'
-import { thousands } from '@/core/base'
+import { plural, thousands } from '@/core/base'
 import { kindNamed, lastDeed, nameOf, undoable } from '@/core/review'
 import { keyOf, useAllActions, useRegistry } from '@/store/actions'
 import { useSession, useStore } from '@/store/provider'
 import type { SaveState } from '@/store/journal-file'
 import { chooseTheme, useThemeChoice } from '@/ui/theme'
 import { keySign } from '@/ui/key-sign'
+import { useBackup } from '../shared/hand-on/backup'
+import { saveBackup } from '../shared/hand-on/save-package'
 import { useUndo } from './undo'
 
 const STATE: Record<SaveState, string> = {
@@ -66,6 +68,7 @@ export function Strip() {
       <button className="plain" onClick={() => setJournal(true)}>
         Journal {entries.length}
       </button>
+      <BackupDue />
       <span className="keys">
         {actions
           .filter((a) => a.strip && a.key && (!a.when || a.when()))
@@ -81,6 +84,22 @@ export function Strip() {
         <JournalList />
       </Drawer>
     </footer>
+  )
+}
+
+/** Work that no backup holds, where it has been long; pressed, everything is saved. */
+function BackupDue() {
+  const store = useStore()
+  const { due } = useBackup()
+  if (due === undefined) return null
+  return (
+    <button
+      className="plain link"
+      title="Everything is saved as one file, which can be opened anywhere"
+      onClick={() => store.deed(saveBackup(store))}
+    >
+      {plural(due, 'day')} without a backup
+    </button>
   )
 }
 

@@ -3,7 +3,7 @@ import { App, Button } from 'antd'
 import { plural } from '@/core/base'
 import { FAULT_WORDS, faultAtWork, faultOfState } from '@/store/fault-words'
 import { useSession, useStore } from '@/store/provider'
-import { savePackage } from '../shared/save-package'
+import { rescuePackage } from '../shared/hand-on/save-package'
 
 /** Says what keeps the work from being saved or what is damaged, and how to get it out. */
 export function Trouble() {
@@ -16,7 +16,7 @@ export function Trouble() {
   const damage = useSession((s) => s.damage)
   const { message } = App.useApp()
   const rescue = async (): Promise<void> => {
-    await savePackage(store)
+    await rescuePackage(store)
     if (fault) deed(message.info(FAULT_WORDS[fault].rescue, 12))
   }
   const save = (

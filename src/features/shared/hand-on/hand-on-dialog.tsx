@@ -1,0 +1,197 @@
+'use client'
+import { Button, Checkbox, Modal, Radio, Select } from 'antd'
+import { useState } from 'react'
+import { create } from 'zustand'
+import { messageOf } from '@/core/base'
+import { dateWords } from '@/core/account'
+import { BACKUP_RHYTHMS, type BackupRhythm } from '@/core/review'
+import { useSession, useStore } from '@/store/provider'
+import type { Store } from '@/store/store'
+import { callback, longDesk, type HandedAs } from '@/workers'
+import type { Check } from '@/verify'
+import { setRhythm, useBackup } from './backup'
+import { packageOf, saveAs } from './save-package'
+import './hand-on.css'
+
+const useHandOn = create<{ open: boolean }>(() => ({ open: false }))
+
+/** Opens the dialog in which a review is handed on; asks first what whoever worked on it here is called. */
+export function handOn(store: Store): void {
+  const { session, inName, deed, nameMe } = store
+  const { entries, person } = session.getState()
+  const open = (): void => deed(nameMe().then(() => useHandOn.setState({ open: true })))
+  if (entries.some((e) => e.by === person)) inName(open, 'hand on')
+  else open()
+}
+
+/** What is handed on, chosen, checked and saved. */
+export function HandOnDialog() {
+  const open = useHandOn((s) => s.open)
+  return open ? <HandOn close={() => useHandOn.setState({ open: false })} /> : null
+}
+
+const LEAVES = [
+  ['texts', 'abstracts and full texts', 'where their rights do not let you hand them on'],
+  ['names', 'names', 'people are told apart by numbers'],
+  ['rulings', 'rulings', 'for another reader, who reads without seeing them'],
+] as const
+type Leave = (typeof LEAVES)[number][0]
+
+const RHYTHMS = (Object.keys(BACKUP_RHYTHMS) as BackupRhythm[]).map((value) => ({ value, label: value }))
+
+function HandOn({ close }: { close: () => void }) {
+  const store = useStore()
+  const review = useSession((s) => s.folded.review)
+  const { rhythm, last } = useBackup()
+  const [as, setAs] = useState<'review' | 'plan'>('review')
+  const [left, setLeft] = useState<readonly Leave[]>([])
+  const [work, setWork] = useState<string>()
+  const [failed, setFailed] = useState<string>()
+  const [checks, setChecks] = useState<readonly Check[]>()
+  const how = (): HandedAs =>
+    as === 'review'
+      ? { as, ...Object.fromEntries(left.map((l) => [l, true])) }
+      : {
+          as,
+          id: store.newId(),
+          title: `${review.title} (plan)`,
+          at: store.now(),
+          by: store.session.getState().person,
+          salts: Array.from({ length: PLAN_DEEDS }, store.newSalt),
+        }
+  const made = async (wanted: HandedAs): Promise<Blob | undefined> => {
+    setFailed(undefined)
+    setWork('Making the package')
+    const read = await packageOf(store, wanted, (done, of) => {
+      if (of) setWork(`Packing: ${done} of ${of}`)
+      return true
+    })
+    if (read && !read.ok) setFailed(read.problems.map((p) => p.message).join(' '))
+    return read?.ok ? read.value : undefined
+  }
+  const run = (job: () => Promise<void>): void =>
+    store.deed(
+      job()
+        .catch((error: unknown) => setFailed(`The package could not be made: ${messageOf(error)}`))
+        .finally(() => setWork(undefined)),
+    )
+  const save = (): void =>
+    run(async () => {
+      const wanted = how()
+      const file = await made(wanted)
+      if (!file) return
+      await saveAs(store, wanted, file)
+      close()
+    })
+  const verify = (): void =>
+    run(async () => {
+      const file = await made(how())
+      if (!file) return
+      setChecks([])
+      setWork('Checking')
+      const all = await longDesk().verify(
+        file,
+        callback((check: Check) => setChecks((before = []) => [...before, check])),
+      )
+      setChecks(all)
+    })
+  return (
+    <Modal
+      open
+      width={620}
+      title="Hand the review on"
+      okText="Save it"
+      okButtonProps={{ autoFocus: true, loading: work !== undefined }}
+      onOk={save}
+      onCancel={close}
+      footer={(_, { OkBtn }) => (
+        <>
+          <Button disabled={work !== undefined} onClick={verify}>
+            Check it first
+          </Button>
+          <OkBtn />
+        </>
+      )}
+    >
+      <p className="sub">
+        One file with the record, the section and its evidence. Whoever has it can open, check and run it
+        again; without Luvren they open its page in a browser.
+      </p>
+      <Radio.Group
+        className="hand-on-as"
+        value={as}
+        onChange={(e) => setAs(e.target.value as typeof as)}
+        options={[
+          { value: 'review', label: 'The review: for a co-author, a supervisor, or as a backup' },
+          { value: 'plan', label: 'Its plan only: for the next review, or for a class' },
+        ]}
+      />
+      {as === 'review' && (
+        <fieldset className="hand-on-left">
+          <legend className="sub">Leave out</legend>
+          {LEAVES.map(([id, label, why]) => (
+            <Checkbox
+              key={id}
+              checked={left.includes(id)}
+              onChange={(e) => setLeft(e.target.checked ? [...left, id] : left.filter((l) => l !== id))}
+            >
+              {label} <span className="sub">{why}</span>
+            </Checkbox>
+          ))}
+        </fieldset>
+      )}
+      <p className="sub">
+        {last
+          ? `Everything was saved last on ${dateWords(last.at)}. `
+          : 'Everything was not saved here yet. '}
+        Remind me
+        <Select
+          size="small"
+          variant="borderless"
+          aria-label="How often to be reminded of a backup"
+          popupMatchSelectWidth={false}
+          value={rhythm}
+          options={RHYTHMS}
+          onChange={(value: BackupRhythm) => store.deed(setRhythm(store, value))}
+        />
+      </p>
+      {work && (
+        <p className="sub" role="status">
+          {work} …
+        </p>
+      )}
+      {failed && <p role="alert">{failed}</p>}
+      {checks && <Report checks={checks} done={work === undefined} />}
+    </Modal>
+  )
+}
+
+/** A plan is begun with fewer deeds than this. */
+const PLAN_DEEDS = 2000
+
+const STATE = { right: 'right', fault: 'fault', 'not checked': 'not checked' } as const
+
+/** What verification found, a line a check, as they come. */
+function Report({ checks, done }: { checks: readonly Check[]; done: boolean }) {
+  const faults = checks.filter((c) => c.state === 'fault').length
+  return (
+    <section className="hand-on-report" aria-label="What was checked">
+      {checks.map((c) => (
+        <div key={c.about} data-state={c.state}>
+          <b>{c.about}</b> <span>{STATE[c.state]}</span>
+          <p className="sub">{c.says}</p>
+          {[...c.faults, ...c.remarks].slice(0, 8).map((words) => (
+            <p key={words}>{words}</p>
+          ))}
+        </div>
+      ))}
+      {done && (
+        <p role="status">
+          {faults
+            ? `${faults} of ${checks.length} checks found a fault.`
+            : `All ${checks.length} checks were made, and none found a fault.`}
+        </p>
+      )}
+    </section>
+  )
+}

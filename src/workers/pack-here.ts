@@ -1,0 +1,116 @@
+import { toWord } from '@/core/account/documents/word'
+import type { Result } from '@/core/base'
+import {
+  figuresIn,
+  leaveOut,
+  planOnly,
+  readableOf,
+  readReview,
+  type HandedFrom,
+  type LeftOut,
+  type ReadReview,
+} from '@/core/handed'
+import { referenceList } from '@/core/records'
+import { styleEngine } from '@/core/records/style'
+import { blobsOf, nextEntry, packInto, type Entry } from '@/core/review'
+import { sourceFactsOf } from '@/standins/source-facts'
+import { sourceInfo } from '@/standins/source-info'
+import { drawing } from './figures'
+import type { GoOn } from './pace'
+import type { BlocksHere } from './records/blocks-here'
+
+/** A review that is to be handed on: its journal with what is being typed, and what is not on disk yet. */
+export interface ToPack {
+  entries: readonly Entry[]
+  beside: ReadonlyMap<string, Uint8Array>
+  unfinished: readonly unknown[]
+}
+
+/** How it is handed on: as it is, without something, or as the plan of another review, which begins in this name. */
+export type HandedAs =
+  | ({ as: 'review' } & LeftOut)
+  | { as: 'plan'; id: string; title: string; at: string; by: string; salts: readonly string[] }
+
+/** What files for people are made from, in a worker. */
+export async function handedHere(read: ReadReview): Promise<HandedFrom> {
+  const { review } = read
+  const here = await drawing()
+  return {
+    ...read,
+    source: sourceFactsOf(review),
+    short: (s) => sourceInfo(review, s).short,
+    cite: (records) => referenceList(records, styleEngine('apa')),
+    drawing: here,
+    word: (tree) => toWord(tree, figuresIn(tree, here)),
+  }
+}
+
+/**
+ * Packs a review that lies in this browser, with everything that people read, one part after another. `goOn` is told parts
+ * of parts; undefined where it was stopped.
+ */
+export async function packHere(
+  blocks: BlocksHere,
+  { entries, beside, unfinished }: ToPack,
+  how: HandedAs,
+  goOn?: GoOn,
+): Promise<Result<Blob> | undefined> {
+  const sides = new Set(entries.filter((e) => e.kind === 'side.take').flatMap(blobsOf))
+  const bytesAt = async (digest: string): Promise<Uint8Array | undefined> =>
+    beside.get(digest) ?? (await (sides.has(digest) ? blocks.asStored(digest) : blocks.bytes(digest)))
+  const handed = how.as === 'review' ? await leaveOut(entries, how, bytesAt) : undefined
+  if (handed && !handed.ok) return handed
+  const kept = handed?.value
+  const own = kept?.entries ?? (await planEntries(entries, bytesAt, how as HandedAs & { as: 'plan' }))
+  const named = [...new Set(own.flatMap(blobsOf))]
+  const there: string[] = []
+  for (const digest of named)
+    if (!kept?.without.has(digest) && (beside.has(digest) || (await blocks.has([digest])))) there.push(digest)
+  const held = new Set(there)
+  const blob = async (digest: string): Promise<Uint8Array> => {
+    const bytes = kept?.instead.get(digest) ?? (await bytesAt(digest))
+    if (!bytes) throw new Error('Something that was here a moment ago is gone.')
+    return bytes
+  }
+  const read = await readReview(own, async (digest) => (held.has(digest) ? blob(digest) : undefined))
+  if (goOn && !(await goOn(0, there.length))) return undefined
+  const small = new Map<string, Uint8Array>()
+  for (const { digest } of read.review.frozenTexts ?? [])
+    if (held.has(digest)) small.set(digest, await blob(digest))
+  const readable = await readableOf(await handedHere(read), (digest) => small.get(digest))
+  const pieces: Uint8Array[] = []
+  let done = 0
+  let stopped = false
+  await packInto(
+    {
+      entries: own,
+      digests: there,
+      blob: async (digest) => {
+        stopped ||= goOn !== undefined && !(await goOn(++done, there.length))
+        if (stopped) throw new Error('stopped')
+        return blob(digest)
+      },
+      leftOut: named.filter((d) => !held.has(d)).sort(),
+      unfinished: how.as === 'review' ? unfinished : [],
+    },
+    read.review.title,
+    (piece) => pieces.push(piece),
+    readable,
+  ).catch((error: unknown) => {
+    if (!stopped) throw error
+  })
+  if (stopped) return undefined
+  return { ok: true, value: new Blob(pieces as BlobPart[], { type: 'application/zip' }), problems: [] }
+}
+
+async function planEntries(
+  entries: readonly Entry[],
+  bytesAt: (digest: string) => Promise<Uint8Array | undefined>,
+  { id, title, at, by, salts }: HandedAs & { as: 'plan' },
+): Promise<Entry[]> {
+  const { review } = await readReview(entries, bytesAt)
+  const own: Entry[] = []
+  for (const [n, command] of planOnly(review, { id, title }).entries())
+    own.push(nextEntry(own.at(-1), command, { at, by, salt: salts[n] ?? salts[0]! }))
+  return own
+}
