@@ -17,16 +17,15 @@ const DAY = 86_400_000
 
 /**
  * For how many whole days there has been work without a backup, where that is longer than the rhythm allows; undefined where
- * none is due. Work that nobody saved yet counts from its first entry behind the last backup.
+ * none is due. `since` are the deeds that no backup holds, the first first.
  */
 export function backupDue(
-  entries: readonly { at: string }[],
-  last: LastBackup | undefined,
+  since: readonly { at: string }[],
   rhythm: BackupRhythm,
   now: string,
 ): number | undefined {
   const most = BACKUP_RHYTHMS[rhythm]
-  const first = entries[last?.entries ?? 0]
+  const [first] = since
   if (most === undefined || !first) return undefined
   const days = Math.floor((Date.parse(now) - Date.parse(first.at)) / DAY)
   return days >= most ? days : undefined

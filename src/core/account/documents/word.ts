@@ -287,6 +287,8 @@ export async function toWord(
 }
 
 const DAY = '2026-01-01T00:00:00Z'
+// A zip archive holds local time: the day is made from local parts, so that no time zone changes a byte.
+const STAMP = new Date(2026, 0, 1)
 
 /** The same file without what differs each time: the time at which it was made, in it and on its parts. */
 function steady(bytes: Uint8Array): Uint8Array {
@@ -299,5 +301,5 @@ function steady(bytes: Uint8Array): Uint8Array {
   const sorted = Object.keys(files).sort(
     (a, b) => Number(b === '[Content_Types].xml') - Number(a === '[Content_Types].xml') || (a < b ? -1 : 1),
   )
-  return zipSync(Object.fromEntries(sorted.map((name) => [name, files[name]!])), { mtime: DAY, level: 6 })
+  return zipSync(Object.fromEntries(sorted.map((name) => [name, files[name]!])), { mtime: STAMP, level: 6 })
 }

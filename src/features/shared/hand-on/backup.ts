@@ -1,4 +1,4 @@
-import { useEffect, useState } from 'react'
+import { useEffect, useMemo, useState } from 'react'
 import { BACKUP_RHYTHMS, backupDue, type BackupRhythm, type LastBackup } from '@/core/review'
 import { useSession, useStore } from '@/store/provider'
 import type { Store } from '@/store/store'
@@ -29,6 +29,7 @@ export function useBackup(): { rhythm: BackupRhythm; last: LastBackup | undefine
   const store = useStore()
   const reviewId = useSession((s) => s.reviewId)
   const entries = useSession((s) => s.entries)
+  const person = useSession((s) => s.person)
   const [known, setKnown] = useState<{ rhythm: BackupRhythm; last: LastBackup | undefined }>()
   useEffect(() => {
     let gone = false
@@ -51,7 +52,10 @@ export function useBackup(): { rhythm: BackupRhythm; last: LastBackup | undefine
       kept.removeEventListener('kept', read)
     }
   }, [store, reviewId])
-  // What is typed at this moment does not change whether one is due.
-  const due = known && backupDue(entries, known.last, known.rhythm, store.now())
+  const due = useMemo(() => {
+    // What others did, or the demo holds, can be had again: own work is what a backup is for.
+    const own = known && entries.slice(known.last?.entries ?? 0).filter((e) => e.by === person)
+    return own && backupDue(own, known.rhythm, store.now())
+  }, [known, entries, person, store])
   return { rhythm: known?.rhythm ?? 'every week', last: known?.last, due }
 }
