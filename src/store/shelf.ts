@@ -4,7 +4,7 @@ import { inSteps } from './breathe'
 import { LEASE, type Blobs } from './blobs'
 import { addEntries, readEntries, removeReview, storeReview, sweep, type ShelfItem } from './db'
 import type { Ground } from './environment'
-import { Refusal } from './refusal'
+import { Parted } from './refusal'
 import { shelfItem } from './shelf-item'
 import { worksHere } from './works-here'
 
@@ -53,10 +53,7 @@ export class Shelf {
     const db = await this.options.connection.get()
     const taken = await readEntries(db, id)
     // The same journal, as far as both go: keep the longer one. Otherwise the one here is not touched.
-    if (!taken.slice(0, entries.length).every((e, i) => e.digest === entries[i]!.digest))
-      throw new Refusal(
-        'A review with the same origin but another history is already on the shelf. Remove that one for good first, or keep working in it.',
-      )
+    if (!taken.slice(0, entries.length).every((e, i) => e.digest === entries[i]!.digest)) throw new Parted(id)
     const longer = entries.length > taken.length ? entries : taken
     const present = longer === entries ? review : await reviewOf(longer, sideAt)
     // Laid down first; the one transaction behind it makes the review exist.

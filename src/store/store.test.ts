@@ -146,7 +146,8 @@ describe('the open review', () => {
     await store.act('question.set', { text: 'another way' })
     const taken = await store.takePackage(asFile(one))
     expect(taken.ok).toBe(false)
-    expect(taken.problems[0]!.message).toContain('already on the shelf')
+    expect(taken.problems[0]).toMatchObject({ code: 'parted', at: id })
+    expect(taken.problems[0]!.message).toContain('on the shelf already')
     expect(now().folded.review.question).toBe('another way')
   })
 

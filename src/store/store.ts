@@ -2,14 +2,14 @@ import { createStore as createState, type StoreApi } from 'zustand/vanilla'
 import { tell } from '@/core/figures'
 import { fold, worksOf, type Command, type Import, type LastDeed } from '@/core/review'
 import type { Rec } from '@/core/records'
-import type { Result } from '@/core/base'
+import { fail, problem, type Result } from '@/core/base'
 import { ofFile, openPackage, type Opened } from '@/core/review'
 import { Blobs, type Laying } from './blobs'
 import { Connection, type Fault } from './connection'
 import type { ShelfItem } from './db'
 import type { Environment } from './environment'
 import { OpenReview, type ReviewView } from './open-review'
-import { errorInWords, Refusal } from './refusal'
+import { errorInWords, Parted, Refusal } from './refusal'
 import { recordsHere } from './records-here'
 import { Room } from './room'
 import { Shelf } from './shelf'
@@ -194,7 +194,10 @@ export function createStore(environment: Environment) {
       try {
         return { ok: true, value: await shelf.store(read.value, demo), problems: [] }
       } catch (error) {
-        return { ok: false, problems: [{ code: 'store', severity: 'error', message: errorInWords(error) }] }
+        const message = errorInWords(error)
+        return error instanceof Parted
+          ? fail(problem('parted', 'error', message, error.reviewId))
+          : fail(problem('store', 'error', message))
       }
     },
 

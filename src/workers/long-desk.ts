@@ -12,6 +12,7 @@ import { referenceList, type Rec, type Reference, type StyleEngine, type StyleId
 
 import { standinKey } from '@/standins'
 import type { Check } from '@/verify'
+import type { ComparedHere } from './compare-here'
 import type { HandedAs, ToPack } from './pack-here'
 import { BlocksHere } from './records/blocks-here'
 import {
@@ -90,6 +91,12 @@ export class LongDesk {
   async pack(review: ToPack, how: HandedAs, goOn?: GoOn): Promise<Result<Blob> | undefined> {
     const { packHere } = await import('./pack-here')
     return packHere(this.blocks, review, how, goOn)
+  }
+
+  /** How a package stands to the review of the same origin in this browser. */
+  async compare(file: Blob, reviewId: string, person: string): Promise<ComparedHere> {
+    const { compareHere } = await import('./compare-here')
+    return compareHere(this.blocks, file, reviewId, person)
   }
 
   /** Verifies a package; `done` is told of each check as it is done. */

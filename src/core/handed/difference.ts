@@ -53,7 +53,7 @@ export function relationWords(relation: Relation): string {
     case 'second ahead':
       return `The second goes on where the first ends, by ${plural(relation.by, 'entry', 'entries')}.`
     case 'parted':
-      return `They parted after ${plural(relation.after, 'common entry', 'common entries')}: ${plural(relation.first, 'entry', 'entries')} are in the first alone, ${relation.second} in the second.`
+      return `They parted after ${plural(relation.after, 'common entry', 'common entries')}: ${plural(relation.first, 'entry', 'entries')} ${relation.first === 1 ? 'is' : 'are'} in the first alone, ${relation.second} in the second.`
     case 'unrelated':
       return 'These are two reviews that have no entry in common.'
   }

@@ -9,6 +9,7 @@ import { FAULT_WORDS } from '@/store/fault-words'
 import { useSession, useStore } from '@/store/provider'
 import { CourseBand } from '@/ui/course-band'
 import { DEMO_ID, shelveDemo } from './demo'
+import { PartedDialog } from './parted-dialog'
 import { takePackage } from './take-package'
 
 const WAY = [
@@ -34,12 +35,14 @@ export function Shelf() {
   const router = useRouter()
   const { message, modal } = App.useApp()
   const [busy, setBusy] = useState(false)
+  const [parted, setParted] = useState<{ file: File; reviewId: string }>()
   const away = shelf?.filter((item) => item.putAway) ?? []
   useEffect(() => deed(openShelf()), [deed, openShelf])
 
   const open = async (file: File): Promise<void> => {
     const read = await takePackage(store, file)
     if (read.ok) router.push(`/review/${read.value}/question`)
+    else if (read.problems[0]?.code === 'parted') setParted({ file, reviewId: read.problems[0].at as string })
     else
       modal.error({
         title: 'This file was not opened',
@@ -66,6 +69,7 @@ export function Shelf() {
   }
   return (
     <main className="shelf">
+      {parted && <PartedDialog {...parted} close={() => setParted(undefined)} />}
       <h1>Luvren</h1>
       <p className="sub" style={{ fontSize: 14, marginTop: 4 }}>
         One living record, from the question to the methods section.

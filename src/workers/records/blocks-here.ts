@@ -1,7 +1,8 @@
 import { digestsOf, gather, type BlockDigests, type Rec } from '@/core/records'
+import type { Entry } from '@/core/review'
 import { stored, unstored } from '@/store/compress'
 import { Connection } from '@/store/connection'
-import { openDatabase } from '@/store/db'
+import { openDatabase, readEntries } from '@/store/db'
 import { Derived } from '@/store/derived'
 import { digestSoon } from '@/store/digest-soon'
 
@@ -33,6 +34,11 @@ export class BlocksHere {
   async value(digest: string): Promise<unknown> {
     const bytes = await this.bytes(digest)
     return bytes && (JSON.parse(new TextDecoder().decode(bytes)) as unknown)
+  }
+
+  /** The journal of a review of this browser. */
+  async entries(reviewId: string): Promise<Entry[]> {
+    return readEntries(await this.connection.get(), reviewId)
   }
 
   /** Are there bytes under all of these digests? Whether they are whole is seen when they are read. */

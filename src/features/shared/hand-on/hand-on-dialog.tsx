@@ -117,21 +117,14 @@ function HandOn({ close }: { close: () => void }) {
         One file with the record, the section and its evidence. Whoever has it can open, check and run it
         again; without Luvren they open its page in a browser.
       </p>
-      <Radio.Group
-        className="hand-on-as"
-        value={as}
-        onChange={(e) => setAs(e.target.value as typeof as)}
-        options={[
-          { value: 'review', label: 'The review: for a co-author, a supervisor, or as a backup' },
-          { value: 'plan', label: 'Its plan only: for the next review, or for a class' },
-        ]}
-      />
-      {as === 'review' && (
+      <Radio.Group className="hand-on-as" value={as} onChange={(e) => setAs(e.target.value as typeof as)}>
+        <Radio value="review">The review: for a co-author, a supervisor, or as a backup</Radio>
         <fieldset className="hand-on-left">
           <legend className="sub">Leave out</legend>
           {LEAVES.map(([id, label, why]) => (
             <Checkbox
               key={id}
+              disabled={as !== 'review'}
               checked={left.includes(id)}
               onChange={(e) => setLeft(e.target.checked ? [...left, id] : left.filter((l) => l !== id))}
             >
@@ -139,7 +132,8 @@ function HandOn({ close }: { close: () => void }) {
             </Checkbox>
           ))}
         </fieldset>
-      )}
+        <Radio value="plan">Its plan only: for the next review, or for a class</Radio>
+      </Radio.Group>
       <p className="sub">
         {last
           ? `Everything was saved last on ${dateWords(last.at)}. `
@@ -175,7 +169,7 @@ const STATE = { right: 'right', fault: 'fault', 'not checked': 'not checked' } a
 function Report({ checks, done }: { checks: readonly Check[]; done: boolean }) {
   const faults = checks.filter((c) => c.state === 'fault').length
   return (
-    <section className="hand-on-report" aria-label="What was checked">
+    <section className="hand-on-report" tabIndex={0} aria-label="What was checked">
       {checks.map((c) => (
         <div key={c.about} data-state={c.state}>
           <b>{c.about}</b> <span>{STATE[c.state]}</span>

@@ -6,7 +6,11 @@ import type { Store } from '@/store/store'
 export async function takeSideFile(store: Store, file: File): Promise<string> {
   const read = readSide(new Uint8Array(await file.arrayBuffer()))
   if (!read.ok) throw new Error(read.problems[0]?.message ?? 'This file could not be read.')
-  const side = read.value
+  return takeSideIn(store, read.value)
+}
+
+/** The same of a side journal that was read already. */
+export async function takeSideIn(store: Store, side: SideJournal): Promise<string> {
   const { entries, folded, person } = store.session.getState()
   if (side.origin.review !== folded.review.id || !entries.some((e) => e.digest === side.origin.digest))
     throw new Error('This file is of another review: it names records and lines that are not in this one.')

@@ -1,0 +1,73 @@
+// What is handed on: checked before, without what is left out, and two copies that parted.
+import { readFileSync, writeFileSync } from 'node:fs'
+import { expect, test, type Page } from '@playwright/test'
+import { strFromU8, unzipSync } from 'fflate'
+import { accessible, nameReader, openDemo, stage } from './help'
+
+const dialog = (page: Page) => page.getByRole('dialog', { name: 'Hand the review on' })
+
+async function save(page: Page, path: string): Promise<void> {
+  const download = page.waitForEvent('download')
+  await dialog(page).getByRole('button', { name: 'Save it' }).click()
+  writeFileSync(path, readFileSync(await (await download).path()))
+  await expect(dialog(page)).toBeHidden()
+}
+
+test('a review is checked and handed on without names: nobody is named in any of its files', async ({
+  page,
+}, info) => {
+  await openDemo(page, 'methods')
+  await page.keyboard.press('p')
+  await dialog(page)
+    .getByRole('checkbox', { name: /^names/ })
+    .check()
+  await dialog(page).getByRole('button', { name: 'Check it first' }).click()
+  await expect(dialog(page).getByText('All 7 checks were made, and none found a fault.')).toBeVisible({
+    timeout: 60_000,
+  })
+  await accessible(page, 'Hand the review on', '.ant-modal')
+  const file = info.outputPath('nameless.zip')
+  await save(page, file)
+  const files = unzipSync(new Uint8Array(readFileSync(file)))
+  expect(strFromU8(files['data/index.html']!)).toContain('Left out of this package: the names of people.')
+  for (const [name, bytes] of Object.entries(files))
+    if (/\.(?:html|md|tex|csv|json|jsonl|txt)$/.test(name))
+      expect(strFromU8(bytes), name).not.toMatch(/M\. Osei|L\. Prins|H\. Marrow/)
+})
+
+test('two people went on with copies of one review; what one ruled is taken in by the other', async ({
+  browser,
+}, info) => {
+  const [one, other] = (await Promise.all(
+    ['one', 'other'].map(async () => (await browser.newContext({ acceptDownloads: true })).newPage()),
+  )) as [Page, Page]
+  const rule = async (page: Page, name: string, works: number): Promise<void> => {
+    await openDemo(page)
+    await page.goto('/review/demo/selection')
+    await page.getByRole('heading', { name: 'Broad pass' }).waitFor()
+    await page.locator('#stage').focus()
+    await page.keyboard.press('ArrowRight')
+    await nameReader(page, name)
+    for (let n = 1; n < works; n++) await page.keyboard.press('ArrowRight')
+    await expect(page.locator('[data-state="saved"]')).toBeVisible()
+  }
+  await rule(one, 'A. Quill', 2)
+  await rule(other, 'S. Ebers', 3)
+  await stage(other, 'Methods')
+  await other.keyboard.press('p')
+  const file = info.outputPath('other.zip')
+  await save(other, file)
+
+  await one.goto('/')
+  await one.locator('input[type=file]').setInputFiles(file)
+  const parted = one.getByRole('dialog', { name: 'Two histories of one review' })
+  await expect(parted).toContainText('They parted after 889 common entries', { timeout: 60_000 })
+  await expect(parted.getByRole('region', { name: 'Rulings' })).toContainText('S. Ebers')
+  await expect(parted).toContainText(/deeds of S\. Ebers/)
+  await accessible(one, 'Two histories of one review', '.ant-modal')
+  await parted.getByRole('button', { name: 'Take in what others said there' }).click()
+  await expect(one.getByText('3 rulings came in.')).toBeVisible()
+  await one.goto('/review/demo/selection')
+  await one.getByRole('tab', { name: /^Between readers/ }).click()
+  await expect(one.locator('.agreements')).toContainText('S. Ebers')
+})

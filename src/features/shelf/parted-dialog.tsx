@@ -1,0 +1,115 @@
+'use client'
+import { App, Button, Modal } from 'antd'
+import { useRouter } from 'next/navigation'
+import { useEffect, useState } from 'react'
+import { messageOf, plural } from '@/core/base'
+import { useSession, useStore } from '@/store/provider'
+import { longDesk, type ComparedHere } from '@/workers'
+import { saveBackup } from '../shared/hand-on/save-package'
+import { takeSideIn } from '../shared/side-files/take-side'
+import { takePackage } from './take-package'
+
+/** Differences of one part that are shown; the others are counted. */
+const SHOWN = 8
+
+/**
+ * A package and the review here parted ways: what each did since is shown, and a person chooses. What others ruled and said
+ * there can be taken in; or the package takes the place of the one here, which is saved as a file before.
+ */
+export function PartedDialog({ file, reviewId, close }: { file: File; reviewId: string; close: () => void }) {
+  const store = useStore()
+  const router = useRouter()
+  const { message } = App.useApp()
+  const person = useSession((s) => s.person)
+  const [found, setFound] = useState<ComparedHere>()
+  const [failed, setFailed] = useState<string>()
+  const [busy, setBusy] = useState(false)
+  useEffect(() => {
+    longDesk()
+      .compare(file, reviewId, person)
+      .then(setFound, (error: unknown) => setFailed(messageOf(error)))
+  }, [file, reviewId, person])
+  const go = (job: () => Promise<void>): void => {
+    setBusy(true)
+    store.deed(
+      job()
+        .then(() => {
+          close()
+          router.push(`/review/${reviewId}/question`)
+        })
+        .catch((error: unknown) => setFailed(messageOf(error)))
+        .finally(() => setBusy(false)),
+    )
+  }
+  const takeSides = (): void =>
+    go(async () => {
+      await store.openReview(reviewId)
+      for (const { side } of found?.sides ?? []) message.success(await takeSideIn(store, side), 6)
+    })
+  const replace = (): void =>
+    go(async () => {
+      await store.openReview(reviewId)
+      await saveBackup(store)
+      await store.deleteReview(reviewId)
+      const read = await takePackage(store, file)
+      if (!read.ok) throw new Error(read.problems[0]?.message ?? 'The package was not taken.')
+    })
+  const others = found?.sides.reduce((n, s) => n + s.deeds, 0) ?? 0
+  return (
+    <Modal
+      open
+      width={640}
+      title="Two histories of one review"
+      onCancel={close}
+      footer={
+        <>
+          <Button onClick={close}>Keep the one here</Button>
+          <Button disabled={!found || busy} loading={busy} onClick={replace}>
+            Put the package in its place
+          </Button>
+          <Button type="primary" disabled={!others || busy} onClick={takeSides}>
+            Take in what others said there
+          </Button>
+        </>
+      }
+    >
+      {failed && <p role="alert">{failed}</p>}
+      {!found && !failed && (
+        <p className="sub" role="status">
+          Comparing …
+        </p>
+      )}
+      {found && (
+        <>
+          <p>
+            {found.words
+              .replace('the first alone', 'the one here alone')
+              .replace('the second', 'the package')}
+          </p>
+          {found.sides.length > 0 && (
+            <p className="sub">
+              Rulings and comments of others that are only in the package:{' '}
+              {found.sides.map((s) => `${plural(s.deeds, 'deed')} of ${s.name}`).join(', ')}. They can be
+              taken in; nothing of yours is changed by it.
+            </p>
+          )}
+          <p className="sub">
+            Before the package takes the place of the one here, the one here is saved as a file. From here to
+            the package:
+          </p>
+          <div className="parted-parts" tabIndex={0} role="group" aria-label="What differs">
+            {found.parts.map((p) => (
+              <section key={p.about} aria-label={p.about}>
+                <h3>{p.about}</h3>
+                {p.lines.slice(0, SHOWN).map((line) => (
+                  <p key={line}>{line}</p>
+                ))}
+                {p.lines.length > SHOWN && <p className="sub">and {p.lines.length - SHOWN} more</p>}
+              </section>
+            ))}
+          </div>
+        </>
+      )}
+    </Modal>
+  )
+}
