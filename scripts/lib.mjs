@@ -52,6 +52,7 @@ export function buildData() {
   const mark = path.join(root, 'public', 'data', '.built')
   const source = Math.max(
     newest(path.join(root, 'src', 'standins')),
+    newest(path.join(root, 'src', 'cli')),
     newest(path.join(root, 'src', 'core')),
     newest(path.join(root, 'scripts')),
   )
