@@ -33,7 +33,7 @@ export async function compareHere(
     sides: people.flatMap((by) => {
       const side = ownSide(there.value.entries, by)
       const known = new Set(here.review.sides.flatMap((s) => s.digests))
-      const deeds = side?.entries.filter((e) => !known.has(e.digest)).length ?? 0
+      const deeds = side?.entries.filter((e) => e.kind !== 'person.named' && !known.has(e.digest)).length ?? 0
       return side && deeds ? [{ side, deeds, name: nameOfPerson(there.value.review, by) }] : []
     }),
   }

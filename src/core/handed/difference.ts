@@ -10,7 +10,7 @@ import {
 } from '../account'
 import { plural, thousands } from '../base'
 import { limitWords } from '../query'
-import { nameOfPerson, planOf, relate, type Relation, type Review, type Ruling } from '../review'
+import { nameOf, nameOfPerson, planOf, relate, type Relation, type Review, type Ruling } from '../review'
 import type { ReadReview } from './read-review'
 
 /** What differs between two packages in one respect, each difference a line. */
@@ -147,7 +147,7 @@ function rulingLines(a: Review, b: Review): string[] {
   const [was, is] = [all(a), all(b)]
   const counts = new Map<string, number>()
   const count = (reader: string, what: string): void => {
-    const words = `${nameOfPerson(b, reader)}, ${what}`
+    const words = `${nameOf(b, reader) ?? nameOfPerson(a, reader)}, ${what}`
     counts.set(words, (counts.get(words) ?? 0) + 1)
   }
   for (const [key, ruling] of is) {
@@ -156,7 +156,8 @@ function rulingLines(a: Review, b: Review): string[] {
     else if (before.verdict !== ruling.verdict)
       count(ruling.reader, `${before.verdict} became ${ruling.verdict}`)
   }
-  for (const [key, ruling] of was) if (!is.has(key)) count(ruling.reader, `taken back: ${ruling.verdict}`)
+  for (const [key, ruling] of was)
+    if (!is.has(key)) count(ruling.reader, `not in the second: ${ruling.verdict}`)
   return [...counts]
     .sort(([x], [y]) => (x < y ? -1 : 1))
     .map(([words, n]) => `${words}: ${plural(n, 'work')}`)

@@ -27,6 +27,13 @@ function fedBy(stage: string, { drafted }: Passage, sourceId: string | undefined
   return content.length ? [{ type: 'paragraph', content }] : []
 }
 
+/** Where one reads works, what becomes of works is told first, and other ways of finding them after it. */
+const begun = (stage: string, passages: readonly Passage[]): Passage[] => {
+  const later = (p: Passage): boolean => stage === 'selection' && !READING.has(p.id)
+  return [...passages.filter((p) => !later(p)), ...passages.filter(later)]
+}
+const READING: ReadonlySet<string> = new Set(['screened', 'judged'])
+
 /** What Table 1 of the section has of the open sheet: its counts, each leading to its line. */
 function SheetRow({ context, sheet }: { context: FactContext; sheet: string | undefined }) {
   const { sources } = context.review
@@ -69,7 +76,9 @@ export function AccountPane({ stage }: { stage: string }) {
         </button>
       </aside>
     )
-  const shown = passages.flatMap((p) => fedBy(stage, p, stage === 'searches' ? sheet : undefined))
+  const shown = begun(stage, passages).flatMap((p) =>
+    fedBy(stage, p, stage === 'searches' ? sheet : undefined),
+  )
   return (
     <aside aria-label="What this writes">
       <div className="pane">

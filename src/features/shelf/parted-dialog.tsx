@@ -80,7 +80,7 @@ export function PartedDialog({ file, reviewId, close }: { file: File; reviewId: 
         </p>
       )}
       {found && (
-        <>
+        <div className="parted">
           <p>
             {found.words
               .replace('the first alone', 'the one here alone')
@@ -94,8 +94,8 @@ export function PartedDialog({ file, reviewId, close }: { file: File; reviewId: 
             </p>
           )}
           <p className="sub">
-            Before the package takes the place of the one here, the one here is saved as a file. From here to
-            the package:
+            If the package takes the place of the one here, the one here is saved as a file before. What
+            differs, from the one here (first) to the package (second):
           </p>
           <div className="parted-parts" tabIndex={0} role="group" aria-label="What differs">
             {found.parts.map((p) => (
@@ -108,7 +108,7 @@ export function PartedDialog({ file, reviewId, close }: { file: File; reviewId: 
               </section>
             ))}
           </div>
-        </>
+        </div>
       )}
     </Modal>
   )
