@@ -3,5 +3,5 @@ import { defineConfig } from 'vitest/config'
 
 export default defineConfig({
   resolve: { alias: { '@': path.join(import.meta.dirname, 'src') } },
-  test: { include: ['src/**/*.test.ts'], testTimeout: 60_000, pool: 'threads' },
+  test: { include: ['src/**/*.test.ts'], testTimeout: 60_000, pool: 'threads', maxWorkers: 2 },
 })

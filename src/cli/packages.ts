@@ -4,16 +4,16 @@ import { dateWords } from '../core/account'
 import { digestWords, listed, messageOf, plural, thousands } from '../core/base'
 import {
   difference,
-  leaveOut,
   leftOutWords,
   packForPeople,
+  packWithout,
   planOnly,
   readReview,
   relationWords,
   type LeftOut,
   type ReadReview,
 } from '../core/handed'
-import { nameOf, nextEntry, packReview, type Entry, type Packed } from '../core/review'
+import { nameOf, nextEntry, packReview, type Entry } from '../core/review'
 import { RELEASES, STANDINS } from '../standins'
 import { buildDemo } from '../standins/demo'
 import { sourceFactsOf } from '../standins/source-facts'
@@ -61,19 +61,10 @@ async function pack(args: Arguments): Promise<Outcome> {
   const unknown = chosen.find((c) => !(LEAVES as readonly string[]).includes(c))
   if (unknown) throw new UsageError(`--without takes ${LEAVES.join(', ')}, not "${unknown}".`)
   const what: LeftOut = Object.fromEntries(chosen.map((c) => [c, true]))
-  const handed = await leaveOut(opened.entries, what, opened.blob)
-  if (!handed.ok) return { exit: 1, errors: handed.problems.map(problemLine) }
-  const { entries, without, instead } = handed.value
-  const { blobs, leftOut, unfinished } = await opened.packed()
-  const kept = new Map([...blobs].filter(([d]) => !without.has(d)).map(([d, b]) => [d, instead.get(d) ?? b]))
-  const packed: Packed = {
-    entries,
-    blobs: kept,
-    leftOut: [...new Set([...leftOut, ...[...blobs.keys()].filter((d) => without.has(d))])].sort(),
-    unfinished,
-  }
-  const read = await readReview(entries, async (digest) => kept.get(digest))
-  return { exit: 0, output: write(out, await packForPeople(await handedFrom(read), packed)) }
+  const packed = await packWithout({ entries: opened.entries, ...(await opened.packed()) }, what, handedFrom)
+  return packed.ok
+    ? { exit: 0, output: write(out, packed.value) }
+    : { exit: 1, errors: packed.problems.map(problemLine) }
 }
 
 async function planPackage({ review, packed }: OpenedReview): Promise<Uint8Array> {

@@ -9,11 +9,11 @@ import { HtmlValidate } from 'html-validate'
 import { handedFrom } from '../../cli/account'
 import { builtDemo } from '../../standins/built-demo.fixture'
 import { sourceFactsOf } from '../../standins/source-facts'
-import { fold, inMemory, nextEntry, openPackage, relate, type Entry, type Packed } from '../review'
+import { fold, inMemory, nextEntry, openPackage, relate, type Entry } from '../review'
 import {
   difference,
-  leaveOut,
   packForPeople,
+  packWithout,
   planOnly,
   readReview,
   relationWords,
@@ -54,21 +54,15 @@ function python(): boolean {
 
 /** The demo handed on without something, opened again. */
 async function without(what: LeftOut): Promise<{ read: ReadReview; files: Record<string, string> }> {
-  const handed = await leaveOut(packed.entries, what, async (d) => packed.blobs.get(d))
-  if (!handed.ok) throw new Error(handed.problems[0]?.message)
-  const { entries, without: gone, instead } = handed.value
-  const blobs = new Map(
-    [...packed.blobs].filter(([d]) => !gone.has(d)).map(([d, b]) => [d, instead.get(d) ?? b] as const),
-  )
-  const own: Packed = { entries, blobs, leftOut: [...gone].sort() }
-  const from = await handedFrom(await readReview(entries, async (d) => blobs.get(d)))
-  const zip = await packForPeople(from, own)
-  const opened = await openPackage(inMemory(zip))
+  const made = await packWithout(packed, what, handedFrom)
+  if (!made.ok) throw new Error(made.problems[0]?.message)
+  const own = made.value
+  const opened = await openPackage(inMemory(own))
   if (!opened.ok) throw new Error(opened.problems.map((p) => p.message).join('\n'))
   const { entries: read, digests, blob } = opened.value
   return {
     read: await readReview(read, async (d) => (digests.includes(d) ? blob(d) : undefined)),
-    files: texts(zip),
+    files: texts(own),
   }
 }
 

@@ -1,7 +1,10 @@
+import { ok, type Result } from '../base'
 import { packReview, type Packed, type Readable } from '../review'
 import { crateOf } from './crate'
 import { handedFiles } from './files'
 import type { HandedFrom } from './from'
+import { leaveOut, type LeftOut } from './left-out'
+import { readReview, type ReadReview } from './read-review'
 
 export { appendixContextOf, factContextOf, type HandedFrom } from './from'
 export { figuresIn } from './figures'
@@ -23,6 +26,27 @@ export async function readableOf(
     files: new Map([...files].map(([path, { bytes }]) => [path, bytes])),
     crate: (listed) => crateOf(from, files, listed),
   }
+}
+
+/** A review that is in memory as a package without what was chosen; what was left out is said inside. */
+export async function packWithout(
+  { entries, blobs, leftOut = [], unfinished = [] }: Packed,
+  what: LeftOut,
+  from: (read: ReadReview) => Promise<HandedFrom>,
+): Promise<Result<Uint8Array>> {
+  const handed = await leaveOut(entries, what, async (digest) => blobs.get(digest))
+  if (!handed.ok) return handed
+  const { entries: kept, without, instead } = handed.value
+  const own = new Map([...blobs].filter(([d]) => !without.has(d)).map(([d, b]) => [d, instead.get(d) ?? b]))
+  const gone = [...blobs.keys()].filter((digest) => without.has(digest))
+  const packed = {
+    entries: kept,
+    blobs: own,
+    leftOut: [...new Set([...leftOut, ...gone])].sort(),
+    unfinished,
+  }
+  const read = await readReview(kept, async (digest) => own.get(digest))
+  return ok(await packForPeople(await from(read), packed))
 }
 
 /** A review that is in memory as a package, with everything that people read. */

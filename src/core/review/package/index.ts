@@ -1,5 +1,5 @@
 export { packInto, packReview, type Packed, type Packing, type Readable } from './pack'
-export { joined, PackageWriter, type Listed } from './writer'
+export { PackageWriter, type Listed } from './writer'
 export { openPackage, type Opened } from './open'
 export { inMemory, ofFile, type ByteSource } from './bytes'
-export { BOUNDS } from './zip-read'
+export { BOUNDS, joined } from './zip-read'

@@ -1,7 +1,8 @@
 import { strToU8 } from 'fflate'
 import { digestOf } from '../../base'
 import { commandOf, type Entry } from '../journal'
-import { joined, PackageWriter, type Listed } from './writer'
+import { PackageWriter, type Listed } from './writer'
+import { joined } from './zip-read'
 
 export interface Packed {
   entries: readonly Entry[]

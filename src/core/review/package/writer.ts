@@ -56,14 +56,3 @@ export class PackageWriter {
     file.push(bytes, true)
   }
 }
-
-/** Pieces put together. */
-export function joined(pieces: readonly Uint8Array[]): Uint8Array {
-  const whole = new Uint8Array(pieces.reduce((n, p) => n + p.length, 0))
-  let at = 0
-  for (const piece of pieces) {
-    whole.set(piece, at)
-    at += piece.length
-  }
-  return whole
-}

@@ -167,6 +167,7 @@ export async function unpackWhole(
   return read.ok ? ok(joined(pieces)) : read
 }
 
+/** Pieces put together. */
 export function joined(pieces: readonly Uint8Array[]): Uint8Array {
   const whole = new Uint8Array(pieces.reduce((n, p) => n + p.length, 0))
   let at = 0
