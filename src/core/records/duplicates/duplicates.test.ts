@@ -141,6 +141,24 @@ describe('a pair', () => {
         if (a !== b && plainlyDifferent(a, b)) expect(judge(a, b).class).toBe('different')
   })
 
+  it('shares an author who stands twice in one list and once in the other once, the same both ways', () => {
+    const of = (...authors: string[]): Rec => ({
+      ...emptyRecord('x'),
+      title: 'Rooms that echo in the afternoon',
+      authors,
+      year: 2020,
+    })
+    const [twice, once] = [
+      printOf(of('Osei, M.', 'Osei, K.', 'Prins, L.')),
+      printOf(of('Osei, M.', 'Ebers, T.', 'Prins, L.')),
+    ]
+    expect(judge(twice, once)).toEqual(judge(once, twice))
+    expect(judge(twice, once).signals.find((s) => s.of === 'authors')).toMatchObject({
+      same: 'near',
+      words: '2 of 3 authors shared',
+    })
+  })
+
   it('of any records at all is judged without failing, the same both ways', () => {
     const text = fc.oneof(
       fc.string(),

@@ -73,7 +73,10 @@ export function authors(a: Print, b: Print): Signal {
     return { ...at, same: 'unknown', words: 'authors missing in one' }
   const [few, many] =
     a.families.length <= b.families.length ? [a.families, b.families] : [b.families, a.families]
-  const shared = few.filter((name) => many.some((m) => m === name || likeness(m, name) >= 0.8)).length
+  // A name that stands twice in one list and once in the other is shared once, whichever list is looked at first.
+  const foundIn = (names: readonly string[], others: readonly string[]): number =>
+    names.filter((name) => others.some((m) => m === name || likeness(m, name) >= 0.8)).length
+  const shared = Math.min(foundIn(few, many), foundIn(many, few))
   const first = likeness(a.families[0]!, b.families[0]!) >= 0.8
   const value = shared / few.length
   if (value === 1 && first) return { ...at, same: 'same', value, words: 'the same authors' }

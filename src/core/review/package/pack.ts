@@ -57,7 +57,7 @@ function* packing(
   out.add('journal.jsonl', strToU8(`${entries.map((e) => JSON.stringify(e)).join('\n')}\n`))
   // What lies beside the journal is named by its digest, which need not be reckoned again.
   // Only a side journal whose name was withheld is no longer what its digest says; its chain holds all the same.
-  const sides = sidesNamedBy(entries)
+  const sides = digests.length ? sidesNamedBy(entries) : new Set<string>()
   for (const digest of [...digests].sort()) {
     const bytes = yield digest
     const changed = sides.has(digest) && digestOf(bytes) !== digest
