@@ -12,6 +12,7 @@ const ALL = [
   'ground',
   'records',
   'works',
+  'handing',
   'selection',
   'ruling',
 ]
