@@ -14,7 +14,7 @@ import { ACCOUNT_COMMANDS } from './account'
 import { PACKAGE_COMMANDS } from './packages'
 import { VERIFY_COMMANDS } from './verify'
 import { standinLines } from './typed-lines'
-import { readFile } from './read-file'
+import { inputText } from './input'
 import { readLimit } from './limits'
 import { loadProfile, narrowerFor } from './profiles'
 import { loadStandin, searchStandin, type Found } from './standins'
@@ -64,7 +64,7 @@ function queries(args: Arguments): { list: string[]; several: boolean } {
   if (file === undefined) return { list: [required(args, 'query')], several: false }
   if (args.has('query')) throw new UsageError('Give --query or --queries, not both.')
   return {
-    list: readFile(file)
+    list: inputText(file)
       .split(/\r?\n/)
       .filter((l) => l.trim()),
     several: true,
@@ -100,7 +100,7 @@ export const COMMANDS: Record<string, CliCommand> = {
     run: (args) => {
       const asked = queries(args)
       const file = required(args, 'records')
-      const { records, problems } = readRis(readFile(file))
+      const { records, problems } = readRis(inputText(file))
       if (hasErrors(problems)) return { exit: 1, errors: problems.map((p) => `${file}: ${problemLine(p)}`) }
       const index = buildIndex(records.map(toDocument))
       const outcome = answer(
@@ -183,7 +183,7 @@ export const COMMANDS: Record<string, CliCommand> = {
       if (days !== undefined && !order)
         throw new UsageError(`--days is ${Object.keys(DAY_ORDERS).join(' or ')}, not "${days}".`)
       const { rows, layout, newestFirst, unread, problems } = recogniseHistory(
-        readFile(required(args, 'file')),
+        inputText(required(args, 'file')),
         { order },
       )
       const read = readHistory(rows, profile)
@@ -235,7 +235,7 @@ export const COMMANDS: Record<string, CliCommand> = {
     options: { file: 'value' },
     run: async (args) => {
       const file = required(args, 'file')
-      const text = readFile(file)
+      const text = inputText(file)
       const read = /^\s*[[{]/.test(text) ? await readSkosJsonLd(text) : readSkos(text)
       const errors = read.problems.map((p) => `${file}: ${problemLine(p)}`)
       if (!read.ok) return { exit: 1, errors }

@@ -11,7 +11,7 @@ ${Object.entries(COMMANDS)
   .map(([name, c]) => `  ${name.padEnd(11)}${c.help}\n${' '.repeat(13)}${c.usage}`)
   .join('\n')}
 
-Add --json for JSON. Exit code 0: fine; 1: something is wrong with what was read; 2: the call was not understood.`
+A file that is called - is standard input, and for convert standard output too. Add --json for JSON. Exit code 0: fine; 1: something is wrong with what was read; 2: the call was not understood.`
 
 /** Runs one call and gives its exit code. */
 async function main(words: string[]): Promise<number> {

@@ -71,7 +71,7 @@ async function planPackage({ review, packed }: OpenedReview): Promise<Uint8Array
   const hex = (bytes: number): string => randomBytes(bytes).toString('hex')
   const writing = { at: new Date().toISOString(), by: `p-${hex(8)}` }
   const entries: Entry[] = []
-  for (const command of planOnly(review, { id: `r-${hex(8)}`, title: `${review.title} (plan)` }))
+  for (const command of planOnly(review, { id: `r-${hex(8)}`, title: `${review.title || 'Review'} (plan)` }))
     entries.push(nextEntry(entries.at(-1), command, { ...writing, salt: hex(16) }))
   const { blobs } = await packed()
   const own = new Map([...blobs].filter(([d]) => review.vocabularies.some((v) => v.digest === d)))

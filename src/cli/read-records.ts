@@ -14,6 +14,7 @@ import {
   type Shape,
 } from '../core/records'
 import { UsageError } from './arguments'
+import { inputBytes, STANDARD } from './input'
 
 const PIECE = 1 << 20
 /** What a format is recognised by. */
@@ -21,6 +22,7 @@ const BEGINNING = 200_000
 
 /** The bytes of a file in pieces. */
 function* piecesOf(file: string): Generator<Uint8Array> {
+  if (file === STANDARD) return yield inputBytes(file)
   let handle: number
   try {
     handle = openSync(file, 'r')

@@ -1,3 +1,4 @@
+import { execFileSync } from 'node:child_process'
 import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import path from 'node:path'
@@ -38,6 +39,20 @@ describe('the commands for records', () => {
     ])
     expect(outcome.errors![0]).toContain('Line 4')
     expect(JSON.parse(readFileSync(to, 'utf8'))).toMatchObject([{ type: 'article-journal', page: '41-58' }])
+  })
+
+  it('convert from standard input to standard output, where a file is called -', { timeout: 60_000 }, () => {
+    const main = path.join(import.meta.dirname, 'main.ts')
+    const out = execFileSync(
+      process.execPath,
+      ['--import', 'tsx', main, 'convert', '-', '-', '--to', 'ris'],
+      {
+        input: readFileSync(RIS),
+        encoding: 'utf8',
+      },
+    )
+    expect(out).toMatch(/^TY {2}- /)
+    expect(out.match(/^TY {2}- /gm)).toHaveLength(readFileSync(RIS, 'utf8').match(/^TY {2}- /gm)!.length)
   })
 
   it('convert Latin-1 and UTF-16 without being told', async () => {

@@ -17,6 +17,7 @@ import {
 } from '../core/records'
 import { styleEngine } from '../core/records/style'
 import { UsageError, type Arguments } from './arguments'
+import { STANDARD } from './input'
 import { openReviewFile } from './open-package'
 import { problemLine, type CliCommand, type Outcome } from './command'
 import { formatOfEnding, oneOf, readRecordsFile } from './read-records'
@@ -44,8 +45,10 @@ function convert(args: Arguments): Outcome {
   const errors = read.problems.map((p) => `${from}: ${problemLine(p)}`)
   if (!records.length)
     return { exit: 1, errors: [...errors, `${from}: no record was found; nothing was written.`] }
+  const written = WRITERS[format](records)
+  if (to === STANDARD) return { exit: broken ? 1 : 0, output: written, errors }
   try {
-    writeFileSync(to, WRITERS[format](records))
+    writeFileSync(to, written)
   } catch (error) {
     throw new UsageError(`${to} could not be written: ${messageOf(error)}`)
   }

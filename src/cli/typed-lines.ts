@@ -5,7 +5,7 @@ import { runStrategy } from '../core/strategy'
 import { LATEST } from '../standins'
 import { required, UsageError, type Arguments } from './arguments'
 import { problemLine, type Outcome } from './command'
-import { readFile } from './read-file'
+import { inputText } from './input'
 import { loadStandin } from './standins'
 
 /** Lines as Appendix B prints them, typed one after another: the text as sent, a tab, and the limits to be ticked. */
@@ -38,7 +38,7 @@ function typedLines(
 }
 
 export function standinLines(args: Arguments): Outcome {
-  const typed = readFile(required(args, 'lines'))
+  const typed = inputText(required(args, 'lines'))
     .split(/\r?\n/)
     .filter((l) => l.trim())
     .map((l) => {

@@ -2,14 +2,14 @@ import { reportText, verifyPackage } from '../verify'
 import { handedFrom } from './account'
 import { UsageError, type Arguments } from './arguments'
 import type { CliCommand, Outcome } from './command'
-import { readPackage } from './open-package'
+import { inputBytes } from './input'
 import { loadStandin } from './standins'
 
 async function run(args: Arguments): Promise<Outcome> {
   const files = args.get('') ?? []
   if (files.length !== 1) throw new UsageError('Give one package.')
   const here = { from: handedFrom, standin: loadStandin }
-  const checks = await verifyPackage(readPackage(files[0]!), here, args.get('digest')?.[0])
+  const checks = await verifyPackage(inputBytes(files[0]!), here, args.get('digest')?.[0])
   return {
     exit: checks.some((c) => c.state === 'fault') ? 1 : 0,
     output: args.has('json') ? JSON.stringify(checks) : reportText(checks),

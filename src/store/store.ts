@@ -135,7 +135,6 @@ export function createStore(environment: Environment) {
     session,
     now,
     newId,
-    newSalt,
     refuse,
     /** The one way to do something whose outcome nobody waits for: what goes wrong is said in the strip. */
     deed: (promise: PromiseLike<unknown> | undefined): void => {

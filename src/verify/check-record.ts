@@ -5,7 +5,7 @@ import { RULES_VERSION } from '../core/records'
 import { fold, partitionOf } from '../core/review'
 import { openMatters } from '../core/selection'
 import { sourceFactsOf } from '../standins/source-facts'
-import type { OpenedReview } from '../core/handed'
+import { leftOutWords, type OpenedReview } from '../core/handed'
 import { checked, unchecked, type Check } from './report'
 
 /** Is the partition in force what its rules make of the records? What people decided stands apart, and is not part of it. */
@@ -62,6 +62,8 @@ export async function checkFrozen({ review, entries, beside, blob }: OpenedRevie
   const about = 'Frozen texts'
   const frozen = review.frozenTexts ?? []
   if (!frozen.length) return checked(about, 'there are none', [])
+  if (leftOutWords(entries, false).includes('what was ruled'))
+    return unchecked(about, 'rulings were left out of the package, and their numbers need them')
   const faults: string[] = []
   const remarks: string[] = []
   for (const { name, digest, journal } of frozen) {

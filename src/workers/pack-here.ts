@@ -28,8 +28,7 @@ export interface ToPack {
 
 /** How it is handed on: as it is, without something, or as the plan of another review, which begins in this name. */
 export type HandedAs =
-  | ({ as: 'review' } & LeftOut)
-  | { as: 'plan'; id: string; title: string; at: string; by: string; salts: readonly string[] }
+  ({ as: 'review' } & LeftOut) | { as: 'plan'; id: string; title: string; at: string; by: string }
 
 /** What files for people are made from, in a worker. */
 export async function handedHere(read: ReadReview): Promise<HandedFrom> {
@@ -106,11 +105,15 @@ export async function packHere(
 async function planEntries(
   entries: readonly Entry[],
   bytesAt: (digest: string) => Promise<Uint8Array | undefined>,
-  { id, title, at, by, salts }: HandedAs & { as: 'plan' },
+  { id, title, at, by }: HandedAs & { as: 'plan' },
 ): Promise<Entry[]> {
   const { review } = await readReview(entries, bytesAt)
   const own: Entry[] = []
-  for (const [n, command] of planOnly(review, { id, title }).entries())
-    own.push(nextEntry(own.at(-1), command, { at, by, salt: salts[n] ?? salts[0]! }))
+  for (const command of planOnly(review, { id, title }))
+    own.push(nextEntry(own.at(-1), command, { at, by, salt: newSalt() }))
   return own
 }
+
+/** 32 hexadecimal digits of chance. */
+const newSalt = (): string =>
+  Array.from(crypto.getRandomValues(new Uint8Array(16)), (b) => b.toString(16).padStart(2, '0')).join('')

@@ -7,6 +7,7 @@ import { tmpdir } from 'node:os'
 import path from 'node:path'
 import { HtmlValidate } from 'html-validate'
 import { handedFrom } from '../../cli/account'
+import { digestOf } from '../base'
 import { builtDemo } from '../../standins/built-demo.fixture'
 import { sourceFactsOf } from '../../standins/source-facts'
 import { fold, inMemory, nextEntry, openPackage, relate, type Entry } from '../review'
@@ -219,6 +220,33 @@ describe('what is left out', () => {
     expect(own['data/index.html']).toContain('Left out of this package: the names of people.')
     expect(own['data/index.html']).toMatch(/>Unnamed reader \d<\/a> \(subject librarian\) reviewed/)
     expect(relate(read.entries, whole.entries)).toEqual({ is: 'same' })
+  })
+
+  it('of names: a frozen text, whose words name people, goes with them', async () => {
+    const bytes = new TextEncoder().encode('"H. Marrow reviewed the strategies."')
+    const last = packed.entries.at(-1)!
+    const frozen = {
+      id: 'f',
+      name: 'as sent',
+      at: '2026-12-04T09:00:00Z',
+      digest: digestOf(bytes),
+      journal: last.digest,
+      purpose: 'submission' as const,
+    }
+    const entries = [
+      ...packed.entries,
+      nextEntry(
+        last,
+        { kind: 'text.freeze', payload: frozen },
+        { at: frozen.at, by: 'demo-person-1', salt: 'f'.repeat(32) },
+      ),
+    ]
+    const blobs = new Map([...packed.blobs, [frozen.digest, bytes] as const])
+    const made = await packWithout({ entries, blobs }, { names: true }, handedFrom)
+    if (!made.ok) throw new Error(made.problems[0]?.message)
+    const own = texts(made.value)
+    expect(own['data/left-out.txt']).toContain(frozen.digest)
+    for (const [name, content] of Object.entries(own)) expect(content.includes('H. Marrow'), name).toBe(false)
   })
 
   it('of abstracts: nothing that holds them is in it, and nothing is said of what terms found', async () => {

@@ -1,12 +1,12 @@
 import { fail, ok, problem, type Result } from '../base'
-import { commandOf, ofFirstForm, readSide, sideBytes, withheld, type Entry } from '../review'
+import { blobsOf, commandOf, ofFirstForm, readSide, sideBytes, withheld, type Entry } from '../review'
 import { fileDigests, textDigests, unreadDigests } from './read-review'
 
 /** What may be left out of what is handed on. */
 export interface LeftOut {
   /** Abstracts, full texts, and whatever else may hold them: the files they came in, tags that were not understood. */
   texts?: boolean
-  /** What people are called: their ids stay. */
+  /** What people are called: their ids stay. With it go frozen texts, whose words name them. */
   names?: boolean
   /** What anybody ruled: for a reader who is to read without seeing it. */
   rulings?: boolean
@@ -44,9 +44,11 @@ export async function leaveOut(
     (names === true && e.kind === 'person.named') ||
     (rulings === true && (RULING.test(e.kind) || e.kind === 'side.take'))
   const kept = entries.map((e) => (hidden(e) ? withheld(e) : e))
-  const without = new Set(
-    texts ? [...textDigests(entries), ...fileDigests(entries), ...unreadDigests(entries)] : [],
-  )
+  const without = new Set([
+    ...(texts ? [...textDigests(entries), ...fileDigests(entries), ...unreadDigests(entries)] : []),
+    // A frozen text names people in its words, which cannot be changed.
+    ...(names ? entries.filter((e) => e.kind === 'text.freeze').flatMap(blobsOf) : []),
+  ])
   const instead = new Map<string, Uint8Array>()
   for (const entry of names ? kept : []) {
     const read = commandOf(entry)

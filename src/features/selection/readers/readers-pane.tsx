@@ -9,6 +9,7 @@ import { useSession, useStore } from '@/store/provider'
 import { RecordView } from '@/ui/record-view'
 import { KeyHint } from '../../shared/key-hint'
 import { recordProps } from '../../shared/record-props'
+import { handOn } from '../../shared/hand-on/hand-on-dialog'
 import { useSideFiles } from '../../shared/side-files/use-side-files'
 import { useMarker } from '../../shared/use-marks'
 import { useShown } from '../pass/use-shown'
@@ -19,6 +20,7 @@ const SAYS = { in: 'in', unsure: 'open', out: 'out' } as const
 
 /** Between readers: how far they agree, what they see differently, and files that go between them. */
 export function ReadersPane({ selected }: { selected: Selected }) {
+  const store = useStore()
   const { review, ruled, works, placed } = selected
   const readers = useSession((s) => s.told.figures.readers)
   const files = useSideFiles('rulings')
@@ -49,7 +51,12 @@ export function ReadersPane({ selected }: { selected: Selected }) {
         {files.input}
         <span className="sub">
           A second reader opens this review’s package in their own Luvren, rules there, and sends their file
-          back: as often as they like, in any order. Nobody sees another’s rulings while reading.
+          back: as often as they like, in any order.{' '}
+          <button className="plain link" onClick={() => handOn(store)}>
+            Hand it on
+          </button>{' '}
+          without rulings, if they are not to see yours; works that they are to read are a group, to which the
+          pass can be narrowed.
         </span>
       </p>
       {(['broad', 'close'] as const).map((pass) => (

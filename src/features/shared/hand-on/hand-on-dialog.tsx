@@ -1,6 +1,6 @@
 'use client'
 import { Button, Checkbox, Modal, Radio, Select } from 'antd'
-import { useState } from 'react'
+import { useRef, useState } from 'react'
 import { create } from 'zustand'
 import { messageOf } from '@/core/base'
 import { dateWords } from '@/core/account'
@@ -10,7 +10,7 @@ import type { Store } from '@/store/store'
 import { callback, longDesk, type HandedAs } from '@/workers'
 import type { Check } from '@/verify'
 import { setRhythm, useBackup } from './backup'
-import { packageOf, saveAs } from './save-package'
+import { packageOf, rescuePackage, saveAs } from './save-package'
 import './hand-on.css'
 
 const useHandOn = create<{ open: boolean }>(() => ({ open: false }))
@@ -48,23 +48,27 @@ function HandOn({ close }: { close: () => void }) {
   const [work, setWork] = useState<string>()
   const [failed, setFailed] = useState<string>()
   const [checks, setChecks] = useState<readonly Check[]>()
+  const closed = useRef(false)
+  const leave = (): void => {
+    closed.current = true
+    close()
+  }
   const how = (): HandedAs =>
     as === 'review'
       ? { as, ...Object.fromEntries(left.map((l) => [l, true])) }
       : {
           as,
           id: store.newId(),
-          title: `${review.title} (plan)`,
+          title: `${review.title || 'Review'} (plan)`,
           at: store.now(),
           by: store.session.getState().person,
-          salts: Array.from({ length: PLAN_DEEDS }, store.newSalt),
         }
   const made = async (wanted: HandedAs): Promise<Blob | undefined> => {
     setFailed(undefined)
     setWork('Making the package')
     const read = await packageOf(store, wanted, (done, of) => {
       if (of) setWork(`Packing: ${done} of ${of}`)
-      return true
+      return !closed.current
     })
     if (read && !read.ok) setFailed(read.problems.map((p) => p.message).join(' '))
     return read?.ok ? read.value : undefined
@@ -103,7 +107,7 @@ function HandOn({ close }: { close: () => void }) {
       okText="Save it"
       okButtonProps={{ autoFocus: true, loading: work !== undefined }}
       onOk={save}
-      onCancel={close}
+      onCancel={leave}
       footer={(_, { OkBtn }) => (
         <>
           <Button disabled={work !== undefined} onClick={verify}>
@@ -154,14 +158,18 @@ function HandOn({ close }: { close: () => void }) {
           {work} …
         </p>
       )}
-      {failed && <p role="alert">{failed}</p>}
+      {failed && (
+        <p role="alert">
+          {failed}{' '}
+          <button className="plain link" onClick={() => store.deed(rescuePackage(store))}>
+            save the record alone, without the files for people
+          </button>
+        </p>
+      )}
       {checks && <Report checks={checks} done={work === undefined} />}
     </Modal>
   )
 }
-
-/** A plan is begun with fewer deeds than this. */
-const PLAN_DEEDS = 2000
 
 const STATE = { right: 'right', fault: 'fault', 'not checked': 'not checked' } as const
 

@@ -8,14 +8,17 @@ import type { Rule } from '../advice'
 const NUMBER = /\d[\d,]*(?:\.\d+)?/g
 const plain = (n: string): string => n.replace(/,/g, '')
 
-/** Every number that the record holds, as it is written. */
+/** Of smaller numbers there is one for nearly everything in a record: they count only where the account tells them. */
+const TELLING = 100
+
+/** Every number that the account tells, and the larger ones that the record holds, as they are written. */
 function known({ context, passages }: Look): Set<string> {
   const found = new Set<string>()
   const take = (words: string): void => {
     for (const n of words.match(NUMBER) ?? []) found.add(plain(n))
   }
   JSON.stringify(context.figures, (_key, value: unknown) => {
-    if (typeof value === 'number') found.add(String(value))
+    if (typeof value === 'number' && value >= TELLING) found.add(String(value))
     return value
   })
   for (const p of passages)
@@ -24,7 +27,7 @@ function known({ context, passages }: Look): Set<string> {
   for (const p of passages)
     for (const b of p.content)
       for (const n of inlinesOf(b)) if (n.type === 'fact') take(resolveFact(context, n.attrs.ref).text)
-  for (const r of context.review.runs) found.add(String(r.hits))
+  for (const r of context.review.runs) if (r.hits >= TELLING) found.add(String(r.hits))
   for (const s of searchedIn(context.review))
     for (const c of rowOf(context, s)) for (const n of c) if (n.type === 'text') take(n.text)
   return found
