@@ -6,16 +6,6 @@ import { chromium } from '@playwright/test'
 import { buildApp, findChromium, install, root } from './lib.mjs'
 
 // A history as a page of the first database might give it: the newest first, spaces in its numbers, a line that broke off.
-const HISTORY = `Line\tStatement\tHits\tRun on
-7\tL6 and lang{English or German}\t118\t2026-03-12 14:31
-6\tL5 and yr{2017..2026}\t121\t2026-03-12 14:21
-5\tL2 and L4\t268\t2026-03-12 14:19
-4\ttak{listening or ‘reading comprehension’}\t1 120\t2026-03-12 14:16
-3\ttak{listening or\t0\t2026-03-12 14:15
-2\ttak{noise or reverberat% or acoustic%}\t812\t2026-03-12 14:02
-1\th{Classroom sound ..}\t204\t2026-03-12 14:00
-Page 1 of 1`
-
 install()
 buildApp()
 const port = process.env.PORT ?? '4379'
@@ -89,12 +79,6 @@ try {
       await page.keyboard.press(key)
       await page.waitForSelector(wait)
     })
-  await shot('history', async () => {
-    await stage('searches')
-    await page.keyboard.press('h')
-    await page.getByLabel('The history as it was copied').fill(HISTORY)
-    await page.waitForSelector('.history-row')
-  })
   await shot('records', async () => {
     await stage('records')
     await page.locator('.works-row .title').first().waitFor()
@@ -126,6 +110,11 @@ try {
     await stage('methods')
     await page.keyboard.press('o')
     await page.waitForSelector('#protocol')
+  })
+  await shot('search-review', async () => {
+    await stage('methods')
+    await page.keyboard.press('r')
+    await page.waitForSelector('.search-comment')
   })
   // Last of all: it changes the text.
   const margin = async () => {

@@ -41,8 +41,8 @@ Records that came from a database may stand under terms of that database: abstra
 `
 
 /**
- * Everything that is made from a review for people who read it without Luvren, by its path in the package. The same review
- * always gives the same bytes.
+ * Everything that is made from a review for people who read it without Luvren, by its path in the package; each file is made
+ * when its bytes are asked for, for some are large. The same review always gives the same bytes.
  */
 export async function handedFiles(
   from: HandedFrom,
@@ -50,62 +50,56 @@ export async function handedFiles(
 ): Promise<Map<string, HandedFile>> {
   const { review, works, drawing } = from
   const files = new Map<string, HandedFile>()
-  const text = (path: string, about: string, content: string): void => {
-    files.set(path, { about, bytes: new TextEncoder().encode(content) })
+  const text = (path: string, about: string, content: () => string): void => {
+    files.set(path, { about, bytes: () => new TextEncoder().encode(content()) })
   }
   const context = appendixContextOf(from)
   await section(from, context, files)
   const protocol = protocolDocument(review)
-  if (protocol) text('protocol.html', 'the plan as it was frozen', toHtml(protocol))
+  if (protocol) text('protocol.html', 'the plan as it was frozen', () => toHtml(protocol))
   for (const [n, { digest, name }] of (review.frozenTexts ?? []).entries()) {
     const bytes = frozen(digest)
     const read = bytes && readFrozen(bytes)
     if (read?.ok)
-      text(
-        `frozen/${n + 1}-${plainName(name)}.html`,
-        `the text “${name}” as it was frozen`,
+      text(`frozen/${n + 1}-${plainName(name)}.html`, `the text “${name}” as it was frozen`, () =>
         toHtml(read.value.tree),
       )
   }
   for (const source of searchedIn(review))
-    text(
-      strategyPath(from, source),
-      `the strategy in ${source.name}, line by line`,
+    text(strategyPath(from, source), `the strategy in ${source.name}, line by line`, () =>
       strategyText(context, source),
     )
   const records = works.works.map((w) => w.record)
   if (records.length) {
-    text('records/works.ris', 'the works, as RIS', writeRis(records))
-    text('records/works.json', 'the works, as CSL-JSON', writeCslJson(records))
-    text(
-      'records/works.csv',
-      'each work with its records, its sources and its place in the flow',
+    text('records/works.ris', 'the works, as RIS', () => writeRis(records))
+    text('records/works.json', 'the works, as CSL-JSON', () => writeCslJson(records))
+    text('records/works.csv', 'each work with its records, its sources and its place in the flow', () =>
       worksTable(from),
     )
   }
   if (Object.keys(review.rulings).length)
-    text('selection/rulings.csv', 'every ruling as it stands', rulingsTable(review))
+    text('selection/rulings.csv', 'every ruling as it stands', () => rulingsTable(review))
   if (context.flow) {
-    text('figures/flow.svg', 'the flow as a figure', drawing.outlined(context.flow.svg))
-    files.set('figures/flow.png', { about: 'the flow as a picture', bytes: drawing.png(context.flow.svg) })
-    text('figures/flow.txt', 'the flow in words', `${context.flow.text}\n`)
+    const { svg, text: inWords } = context.flow
+    text('figures/flow.svg', 'the flow as a figure', () => drawing.outlined(svg))
+    files.set('figures/flow.png', { about: 'the flow as a picture', bytes: () => drawing.png(svg) })
+    text('figures/flow.txt', 'the flow in words', () => `${inWords}\n`)
   }
   for (const profile of review.profiles)
     text(
       `profiles/${plainName(profile.id)}.json`,
       `how ${profile.name} speaks`,
-      `${canonicalJson(profile)}\n`,
+      () => `${canonicalJson(profile)}\n`,
     )
   text(
     'review.json',
     'the review as the journal comes to',
-    `${canonicalJson(JSON.parse(JSON.stringify(review)))}\n`,
+    () => `${canonicalJson(JSON.parse(JSON.stringify(review)))}\n`,
   )
-  text('licences.txt', 'whose this is', LICENCES)
-  text(
-    'index.html',
-    'the section with its evidence, to be read in a browser: begin here',
-    indexPage(context, leftOutWords(from.entries, from.textsMissing), files),
+  text('licences.txt', 'whose this is', () => LICENCES)
+  const others = new Map(files)
+  text('index.html', 'the section with its evidence, to be read in a browser: begin here', () =>
+    indexPage(context, leftOutWords(from.entries, from.textsMissing), others),
   )
   return files
 }
@@ -117,11 +111,12 @@ async function section(
   files: Map<string, HandedFile>,
 ): Promise<void> {
   const tree = resolved(sectionDocument(context), (ref) => resolveFact(context, ref).text)
-  const put = (ending: string, about: string, bytes: Uint8Array): void => {
+  const put = (ending: string, about: string, bytes: () => Uint8Array): void => {
     files.set(`account/section.${ending}`, { about: `the section with its appendices, ${about}`, bytes })
   }
   const encoded = (words: string): Uint8Array => new TextEncoder().encode(words)
-  put('md', 'as Markdown', encoded(toMarkdown(tree)))
-  put('tex', 'as LaTeX', encoded(toLatex(tree)))
-  put('docx', 'as Word', await from.word(tree))
+  put('md', 'as Markdown', () => encoded(toMarkdown(tree)))
+  put('tex', 'as LaTeX', () => encoded(toLatex(tree)))
+  const word = await from.word(tree)
+  put('docx', 'as Word', () => word)
 }

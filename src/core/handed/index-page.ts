@@ -3,9 +3,9 @@ import { digestWords, listed } from '../base'
 import { escapedXml as escaped } from '../picture'
 import { factLinks } from './fact-links'
 
-/** A file that is handed on: its bytes, and what it is in a few words. */
+/** A file that is handed on: what it is in a few words, and its bytes, made when they are asked for. */
 export interface HandedFile {
-  bytes: Uint8Array
+  bytes: () => Uint8Array
   about: string
 }
 

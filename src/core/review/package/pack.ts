@@ -20,9 +20,12 @@ export interface Packing extends Omit<Packed, 'blobs'> {
   blob: (digest: string) => Uint8Array | Promise<Uint8Array>
 }
 
-/** What is made from a review for people, and packed with it: files by path, and the description of all that is there. */
+/**
+ * What is made from a review for people, and packed with it: files by path, each made when it is packed, and the description
+ * of all that is there.
+ */
 export interface Readable {
-  files: ReadonlyMap<string, Uint8Array>
+  files: ReadonlyMap<string, () => Uint8Array>
   /** The RO-Crate description, made when everything else is packed. */
   crate: (listed: readonly Listed[]) => object
 }
@@ -66,8 +69,8 @@ function* packing(
   }
   if (leftOut?.length) out.add('left-out.txt', strToU8(`${leftOut.join('\n')}\n`))
   if (unfinished?.length) out.add('unfinished.json', json(unfinished))
-  for (const [path, bytes] of [...(readable?.files ?? [])].sort(([a], [b]) => (a < b ? -1 : 1)))
-    out.add(path, bytes)
+  for (const [path, make] of [...(readable?.files ?? [])].sort(([a], [b]) => (a < b ? -1 : 1)))
+    out.add(path, make())
   out.add(CRATE, json(readable ? readable.crate(out.listed) : bareCrate(out.listed, title, entries)))
   out.end()
 }
