@@ -73,7 +73,7 @@ export function useFrameActions(reviewId: string): void {
 export function useKeys(): void {
   useEffect(() => {
     const onKey = (event: KeyboardEvent): void => {
-      const { own } = useRegistry.getState()
+      const { own, paletteOpen } = useRegistry.getState()
       // The palette is always to be had, also where single keys are switched off and while a text is being typed.
       if ((event.ctrlKey || event.metaKey) && !event.altKey && event.key.toLowerCase() === 'k') {
         event.preventDefault()
@@ -89,6 +89,11 @@ export function useKeys(): void {
       }
       if (event.defaultPrevented || event.ctrlKey || event.metaKey || event.altKey || isTyping(event.target))
         return
+      // What is typed while the palette opens is meant for it: a letter goes into it, and is never an action of the stage.
+      if (paletteOpen) {
+        document.querySelector<HTMLElement>('[role=combobox][aria-label="Search the actions"]')?.focus()
+        return
+      }
       if (own.off) return
       const digit =
         event.shiftKey && /^Digit[1-6]$/.test(event.code) ? `Shift+${event.code.slice(5)}` : undefined
