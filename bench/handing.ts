@@ -53,6 +53,8 @@ async function handing(browser: Browser, base: string): Promise<void> {
   let size = 0
   const packing = await mostMemory(browser, async () => {
     const download = page.waitForEvent('download', { timeout: 600_000 })
+    // The empty question has the focus: keys do things only outside of a field.
+    await page.locator('#stage').focus()
     await page.keyboard.press('Shift+S')
     size = statSync(await (await download).path()).size
   })
