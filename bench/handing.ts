@@ -2,7 +2,8 @@
 import type { Browser, Page } from '@playwright/test'
 import { mkdirSync, readFileSync, statSync, writeFileSync } from 'node:fs'
 import { longest, watch, withApp } from './browser'
-import { COUNT, manyWorks } from './many-works'
+import { COUNT, longRecords } from './long-records'
+import { manyWorks } from './many-works'
 
 /** The most that the processes of all pages held while `work` went on, in megabytes, workers included. */
 async function mostMemory(browser: Browser, work: () => Promise<void>): Promise<number> {
@@ -35,7 +36,7 @@ async function handing(browser: Browser, base: string): Promise<void> {
   const id = `works-${COUNT}`
   mkdirSync('test-results', { recursive: true })
   const file = `test-results/${id}.zip`
-  writeFileSync(file, manyWorks(id))
+  writeFileSync(file, manyWorks(id, longRecords()))
   const page = await (await browser.newContext({ viewport: { width: 1280, height: 800 } })).newPage()
   await watch(page)
   await page.goto(base)

@@ -1,10 +1,10 @@
 // Ruling in a real browser with 40,000 rulings by two readers over 20,000 works: key to frame, key to disk, opening, memory.
 import { mkdirSync, writeFileSync } from 'node:fs'
 import type { Browser, Page } from '@playwright/test'
-import { digestOf } from '../src/core/base'
-import { blockBytes, emptyRecord, layOut, RULES_VERSION } from '../src/core/records'
-import { packReview, type Command } from '../src/core/review'
-import { at, entriesOf, keystrokes, longest, PASS_SHOWN, say, watch, withApp } from './browser'
+import { emptyRecord } from '../src/core/records'
+import type { Command } from '../src/core/review'
+import { at, keystrokes, longest, PASS_SHOWN, say, watch, withApp } from './browser'
+import { manyWorks } from './many-works'
 
 const WORKS = Number(process.env.WORKS ?? 20_000)
 const MORE = Number(process.env.RULINGS ?? 2000)
@@ -16,30 +16,10 @@ function review(id: string, ruled: boolean): Uint8Array {
     abstract: 'Noise in rooms where children listen was measured before and after. '.repeat(8),
     year: 2000 + (i % 26),
   }))
-  const { at: lies, bytes } = layOut(records)
-  const classes = blockBytes(records.map((_, i) => i))
-  const none = blockBytes([])
-  const commands = [
-    { kind: 'review.create', payload: { id, title: id } },
-    { kind: 'person.named', payload: { id: 'person-1', name: 'R. Bench' } },
-    { kind: 'source.set', payload: { id: 's', kind: 'own collection', name: 'our own collection', why: '' } },
-    {
-      kind: 'records.import',
-      payload: { id: 'i', sourceId: 's', ...lies, count: WORKS, at: '2026-11-16T09:00:00Z' },
-    },
-    {
-      kind: 'partition.set',
-      payload: {
-        rules: RULES_VERSION,
-        imports: ['i'],
-        digest: digestOf(classes),
-        toSettle: digestOf(none),
-      },
-    },
-  ] as Command[]
+  const rulings: Command[] = []
   if (ruled)
     for (let n = 0; n < (WORKS - 1000) * 2; n++)
-      commands.push({
+      rulings.push({
         kind: 'ruling.set',
         payload: {
           recordId: `i/${(n >> 1) + 1}`,
@@ -48,9 +28,7 @@ function review(id: string, ruled: boolean): Uint8Array {
           verdict: ['in', 'out', 'out', 'unsure'][(n * 7) % 4],
         },
       } as Command)
-  bytes.set(digestOf(classes), classes)
-  bytes.set(digestOf(none), none)
-  return packReview({ entries: entriesOf(commands), blobs: bytes }, id)
+  return manyWorks(id, records, rulings)
 }
 
 const SAVED = `document.querySelector('.saved')?.getAttribute('data-state') === 'saved'`

@@ -3,7 +3,8 @@ import type { Browser, Page } from '@playwright/test'
 import { mkdirSync, readFileSync, writeFileSync } from 'node:fs'
 import { thousands } from '../src/core/base'
 import { keystrokes, longest, say, watch, withApp } from './browser'
-import { COUNT, manyWorks } from './many-works'
+import { COUNT, longRecords } from './long-records'
+import { manyWorks } from './many-works'
 
 /** In the page: clicks a year and waits for the frame that shows how many works are left. A text: it is not built here. */
 const clickToShown = (year: number, left: string): string => `new Promise((done) => {
@@ -60,7 +61,7 @@ async function works(browser: Browser, base: string): Promise<void> {
   const id = `works-${COUNT}`
   mkdirSync('test-results', { recursive: true })
   const file = `test-results/${id}.zip`
-  writeFileSync(file, manyWorks(id))
+  writeFileSync(file, manyWorks(id, longRecords()))
   const context = await browser.newContext({ viewport: { width: 1280, height: 800 } })
   const page = await context.newPage()
   await watch(page)

@@ -1,5 +1,5 @@
 import AxeBuilder from '@axe-core/playwright'
-import { expect, type BrowserContext, type Page } from '@playwright/test'
+import { expect, type Browser, type BrowserContext, type Page } from '@playwright/test'
 
 /** Nothing that axe calls serious or critical on what is shown now, or within a part of it. */
 export async function accessible(page: Page, where: string, within?: string): Promise<void> {
@@ -100,4 +100,10 @@ export async function crash(context: BrowserContext): Promise<void> {
   const session = await context.browser()?.newBrowserCDPSession()
   await (session?.send('Browser.crash') ?? Promise.resolve()).catch(() => undefined)
   await context.close().catch(() => undefined)
+}
+
+/** A page in each of two browsers that know nothing of each other. */
+export const twoBrowsers = async (browser: Browser): Promise<[Page, Page]> => {
+  const page = async (): Promise<Page> => (await browser.newContext({ acceptDownloads: true })).newPage()
+  return [await page(), await page()]
 }

@@ -2,7 +2,7 @@
 import { readFileSync, writeFileSync } from 'node:fs'
 import { expect, test, type Page } from '@playwright/test'
 import { strFromU8, unzipSync } from 'fflate'
-import { accessible, nameReader, openDemo, stage } from './help'
+import { accessible, nameReader, openDemo, stage, twoBrowsers } from './help'
 
 const dialog = (page: Page) => page.getByRole('dialog', { name: 'Hand the review on' })
 
@@ -38,9 +38,7 @@ test('a review is checked and handed on without names: nobody is named in any of
 test('two people went on with copies of one review; what one ruled is taken in by the other', async ({
   browser,
 }, info) => {
-  const [one, other] = (await Promise.all(
-    ['one', 'other'].map(async () => (await browser.newContext({ acceptDownloads: true })).newPage()),
-  )) as [Page, Page]
+  const [one, other] = await twoBrowsers(browser)
   const rule = async (page: Page, name: string, works: number): Promise<void> => {
     await openDemo(page)
     await page.goto('/review/demo/selection')

@@ -2,7 +2,7 @@
 import { readFileSync, writeFileSync } from 'node:fs'
 import { expect, test, type Page } from '@playwright/test'
 import { FIGURE_FONTS, rasteriser } from '../src/core/picture'
-import { accessible, flowNumbers, nameReader, openDemo } from './help'
+import { accessible, flowNumbers, nameReader, openDemo, twoBrowsers } from './help'
 
 const go = async (page: Page, pane: string): Promise<void> => {
   await page.getByRole('tab', { name: new RegExp(`^${pane}`) }).click()
@@ -26,9 +26,7 @@ const addsUp = (f: Record<string, number>): void => {
 test('two readers read apart, hand their rulings over, settle what differs, and the flow adds up all the while', async ({
   browser,
 }, info) => {
-  const [one, other] = (await Promise.all(
-    ['first', 'second'].map(async () => (await browser.newContext({ acceptDownloads: true })).newPage()),
-  )) as [Page, Page]
+  const [one, other] = await twoBrowsers(browser)
   await openDemo(one)
   await openDemo(other)
   const file = info.outputPath('rulings.luvren.json')

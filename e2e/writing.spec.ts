@@ -1,6 +1,6 @@
 import { readFileSync, writeFileSync } from 'node:fs'
 import { expect, test, type Page } from '@playwright/test'
-import { accessible, beginReview, nameReader, openDemo, saved, stage } from './help'
+import { accessible, beginReview, nameReader, openDemo, saved, stage, twoBrowsers } from './help'
 
 const tab = (page: Page, name: RegExp): Promise<void> => page.getByRole('tab', { name }).click()
 
@@ -82,9 +82,7 @@ test('a text that was frozen keeps its words and numbers, whatever is done after
 test('a librarian looks the searches over in her own browser; her file comes back, and the section tells what came of it', async ({
   browser,
 }, info) => {
-  const [one, other] = (await Promise.all(
-    ['owner', 'librarian'].map(async () => (await browser.newContext({ acceptDownloads: true })).newPage()),
-  )) as [Page, Page]
+  const [one, other] = await twoBrowsers(browser)
   await openDemo(one, 'methods')
   await openDemo(other, 'searches')
   const file = info.outputPath('search review.luvren.json')

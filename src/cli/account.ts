@@ -11,10 +11,7 @@ import {
 import { toWord } from '../core/account/documents/word'
 import { messageOf, plural } from '../core/base'
 import { appendixContextOf, figuresIn, type HandedFrom, type ReadReview } from '../core/handed'
-import { referenceList } from '../core/records'
-import { styleEngine } from '../core/records/style'
-import { sourceFactsOf } from '../standins/source-facts'
-import { sourceInfo } from '../standins/source-info'
+import { handedWith, readingOf } from '../standins/handed-with'
 import { UsageError, type Arguments } from './arguments'
 import { problemLine, type CliCommand, type Outcome } from './command'
 import { rasteriserHere } from './figures'
@@ -27,22 +24,9 @@ const WRITERS: Record<string, (tree: DocumentTree) => Promise<string | Uint8Arra
   tex: toLatex,
 }
 
-/** What files for people are made from, here: with the styles, letters and writers of the command line. */
-export async function handedFrom(opened: ReadReview): Promise<HandedFrom> {
-  const drawing = await rasteriserHere()
-  return {
-    ...reading(opened),
-    drawing,
-    word: (tree) => toWord(tree, figuresIn(tree, drawing)),
-  }
-}
-
-const reading = (read: ReadReview): Omit<HandedFrom, 'drawing' | 'word'> => ({
-  ...read,
-  source: sourceFactsOf(read.review),
-  short: (s) => sourceInfo(read.review, s).short,
-  cite: (records) => referenceList(records, styleEngine('apa')),
-})
+/** What files for people are made from, here. */
+export const handedFrom = async (read: ReadReview): Promise<HandedFrom> =>
+  handedWith(read, await rasteriserHere())
 
 /** The section of a review as a document, as the app hands it out. */
 export function sectionOfPackage(opened: OpenedReview, args: Arguments): DocumentTree {
@@ -54,7 +38,7 @@ export function sectionOfPackage(opened: OpenedReview, args: Arguments): Documen
   if (order !== undefined && order !== 'theme' && order !== 'time')
     throw new UsageError(`--order is theme or time, not "${order}".`)
   const voiced = voice ? { ...review, account: { ...review.account, voice: voice as never } } : review
-  const context = appendixContextOf(reading({ ...opened, review: voiced }))
+  const context = appendixContextOf(readingOf({ ...opened, review: voiced }))
   const telling = {
     order: (order ?? review.account.order ?? 'theme') as 'theme' | 'time',
     length: args.has('short') ? ('short' as const) : (review.account.length ?? 'full'),

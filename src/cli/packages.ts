@@ -7,13 +7,13 @@ import {
   leftOutWords,
   packForPeople,
   packWithout,
-  planOnly,
+  planEntries,
   readReview,
   relationWords,
   type LeftOut,
   type ReadReview,
 } from '../core/handed'
-import { nameOf, nextEntry, packReview, type Entry } from '../core/review'
+import { nameOf, packReview, type Entry } from '../core/review'
 import { RELEASES, STANDINS } from '../standins'
 import { buildDemo } from '../standins/demo'
 import { sourceFactsOf } from '../standins/source-facts'
@@ -70,9 +70,8 @@ async function pack(args: Arguments): Promise<Outcome> {
 async function planPackage({ review, packed }: OpenedReview): Promise<Uint8Array> {
   const hex = (bytes: number): string => randomBytes(bytes).toString('hex')
   const writing = { at: new Date().toISOString(), by: `p-${hex(8)}` }
-  const entries: Entry[] = []
-  for (const command of planOnly(review, { id: `r-${hex(8)}`, title: `${review.title || 'Review'} (plan)` }))
-    entries.push(nextEntry(entries.at(-1), command, { ...writing, salt: hex(16) }))
+  const begun = { id: `r-${hex(8)}`, title: `${review.title || 'Review'} (plan)` }
+  const entries = planEntries(review, begun, writing, () => hex(16))
   const { blobs } = await packed()
   const own = new Map([...blobs].filter(([d]) => review.vocabularies.some((v) => v.digest === d)))
   const read = await readReview(entries, async (digest) => own.get(digest))

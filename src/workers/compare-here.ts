@@ -27,12 +27,12 @@ export async function compareHere(
   const compared = [here, there.value].map((r) => ({ ...r, source: sourceFactsOf(r.review) }))
   const since = relation.is === 'parted' ? there.value.entries.filter((e) => e.seq >= relation.after) : []
   const people = [...new Set(since.map((e) => e.by))].filter((by) => by !== person)
+  const known = new Set(here.review.sides.flatMap((s) => s.digests))
   return {
     words: relationWords(relation),
     parts: difference(compared[0]!, compared[1]!).parts,
     sides: people.flatMap((by) => {
       const side = ownSide(there.value.entries, by)
-      const known = new Set(here.review.sides.flatMap((s) => s.digests))
       const deeds = side?.entries.filter((e) => e.kind !== 'person.named' && !known.has(e.digest)).length ?? 0
       return side && deeds ? [{ side, deeds, name: nameOfPerson(there.value.review, by) }] : []
     }),

@@ -1,20 +1,15 @@
-import { toWord } from '@/core/account/documents/word'
 import type { Result } from '@/core/base'
 import {
-  figuresIn,
   leaveOut,
-  planOnly,
+  planEntries,
   readableOf,
   readReview,
   type HandedFrom,
   type LeftOut,
   type ReadReview,
 } from '@/core/handed'
-import { referenceList } from '@/core/records'
-import { styleEngine } from '@/core/records/style'
-import { blobsOf, nextEntry, packInto, type Entry } from '@/core/review'
-import { sourceFactsOf } from '@/standins/source-facts'
-import { sourceInfo } from '@/standins/source-info'
+import { blobsOf, packInto, type Entry } from '@/core/review'
+import { handedWith } from '@/standins/handed-with'
 import { drawing } from './figures'
 import type { GoOn } from './pace'
 import type { BlocksHere } from './records/blocks-here'
@@ -31,18 +26,7 @@ export type HandedAs =
   ({ as: 'review' } & LeftOut) | { as: 'plan'; id: string; title: string; at: string; by: string }
 
 /** What files for people are made from, in a worker. */
-export async function handedHere(read: ReadReview): Promise<HandedFrom> {
-  const { review } = read
-  const here = await drawing()
-  return {
-    ...read,
-    source: sourceFactsOf(review),
-    short: (s) => sourceInfo(review, s).short,
-    cite: (records) => referenceList(records, styleEngine('apa')),
-    drawing: here,
-    word: (tree) => toWord(tree, figuresIn(tree, here)),
-  }
-}
+export const handedHere = async (read: ReadReview): Promise<HandedFrom> => handedWith(read, await drawing())
 
 /**
  * Packs a review that lies in this browser, with everything that people read, one part after another. `goOn` is told parts
@@ -60,7 +44,7 @@ export async function packHere(
   const handed = how.as === 'review' ? await leaveOut(entries, how, bytesAt) : undefined
   if (handed && !handed.ok) return handed
   const kept = handed?.value
-  const own = kept?.entries ?? (await planEntries(entries, bytesAt, how as HandedAs & { as: 'plan' }))
+  const own = kept?.entries ?? (await ofThePlan(entries, bytesAt, how as HandedAs & { as: 'plan' }))
   const named = [...new Set(own.flatMap(blobsOf))]
   const there: string[] = []
   for (const digest of named)
@@ -102,16 +86,13 @@ export async function packHere(
   return { ok: true, value: new Blob(pieces as BlobPart[], { type: 'application/zip' }), problems: [] }
 }
 
-async function planEntries(
+async function ofThePlan(
   entries: readonly Entry[],
   bytesAt: (digest: string) => Promise<Uint8Array | undefined>,
   { id, title, at, by }: HandedAs & { as: 'plan' },
 ): Promise<Entry[]> {
   const { review } = await readReview(entries, bytesAt)
-  const own: Entry[] = []
-  for (const command of planOnly(review, { id, title }))
-    own.push(nextEntry(own.at(-1), command, { at, by, salt: newSalt() }))
-  return own
+  return planEntries(review, { id, title }, { at, by }, newSalt)
 }
 
 /** 32 hexadecimal digits of chance. */

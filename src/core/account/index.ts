@@ -47,5 +47,5 @@ export {
 export { allStrategiesText, strategyText } from './documents/strategy-text'
 export * from './frozen'
 export * from './protocol'
-export { ADVICE_RULES, adviceOn, sentencesOf, type Advice } from './advice'
+export { ADVICE_RULES, adviceOn, lookAt, sentencesOf, type Advice } from './advice'
 export { selectClaims, type Claim, type ClaimOf, type Evidence } from './claims'

@@ -1,10 +1,8 @@
 import {
   differenceWords,
   draftAccount,
+  lookAt,
   planDifferences,
-  sentencesOf,
-  resolveFact,
-  inlinesOf,
   type FactContext,
   type SourceFacts,
 } from '../account'
@@ -82,12 +80,9 @@ const nameIn = (review: Review, sourceId: string): string =>
   review.sources.find((s) => s.id === sourceId)?.name ?? sourceId
 
 const termLines = (a: Review, b: Review): string[] => {
-  const words =
-    (r: Review) =>
-    (t: Review['terms'][number]): string =>
-      `${t.expression}${t.sourceId === 'all' ? '' : ` (${nameIn(r, t.sourceId)})`}${t.status === 'in use' ? '' : `, ${t.status}`}`
-  const all = changes([a.terms, b.terms], (t) => t.id, words(b))
-  return all
+  const words = (t: Review['terms'][number]): string =>
+    `${t.expression}${t.sourceId === 'all' ? '' : ` (${nameIn(b, t.sourceId)})`}${t.status === 'in use' ? '' : `, ${t.status}`}`
+  return changes([a.terms, b.terms], (t) => t.id, words)
 }
 
 function strategyLines(a: Review, b: Review): string[] {
@@ -134,7 +129,7 @@ function workLines({ works: a }: ReadReview, { works: b }: ReadReview): string[]
   ]
   return [...words(gone, 'gone'), ...words(came, 'new')]
 }
-/** Works and rulings that are named one by one; the others are counted. */
+/** Works that are named one by one; the others are counted. */
 const MOST = 20
 
 function rulingLines(a: Review, b: Review): string[] {
@@ -167,15 +162,7 @@ function rulingLines(a: Review, b: Review): string[] {
 function textLines(a: Compared, b: Compared): string[] {
   const sentences = ({ review, entries, told, source }: Compared): string[] => {
     const context: FactContext = { review, figures: told.figures, entries, source }
-    return draftAccount(context).flatMap((p) =>
-      p.content.flatMap((block) =>
-        sentencesOf(
-          [...inlinesOf(block)]
-            .map((n) => (n.type === 'text' ? n.text : resolveFact(context, n.attrs.ref).text))
-            .join(''),
-        ),
-      ),
-    )
+    return lookAt(context, draftAccount(context)).sentences.map((s) => s.text)
   }
   const [was, is] = [sentences(a), sentences(b)]
   return [

@@ -1,4 +1,4 @@
-import type { Command, Review } from '../review'
+import { nextEntry, type Command, type Entry, type Review } from '../review'
 
 /**
  * The plan of a review as the first deeds of another one: question, concepts, limits, criteria, sources, known items, terms
@@ -31,4 +31,17 @@ export function planOnly(review: Review, begun: { id: string; title: string }): 
       lines.length ? [{ kind: 'strategy.set', payload: { sourceId, lines, why: 'brought over' } }] : [],
     ),
   ]
+}
+
+/** The journal of that other review; `salt` gives each entry chance of its own. */
+export function planEntries(
+  review: Review,
+  begun: { id: string; title: string },
+  writing: { at: string; by: string },
+  salt: () => string,
+): Entry[] {
+  const entries: Entry[] = []
+  for (const command of planOnly(review, begun))
+    entries.push(nextEntry(entries.at(-1), command, { ...writing, salt: salt() }))
+  return entries
 }

@@ -6,6 +6,7 @@ export * from './works'
 export type { SideTaken } from './side-taken'
 export {
   finishedReviews,
+  openComments,
   REVIEWED,
   searchReviews,
   settlingOf,

@@ -68,6 +68,12 @@ export const settlingOf = (
 ): CommentSettled | undefined =>
   settledComments.find((s) => s.reader === reader && s.id === id && s.said === at)
 
+/** Comments that nobody acted on or declined yet, of all people, or of one source. */
+export const openComments = (review: SearchReviewing, sourceId?: string): SearchComment[] =>
+  searchReviews(review)
+    .flatMap((r) => r.comments)
+    .filter((c) => (sourceId === undefined || c.sourceId === sourceId) && !settlingOf(review, c))
+
 /** The reviews of the searches, by the ids of their people. */
 export const searchReviews = ({ searchReviews: by = {} }: SearchReviewing): SearchReview[] =>
   Object.values(by).sort((a, b) => (a.reader < b.reader ? -1 : 1))

@@ -14,7 +14,7 @@ import {
   type FactContext,
   type Passage,
 } from '@/core/account'
-import { searchReviews, settlingOf, type TellingLength, type TellingOrder, type Voice } from '@/core/review'
+import { openComments, type TellingLength, type TellingOrder, type Voice } from '@/core/review'
 import { useActions, type Action } from '@/store/actions'
 import { useSession, useStore } from '@/store/provider'
 import { useAccount } from '@/store/use-account'
@@ -59,6 +59,14 @@ const PANES = [
 ] as const
 type PaneId = (typeof PANES)[number]['id']
 
+/** What waits in a pane, or stands in it to be looked at. */
+const WAITS: Partial<Record<PaneId, (context: FactContext) => number>> = {
+  protocol: (c) => departures(c).length,
+  checklist: openItems,
+  searchreview: ({ review }) => openComments(review).length,
+  versions: ({ review }) => review.frozenTexts?.length ?? 0,
+}
+
 /** Where a deed or a fact leads to on this stage. */
 const paneOf = (anchor: string | undefined): PaneId | undefined =>
   anchor === 'protocol' || anchor?.startsWith('departure:')
@@ -87,18 +95,6 @@ export function MethodsStage() {
     const to = paneOf(wanted)
     if (to) setPane(to)
   }
-  const waits = (id: PaneId): number =>
-    id === 'protocol'
-      ? departures(context).length
-      : id === 'checklist'
-        ? openItems(context)
-        : id === 'versions'
-          ? (context.review.frozenTexts?.length ?? 0)
-          : id === 'searchreview'
-            ? searchReviews(context.review)
-                .flatMap((r) => r.comments)
-                .filter((c) => !settlingOf(context.review, c)).length
-            : 0
   return (
     <>
       <Tabs
@@ -107,7 +103,10 @@ export function MethodsStage() {
         chosen={pane}
         choose={setPane}
         actions="methods"
-        waits={(id) => (waits(id) ? <i>{waits(id)}</i> : null)}
+        waits={(id) => {
+          const waiting = WAITS[id]?.(context)
+          return waiting ? <i>{waiting}</i> : null
+        }}
       />
       {pane === 'section' && <SectionPane context={context} passages={passages} />}
       {pane === 'protocol' && <ProtocolPane context={context} />}

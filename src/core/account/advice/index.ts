@@ -27,7 +27,7 @@ import { webCredibility } from './rules/web-credibility'
 import { wordTwice } from './rules/word-twice'
 
 export type { Advice } from './advice'
-export { sentencesOf } from './look'
+export { lookAt, sentencesOf } from './look'
 
 /** The rules in the order in which their advice is shown, each with why it matters to a reader. */
 export const ADVICE_RULES = {

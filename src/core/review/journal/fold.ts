@@ -5,9 +5,9 @@ import { kindNamed } from '../kinds'
 import type { SideTaken } from '../side-taken'
 import { emptyReview, type Review } from '../values'
 import { Deeds } from './deeds'
-import { isWithheld, type Entry } from './entry'
+import type { Entry } from './entry'
 import { SCHEMA_VERSION } from './migrations'
-import { commandOf } from './read-entry'
+import { commandOf, whatItSays } from './read-entry'
 
 /** The review behind entry `seq`, as far as nothing before that entry has been undone or done again since. */
 export interface Mark {
@@ -166,7 +166,7 @@ function* foldOnto(
     const entry = entries[seq - first]!
     const undoable = kindNamed(entry.kind)?.undo === 'yes'
     if (undoable ? inForce.has(seq) : !idle.has(seq)) {
-      const command = commands.get(seq) ?? readAgain(entry)
+      const command = commands.get(seq) ?? whatItSays(entry)
       if (command) batch.push([seq, command])
     }
     // Far from the end marks are seldom: each is a state of its own, and costs what it copies.
@@ -188,17 +188,6 @@ function* foldOnto(
 }
 
 const seqOf = ({ at }: Problem): number => Number(at?.slice('entry '.length))
-
-function readAgain(entry: Entry): Command | undefined {
-  const read = commandOf(entry)
-  return read.ok ? read.value : namelessIn(entry)
-}
-
-/** Of a name that is withheld it is known whose it is: they are told apart from others, and called by no name. */
-export const namelessIn = (entry: Entry): Command | undefined =>
-  isWithheld(entry) && entry.kind === 'person.named'
-    ? ({ kind: entry.kind, payload: { id: entry.by } } as Command)
-    : undefined
 
 /** Many states share most of what they hold, but not all: the older ones are kept further apart. */
 function thinned(marks: readonly Mark[]): Mark[] {
@@ -235,7 +224,7 @@ function applyAll(
     const problems: Problem[] = []
     for (const [seq, { kind }] of commands)
       try {
-        const command = readAgain(entries[seq - first]!)!
+        const command = whatItSays(entries[seq - first]!)!
         review = produce(review, (draft: Review) => apply(draft, [seq, command]))
       } catch {
         problems.push(

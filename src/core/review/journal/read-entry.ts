@@ -46,6 +46,18 @@ export function commandOf(entry: Entry): Result<Command> {
   return unread('entry-unreadable', read ? `${wrong(read.error)}.` : 'there is no such kind.')
 }
 
+/**
+ * What an entry says as far as it can be told here. Of a name that is withheld it is known whose it is: people are told
+ * apart by it, and called by no name.
+ */
+export function whatItSays(entry: Entry): Command | undefined {
+  const read = commandOf(entry)
+  if (read.ok) return read.value
+  return isWithheld(entry) && entry.kind === 'person.named'
+    ? ({ kind: entry.kind, payload: { id: entry.by } } as Command)
+    : undefined
+}
+
 /** The digests of all that an entry reaches beside the journal, at any depth; none where it is not understood. */
 export function blobsOf(entry: Entry): readonly string[] {
   if (!kindNamed(entry.kind) || !reachesBytes(entry.kind)) return []

@@ -6,9 +6,8 @@ import type { SideState, SideTaken } from '../side-taken'
 import { Digest, emptyReview } from '../values'
 import { Deeds } from './deeds'
 import { entryDigest, isWithheld, ofFirstForm, payloadDigestOf, readEntryShape, type Entry } from './entry'
-import { namelessIn } from './fold'
 import { SCHEMA_VERSION } from './migrations'
-import { commandOf } from './read-entry'
+import { commandOf, whatItSays } from './read-entry'
 
 /** Where a side journal left the one it belongs to. */
 export const Origin = z.object({ review: ReviewId, seq: z.int().min(0), digest: Digest })
@@ -103,8 +102,7 @@ export function foldSide({ entries, person }: SideJournal): SideState {
   const commands = new Map<number, { command: Command; entry: Entry }>()
   const out = new Set<number>()
   for (const entry of entries) {
-    const read = commandOf(entry)
-    const command = read.ok ? read.value : namelessIn(entry)
+    const command = whatItSays(entry)
     const effect = command && deeds.take(entry.seq, command)
     if (!command || !effect) continue
     if ('undid' in effect) out.add(effect.undid)

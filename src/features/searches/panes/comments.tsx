@@ -1,6 +1,6 @@
 'use client'
 import { useState } from 'react'
-import { searchReviews, settlingOf, type Line, type Review, type SearchComment } from '@/core/review'
+import { searchReviews, type Line, type Review, type SearchComment } from '@/core/review'
 import { useSession, useStore } from '@/store/provider'
 import type { SourceInfo } from '@/standins/source-info'
 import { searchDesk } from '@/workers'
@@ -17,10 +17,6 @@ export function commentsOn(review: Review, sourceId: string, lines: readonly Lin
     .filter((c) => c.sourceId === sourceId)
     .sort((a, b) => place(a) - place(b))
 }
-
-/** Those that wait to be settled. */
-export const openComments = (review: Review, comments: readonly SearchComment[]): SearchComment[] =>
-  comments.filter((c) => !settlingOf(review, c))
 
 /** What people said of these searches, and a place to say something of the chosen line. */
 export function Comments({

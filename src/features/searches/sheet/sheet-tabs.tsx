@@ -1,8 +1,8 @@
 'use client'
 import type { ReactNode } from 'react'
+import { openComments } from '@/core/review'
 import { Tabs } from '../../shared/tabs'
 import { openRemarks } from '../panes/advice'
-import { commentsOn, openComments } from '../panes/comments'
 import { standingsOf } from '../panes/ledger'
 import type { JudgedStrategy } from '../panes/use-judgement'
 import { PANES, type Pane } from './sheet-pane'
@@ -24,7 +24,7 @@ export function SheetTabs({
   const missing = standingsOf(review, info).filter((s) =>
     ['lost', 'other', 'forgotten'].includes(s.standing.state),
   ).length
-  const said = openComments(review, commentsOn(review, info.source.id, sheet.lines)).length
+  const said = openComments(review, info.source.id).length
   const remarks = openRemarks(review, info.source.id, judgement).length + said
   const board = judgement?.board ?? []
   const waits = (id: Pane): ReactNode => {

@@ -54,8 +54,9 @@ export function useBackup(): { rhythm: BackupRhythm; last: LastBackup | undefine
   }, [store, reviewId])
   const due = useMemo(() => {
     // What others did, or the demo holds, can be had again: own work is what a backup is for.
-    const own = known && entries.slice(known.last?.entries ?? 0).filter((e) => e.by === person)
-    return own && backupDue(own, known.rhythm, store.now())
+    const from = known?.last?.entries ?? 0
+    const first = known && entries.find((e, n) => n >= from && e.by === person)
+    return first && backupDue([first], known.rhythm, store.now())
   }, [known, entries, person, store])
   return { rhythm: known?.rhythm ?? 'every week', last: known?.last, due }
 }

@@ -140,8 +140,8 @@ function HandOn({ close }: { close: () => void }) {
       </Radio.Group>
       <p className="sub">
         {last
-          ? `Everything was saved last on ${dateWords(last.at)}. `
-          : 'Everything was not saved here yet. '}
+          ? `It was saved as a whole last on ${dateWords(last.at)}. `
+          : 'It was not saved as a whole here yet. '}
         Remind me
         <Select
           size="small"

@@ -1,0 +1,26 @@
+import { toWord } from '../core/account/documents/word'
+import { figuresIn, type HandedFrom, type ReadReview } from '../core/handed'
+import type { Rasteriser } from '../core/picture'
+import { referenceList, type StyleEngine } from '../core/records'
+import { styleEngine } from '../core/records/style'
+import { sourceFactsOf } from './source-facts'
+import { sourceInfo } from './source-info'
+
+/** What the section and its appendices are made from: the review, its sources with what is known of them, and a style. */
+export function readingOf(read: ReadReview): Omit<HandedFrom, 'drawing' | 'word'> {
+  const { review } = read
+  let engine: StyleEngine | undefined
+  return {
+    ...read,
+    source: sourceFactsOf(review),
+    short: (s) => sourceInfo(review, s).short,
+    cite: (records) => referenceList(records, (engine ??= styleEngine('apa'))),
+  }
+}
+
+/** The same with what draws figures and writes Word: all that files for people need, in a browser as on a command line. */
+export const handedWith = (read: ReadReview, drawing: Rasteriser): HandedFrom => ({
+  ...readingOf(read),
+  drawing,
+  word: (tree) => toWord(tree, figuresIn(tree, drawing)),
+})
