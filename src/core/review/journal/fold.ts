@@ -246,6 +246,22 @@ export function snapshotOf(entries: readonly Entry[], folded: Folded): Snapshot 
   return last && { seq: last.seq, digest: last.digest, schema: SCHEMA_VERSION, folded }
 }
 
+/**
+ * Tells of any entry which is the earliest deed that was undone or done again behind it. A mark is the review as it is
+ * known at the end: what was undone behind it is no longer in it, and who began there could not do that again.
+ */
+function earliestTouched(entries: readonly Entry[]): (seq: number) => number {
+  const first = entries[0]?.seq ?? 0
+  const lowest = Array.from<number>({ length: entries.length + 1 }).fill(Infinity)
+  for (let i = entries.length - 1; i >= 0; i--) {
+    const { kind } = entries[i]!
+    const command = kind === 'undo' || kind === 'redo' ? whatItSays(entries[i]!) : undefined
+    const seq = command && 'seq' in command.payload ? Number(command.payload.seq) : Infinity
+    lowest[i] = Math.min(lowest[i + 1]!, seq)
+  }
+  return (seq) => lowest[seq - first + 1] ?? Infinity
+}
+
 /** Undoing so far back is quick when a journal has just been opened. */
 const BEHIND = 100
 
@@ -256,7 +272,8 @@ const BEHIND = 100
 export function snapshotToKeep(entries: readonly Entry[], folded: Folded): Snapshot | undefined {
   const first = entries[0]?.seq ?? 0
   const end = first + entries.length - 1
-  const mark = folded.marks.findLast((m) => m.seq <= end - BEHIND)
+  const touched = earliestTouched(entries)
+  const mark = folded.marks.findLast((m) => m.seq <= end - BEHIND && touched(m.seq) > m.seq)
   const entry = mark && entries[mark.seq - first]
   if (!entry) return undefined
   const before = (seq: number): boolean => seq <= mark.seq

@@ -170,6 +170,21 @@ describe('a long journal', () => {
     expect(snapshotToKeep(long(90), fold(long(90)))).toBeUndefined()
   })
 
+  it('keeps nothing from which a deed far back, undone and done again, would be missing', () => {
+    const kept = (entries: Entry[]) => snapshotToKeep(entries, fold(entries))
+    let entries = long(330)
+    const then = (command: { kind: string; payload: { seq: number } }) => {
+      entries = [...entries, entryAfter(entries.at(-1), command as never)]
+    }
+    // From before the last of them to behind it: what was kept at the turn has to serve all the same.
+    for (let seq = 329; seq >= 250; seq--) then(undo(seq))
+    const atTheTurn = kept(entries)!
+    for (let seq = 250; seq < 330; seq++) then({ kind: 'redo', payload: { seq } })
+    const whole = fold(entries)
+    expect(whole.review.question).toBe('text 329')
+    expect(said(foldFrom(atTheTurn, entries)!)).toEqual(said(whole))
+  })
+
   it('folds the same from what it keeps, whatever is done, undone and done again', () => {
     const steps = fc.array(fc.constantFrom('do', 'undo', 'undo', 'redo'), { minLength: 120, maxLength: 260 })
     fc.assert(
