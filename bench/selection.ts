@@ -1,4 +1,5 @@
 // Selection at size: 40,000 rulings by two readers over 20,000 works, and an order learnt anew over 10,000.
+import { held, hold, withHeld } from '../src/core/base'
 import { tell, tellOn, type Told } from '../src/core/figures'
 import { emptyRecord } from '../src/core/records'
 import { emptyReview, worksOf, type Review, type Ruling } from '../src/core/review'
@@ -28,10 +29,10 @@ function rulings(): void {
   )
   const all: Review['rulings'] = {}
   for (let n = 0; n < WORKS; n++)
-    all[`i/${n + 1}`] = {
+    hold(all, `i/${n + 1}`, {
       'broad/p': ruling(n, 'p', VERDICTS[n % 4]!),
       'broad/q': ruling(n, 'q', VERDICTS[(n * 7) % 4]!),
-    }
+    })
   let start = performance.now()
   const bare = tell(base, works)
   const without = performance.now() - start
@@ -44,10 +45,12 @@ function rulings(): void {
   for (let k = 0; k < 2000; k++) {
     const n = (k * 7919) % WORKS
     const id = `i/${n + 1}`
-    const own = told.review.rulings[id]!
+    const own = held(told.review.rulings, id)!
     const next: Review = {
       ...told.review,
-      rulings: { ...told.review.rulings, [id]: { ...own, 'broad/p': ruling(n, 'p', VERDICTS[k % 4]!) } },
+      rulings: withHeld<Record<string, Ruling>>(told.review.rulings, [
+        [id, { ...own, 'broad/p': ruling(n, 'p', VERDICTS[k % 4]!) }],
+      ]),
     }
     const from = performance.now()
     told = tellOn(told, next, works)

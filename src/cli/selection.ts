@@ -1,5 +1,5 @@
 import { writeFileSync } from 'node:fs'
-import { plural } from '../core/base'
+import { heldEntries, inBuckets, plural, type Buckets } from '../core/base'
 import { nameOfPerson, rulingsByWork, workOf } from '../core/review'
 import {
   agreementsIn,
@@ -79,15 +79,15 @@ async function agree(args: Arguments): Promise<Outcome> {
 }
 
 /** What both copies say of the works of the first: a reader who is in both says what they say in the first. */
-function together(first: OpenedReview, second: OpenedReview): Record<string, OwnRulings> {
+function together(first: OpenedReview, second: OpenedReview): Buckets<OwnRulings> {
   const theirs = rulingsByWork(second.works, second.review.rulings).byWork
-  const all: Record<string, OwnRulings> = { ...first.told.ruled.byWork }
-  for (const [id, own] of Object.entries(theirs)) {
+  const all = new Map<string, OwnRulings>(heldEntries(first.told.ruled.byWork))
+  for (const [id, own] of heldEntries(theirs)) {
     const names = workOf(second.works.works, id)?.records ?? [id]
     const work = names.map((n) => workOf(first.works.works, n)).find((w) => w !== undefined)
-    if (work) all[work.id] = { ...own, ...all[work.id] }
+    if (work) all.set(work.id, { ...own, ...all.get(work.id) })
   }
-  return all
+  return inBuckets(all)
 }
 
 export const SELECTION_COMMANDS: Record<string, CliCommand> = {

@@ -1,3 +1,4 @@
+import { held } from '../core/base'
 import { Scanned } from '../core/engine'
 import { parse, type Expr } from '../core/query'
 import { followed, toDocument } from '../core/records'
@@ -82,7 +83,7 @@ export class DemoSelection {
     const works = this.records.works()
     const { byWork } = rulingsByWork(works, review.rulings)
     const said = saidOfWorks(works, review)
-    return new Map(works.works.map(({ id }) => [id, placeOf(byWork[id], said.get(id)).place]))
+    return new Map(works.works.map(({ id }) => [id, placeOf(held(byWork, id), said.get(id)).place]))
   }
   private at(place: Place): WorkRead[] {
     const placed = this.placed()
@@ -122,7 +123,7 @@ export class DemoSelection {
     const { rulings } = diary.review()
     const side = new DemoSide(diary, SECOND, SECOND_NAME)
     for (const { id } of works) {
-      const first = rulings[id]?.[`broad/${READER}`]
+      const first = held(rulings, id)?.[`broad/${READER}`]
       if (!first) continue
       const other = random.chance(0.12)
       const verdict = other ? (first.verdict === 'in' ? 'out' : 'in') : first.verdict
@@ -145,7 +146,7 @@ export class DemoSelection {
     const { diary, random } = this
     const works = this.records.works()
     const { byWork } = rulingsByWork(works, diary.review().rulings)
-    const differ = works.works.filter(({ id }) => placeOf(byWork[id]).broad.conflict)
+    const differ = works.works.filter(({ id }) => placeOf(held(byWork, id)).broad.conflict)
     for (const { id } of differ.slice(0, -1)) {
       const verdict = random.chance(0.5) ? 'in' : 'out'
       diary.do('ruling.settle', {

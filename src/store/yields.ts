@@ -1,9 +1,12 @@
 import { create } from 'zustand'
 
 /** How many works of the open review hold each term; nothing until the desk of records has counted them. */
-export const useYields = create<{ yields: ReadonlyMap<string, number> | undefined }>(() => ({
-  yields: undefined,
-}))
+interface Yields {
+  yields: ReadonlyMap<string, number> | undefined
+  /** They are being counted: a text that tells of them will read otherwise in a moment. */
+  counting: boolean
+}
 
-export const keepYields = (yields: ReadonlyMap<string, number> | undefined): void =>
-  useYields.setState({ yields })
+export const useYields = create<Yields>(() => ({ yields: undefined, counting: false }))
+
+export const keepYields = (kept: Yields): void => useYields.setState(kept)

@@ -1,4 +1,4 @@
-import { keptFor } from '../base'
+import { heldValues, keptFor } from '../base'
 import {
   currentRuns,
   standingImports,
@@ -115,7 +115,7 @@ export function figuresOf(review: Review, ruled: Ruled, tally: Tally = tallyOf(r
     readers: { broad: readersOf(ruled.byWork, 'broad'), close: readersOf(ruled.byWork, 'close') },
     pairsToSettle: ruled.works.toSettle.length,
     settledByHand: review.decisions.length,
-    toSettle: Object.values(ruled.byWork).filter((own) => Object.values(own).some((r) => r.toSettle)).length,
+    toSettle: heldValues(ruled.byWork).filter((own) => Object.values(own).some((r) => r.toSettle)).length,
     lostRulings: ruled.lost.length,
   }
 }

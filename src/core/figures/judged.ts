@@ -1,3 +1,4 @@
+import { held } from '../base'
 import type { Review, Ruled } from '../review'
 import { placeOf } from '../selection'
 import { saidOfWorks } from './tally'
@@ -11,7 +12,7 @@ export function judgedWorks(
   const included: string[] = []
   const excluded: { id: string; reason: string }[] = []
   for (const { id } of ruled.works.works) {
-    const { place, reason = 'none' } = placeOf(ruled.byWork[id], said.get(id))
+    const { place, reason = 'none' } = placeOf(held(ruled.byWork, id), said.get(id))
     if (place === 'included') included.push(id)
     if (place === 'out') excluded.push({ id, reason })
   }

@@ -1,4 +1,4 @@
-import { keptFor } from '../base'
+import { held, heldNames, keptFor } from '../base'
 import {
   importOf,
   isStanding,
@@ -166,10 +166,10 @@ export function tallyOf(review: Review, { works, byWork }: Ruled): Tally {
   const counting = new Counting(review)
   // Most works are such ones for long of which nothing was said: they are counted by import, not one by one.
   const unread = new Map(countOf(works.works).firstBy)
-  for (const id of new Set([...Object.keys(byWork), ...said.keys()])) {
+  for (const id of new Set([...heldNames(byWork), ...said.keys()])) {
     const importId = importOf(id)
     unread.set(importId, unread.get(importId)! - 1)
-    counting.add({ id }, byWork[id], placeOf(byWork[id], said.get(id)), 1)
+    counting.add({ id }, held(byWork, id), placeOf(held(byWork, id), said.get(id)), 1)
   }
   for (const [importId, count] of unread) counting.addUnread(importId, count)
   return counting.tally
@@ -187,8 +187,8 @@ export function tallyAfter(
   const counting = new Counting(review, before)
   for (const id of changed) {
     const work = workOf(is.works.works, id)!
-    counting.add(work, was.byWork[id], placeOf(was.byWork[id], said.get(id)), -1)
-    counting.add(work, is.byWork[id], placeOf(is.byWork[id], said.get(id)), 1)
+    counting.add(work, held(was.byWork, id), placeOf(held(was.byWork, id), said.get(id)), -1)
+    counting.add(work, held(is.byWork, id), placeOf(held(is.byWork, id), said.get(id)), 1)
   }
   return counting.tally
 }
@@ -215,6 +215,6 @@ export function studiesAmong(review: Review, { works, byWork }: Ruled, included:
       const work = workOf(works.works, works.oldNames.get(name) ?? name)
       if (work) bound.set(work.id, id)
     }
-  const members = [...bound].filter(([id]) => placeOf(byWork[id], said.get(id)).place === 'included')
+  const members = [...bound].filter(([id]) => placeOf(held(byWork, id), said.get(id)).place === 'included')
   return included - members.length + new Set(members.map(([, study]) => study)).size
 }

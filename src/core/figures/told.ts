@@ -1,3 +1,4 @@
+import { held } from '../base'
 import {
   rulingsAfter,
   fold,
@@ -55,7 +56,7 @@ export function tellOn(before: Told | undefined, review: Review, works: Works): 
     readersAfter(before.figures.readers[pass], changed, before.ruled, ruled, pass) ??
     figuresOf(review, ruled, tally).readers[pass]
   const settling = (of: Ruled): number =>
-    changed.filter((id) => Object.values(of.byWork[id] ?? {}).some((r) => r.toSettle)).length
+    changed.filter((id) => Object.values(held(of.byWork, id) ?? {}).some((r) => r.toSettle)).length
   return {
     review,
     ruled,
@@ -86,7 +87,7 @@ function readersAfter(
   pass: 'broad' | 'close',
 ): readonly string[] | undefined {
   const of = (ruled: Ruled, id: string): string[] =>
-    Object.values(ruled.byWork[id] ?? {}).flatMap((r) => (r.pass === pass ? [r.reader] : []))
+    Object.values(held(ruled.byWork, id) ?? {}).flatMap((r) => (r.pass === pass ? [r.reader] : []))
   const names = new Set(before)
   for (const id of changed) {
     const now = of(b, id)

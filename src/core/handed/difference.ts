@@ -6,7 +6,7 @@ import {
   type FactContext,
   type SourceFacts,
 } from '../account'
-import { plural, thousands } from '../base'
+import { heldEntries, plural, thousands } from '../base'
 import { limitWords } from '../query'
 import { nameOf, nameOfPerson, planOf, relate, type Relation, type Review, type Ruling } from '../review'
 import type { ReadReview } from './read-review'
@@ -135,7 +135,7 @@ const MOST = 20
 function rulingLines(a: Review, b: Review): string[] {
   const all = (r: Review): Map<string, Ruling> =>
     new Map(
-      Object.entries(r.rulings).flatMap(([id, own]) =>
+      heldEntries(r.rulings).flatMap(([id, own]) =>
         Object.entries(own).map(([key, ruling]) => [`${id} ${key}`, ruling] as const),
       ),
     )

@@ -10,9 +10,9 @@ import {
   toMarkdown,
   type AppendixContext,
 } from '../account'
-import { canonicalJson, foldWord } from '../base'
+import { canonicalJson, foldWord, holdsNothing } from '../base'
 import { writeCslJson, writeRis } from '../records'
-import type { Source } from '../review'
+import { plainReview, type Source } from '../review'
 import { searchedIn } from '../figures'
 import { appendixContextOf, type HandedFrom } from './from'
 import { leftOutWords } from './left-out'
@@ -77,7 +77,7 @@ export async function handedFiles(
       worksTable(from),
     )
   }
-  if (Object.keys(review.rulings).length)
+  if (!holdsNothing(review.rulings))
     text('selection/rulings.csv', 'every ruling as it stands', () => rulingsTable(review))
   if (context.flow) {
     const { svg, text: inWords } = context.flow
@@ -94,7 +94,7 @@ export async function handedFiles(
   text(
     'review.json',
     'the review as the journal comes to',
-    () => `${canonicalJson(JSON.parse(JSON.stringify(review)))}\n`,
+    () => `${canonicalJson(JSON.parse(JSON.stringify(plainReview(review))))}\n`,
   )
   text('licences.txt', 'whose this is', () => LICENCES)
   const others = new Map(files)

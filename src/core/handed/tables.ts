@@ -1,3 +1,4 @@
+import { held, heldEntries } from '../base'
 import { csvText } from '../records'
 import type { Review, WorkRead } from '../review'
 import { placeOf, reasonWords, type SaidOfWork } from '../selection'
@@ -9,7 +10,7 @@ export function worksTable({ review, works, told }: HandedFrom): string {
   const said: ReadonlyMap<string, SaidOfWork> = saidOfWorks(works, review)
   const nameOf = (id: string): string => review.sources.find((s) => s.id === id)?.name ?? id
   const row = (w: WorkRead): string[] => {
-    const { place, reason } = placeOf(told.ruled.byWork[w.id], said.get(w.id))
+    const { place, reason } = placeOf(held(told.ruled.byWork, w.id), said.get(w.id))
     return [
       w.id,
       w.record.title,
@@ -29,7 +30,7 @@ export function worksTable({ review, works, told }: HandedFrom): string {
 
 /** Every ruling as it stands: on which record, in which pass, by whom (their id), and why. */
 export function rulingsTable(review: Review): string {
-  const rows = Object.entries(review.rulings)
+  const rows = heldEntries(review.rulings)
     .sort(([a], [b]) => (a < b ? -1 : 1))
     .flatMap(([recordId, own]) =>
       Object.entries(own)

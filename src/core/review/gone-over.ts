@@ -1,3 +1,4 @@
+import { heldEntries, hold } from '../base'
 import type { ReachedLine, Review, RunEvidence } from './values'
 
 /** What a run of the first form did not say of itself. */
@@ -20,11 +21,11 @@ export function goneOver(review: Review, runs: readonly RunAddition[]): void {
     run.by = idOf(run.by)
     if (more) Object.assign(run, { keyRule: 0, reached: more.reached, evidence: more.evidence })
   }
-  for (const [recordId, own] of Object.entries(review.rulings))
-    review.rulings[recordId] = Object.fromEntries(
-      Object.values(own).map((r) => {
-        const reader = idOf(r.reader)
-        return [`${r.pass}/${reader}`, { ...r, reader }]
-      }),
-    )
+  for (const [recordId, own] of heldEntries(review.rulings)) {
+    const named = Object.values(own).map((r) => {
+      const reader = idOf(r.reader)
+      return [`${r.pass}/${reader}`, { ...r, reader }] as const
+    })
+    hold(review.rulings, recordId, Object.fromEntries(named))
+  }
 }

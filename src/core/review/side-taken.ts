@@ -1,3 +1,4 @@
+import { held, heldEntries, heldValues, hold, letGo } from '../base'
 import { togetherSaid, type SearchReview } from './search-review-values'
 import type { Person, Review, Ruling } from './values'
 
@@ -40,12 +41,12 @@ export function takeSide(review: Review, side: SideTaken): void {
 const keyOf = (s: SideTaken): string => `${s.person} ${s.digests.at(-1)!}`
 
 function putRulings(review: Review, person: string, chains: readonly SideTaken[]): void {
-  for (const own of Object.values(review.rulings))
+  for (const own of heldValues(review.rulings))
     for (const pass of ['broad', 'close']) delete own[`${pass}/${person}`]
   const sorted = [...chains].sort((a, b) => (keyOf(a) < keyOf(b) ? -1 : 1))
   const said = new Map<string, Ruling[]>()
   for (const { state } of sorted)
-    for (const [recordId, own] of Object.entries(state.rulings))
+    for (const [recordId, own] of heldEntries(state.rulings))
       for (const [key, ruling] of Object.entries(own)) {
         const name = `${recordId}\n${key}`
         said.set(name, [...(said.get(name) ?? []), ruling])
@@ -54,13 +55,14 @@ function putRulings(review: Review, person: string, chains: readonly SideTaken[]
     const [recordId = '', key = ''] = name.split('\n')
     const first = all[0]!
     const alike = all.every((r) => r.verdict === first.verdict)
-    ;(review.rulings[recordId] ??= {})[key] = alike
-      ? first
-      : { recordId, pass: first.pass, reader: person, verdict: 'unsure' }
+    const ruling = alike ? first : { recordId, pass: first.pass, reader: person, verdict: 'unsure' as const }
+    const own = held(review.rulings, recordId)
+    if (own) own[key] = ruling
+    else hold(review.rulings, recordId, { [key]: ruling })
   }
   // A record of which nothing is said any more, by anybody, is as if it had never been spoken of.
-  for (const [recordId, own] of Object.entries(review.rulings))
-    if (!Object.keys(own).length) delete review.rulings[recordId]
+  for (const [recordId, own] of heldEntries(review.rulings))
+    if (!Object.keys(own).length) letGo(review.rulings, recordId)
 }
 
 function putSearchReview(review: Review, person: string, chains: readonly SideTaken[]): void {

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { Id } from '../base'
+import { Id, type Buckets } from '../base'
 import { Profile } from '../profile'
 import { LimitValue } from '../query'
 import type { Decision } from '../records'
@@ -308,7 +308,7 @@ export interface Review extends Selecting, Written, SearchReviewing {
   /** Side journals that were taken in, by person and head. */
   sides: SideTaken[]
   /** By record, then by pass and person ("broad/" and an id). */
-  rulings: Record<string, Record<string, Ruling>>
+  rulings: Buckets<Record<string, Ruling>>
   account: {
     voice: Voice
     /** Absent: by theme. */

@@ -18,12 +18,13 @@ export interface PassCounts {
 }
 
 /** By work, then by pass and reader. */
-type ByWork = Readonly<Record<string, Readonly<Record<string, RulingLike>>>>
+type ByWork = Readonly<Buckets<Readonly<Record<string, RulingLike>>>>
 
 /** The readers who ruled in a pass, in alphabetical order. */
 export function readersOf(rulings: ByWork, pass: PassName): string[] {
   const names = new Set<string>()
-  for (const own of Object.values(rulings))
+  for (const own of heldValues(rulings))
     for (const r of Object.values(own)) if (r.pass === pass) names.add(r.reader)
   return [...names].sort()
 }
+import { heldValues, type Buckets } from '../base'

@@ -1,3 +1,4 @@
+import { inBuckets } from '../base'
 import { describe, expect, it } from 'vitest'
 import {
   drawFlow,
@@ -34,7 +35,9 @@ describe('where a work is', () => {
       place: 'set aside',
       reason: 'none',
     })
-    expect(readersOf({ w: said(['broad', 'b', 'in'], ['close', 'a', 'in']) }, 'broad')).toEqual(['b'])
+    expect(readersOf(inBuckets([['w', said(['broad', 'b', 'in'], ['close', 'a', 'in'])]]), 'broad')).toEqual([
+      'b',
+    ])
   })
 
   it('follows what was settled, what became of its full text, and the close pass only where it was kept', () => {

@@ -12,6 +12,7 @@ import {
 import { plural } from '@/core/base'
 import { useStore } from '@/store/provider'
 import { useLeadTo } from '@/store/use-lead-to'
+import { useYields } from '@/store/yields'
 import { ReasonInput } from '../shared/reason-input'
 
 /** What strikes in the section as it stands, and what changed in it since it was last read. */
@@ -99,6 +100,8 @@ function AdviceRow({ advice, context }: { advice: Advice; context: FactContext }
 function Changed({ context, passages }: { context: FactContext; passages: readonly Passage[] }) {
   const { act, deed, now } = useStore()
   const { textRead } = context.review
+  // What is still being counted would read otherwise in a moment, and be told as a change.
+  const counting = useYields((s) => s.counting)
   const changed = factsChanged(context, passages)
   const read = (
     <button
@@ -130,7 +133,7 @@ function Changed({ context, passages }: { context: FactContext; passages: readon
           )}
         </p>
       ))}
-      {(!textRead || changed.length > 0) && <p className="sub">{read}</p>}
+      {!counting && (!textRead || changed.length > 0) && <p className="sub">{read}</p>}
     </section>
   )
 }

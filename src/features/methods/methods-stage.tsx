@@ -19,6 +19,7 @@ import { useActions, type Action } from '@/store/actions'
 import { useSession, useStore } from '@/store/provider'
 import { useAccount } from '@/store/use-account'
 import { useWhereabouts } from '@/store/whereabouts'
+import { useYields } from '@/store/yields'
 import { fileName, saveFile } from '@/ui/save-file'
 import { KeyHint } from '../shared/key-hint'
 import { Tabs } from '../shared/tabs'
@@ -124,6 +125,8 @@ function SectionPane({ context, passages }: { context: FactContext; passages: re
   const { message } = App.useApp()
   const { review } = context
   const told = useSession((s) => s.told)
+  // A file that is made while words are counted would hold another text than the one that is read a moment later.
+  const counting = useYields((s) => s.counting)
   const actions = useMemo<Action[]>(() => {
     const title = review.title || 'Search and selection'
     const failed = (error: unknown): void => {
@@ -138,7 +141,7 @@ function SectionPane({ context, passages }: { context: FactContext; passages: re
             .then((bytes) => saveFile(fileName(title, ending), bytes, type))
             .catch(failed),
         )
-    return [
+    const files: Action[] = [
       {
         id: 'word',
         label: 'Word',
@@ -160,6 +163,9 @@ function SectionPane({ context, passages }: { context: FactContext; passages: re
       },
       { id: 'html', label: 'HTML', key: 'H', run: file('html', 'text/html', toHtml) },
       { id: 'latex', label: 'LaTeX', key: 'L', run: file('tex', 'application/x-tex', toLatex) },
+    ]
+    return [
+      ...(counting ? [] : files),
       {
         id: 'methods-package',
         label: 'Package',
@@ -168,7 +174,7 @@ function SectionPane({ context, passages }: { context: FactContext; passages: re
         run: () => handOn(store),
       },
     ]
-  }, [context, deed, message, passages, review.title, store, told])
+  }, [context, counting, deed, message, passages, review.title, store, told])
   useActions('methods', actions)
   const telling = tellingOf(context)
   const shown = passages.filter((p) => p.content.length)

@@ -19,6 +19,7 @@ import type { Told } from '@/core/figures'
 import type { FrozenText } from '@/core/review'
 import { useStore } from '@/store/provider'
 import { useAsked } from '@/store/use-asked'
+import { useYields } from '@/store/yields'
 import { TreeView } from '../shared/tree-view'
 import { sectionOf } from './section-files'
 import { TreeExports } from './tree-exports'
@@ -75,6 +76,7 @@ function FreezeText({
   const { act, deed, lay, newId, now } = useStore()
   const [name, setName] = useState('')
   const [purpose, setPurpose] = useState<FrozenText['purpose']>('submission')
+  const counting = useYields((s) => s.counting)
   const last = context.entries?.at(-1)
   const freeze = async (): Promise<void> => {
     if (!last) return
@@ -120,7 +122,7 @@ function FreezeText({
           ]}
           popupMatchSelectWidth={false}
         />
-        <Button size="small" disabled={!name.trim() || !passages.length} onClick={() => deed(freeze())}>
+        <Button size="small" disabled={counting || !name.trim() || !passages.length} onClick={() => deed(freeze())}>
           Freeze the text
         </Button>
       </p>

@@ -1,3 +1,4 @@
+import { held } from '@/core/base'
 import { useMemo } from 'react'
 import { saidOfWorks } from '@/core/figures'
 import type { Review, Ruled, Work } from '@/core/review'
@@ -28,7 +29,7 @@ export function useSelected(): Selected {
       ruled,
       works: ruled.works.works,
       said,
-      placed: (id) => placeOf(ruled.byWork[id], said.get(id)),
+      placed: (id) => placeOf(held(ruled.byWork, id), said.get(id)),
     }),
     [review, ruled, said],
   )

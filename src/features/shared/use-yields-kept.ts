@@ -1,4 +1,4 @@
-import { useEffect } from 'react'
+import { useLayoutEffect } from 'react'
 import { termAsks } from '@/core/figures'
 import { useSession } from '@/store/provider'
 import { useAsked } from '@/store/use-asked'
@@ -10,7 +10,7 @@ export function useYieldsKept(wanted: boolean): void {
   const review = useSession((s) => s.folded.review)
   const works = useSession((s) => s.told.ruled.works)
   const { terms, sources } = review
-  const { value } = useAsked(
+  const { value, waiting } = useAsked(
     () =>
       wanted && works.works.length
         ? recordsDesk()
@@ -22,8 +22,10 @@ export function useYieldsKept(wanted: boolean): void {
     { keep: true },
   )
   // Elsewhere the record may change without them: what is told there stands in the order of the plan.
-  useEffect(() => {
-    keepYields(value)
-    return () => keepYields(undefined)
-  }, [value])
+  // Before anything is drawn: nobody presses what is there for a moment only.
+  const counting = wanted && waiting && works.works.length > 0
+  useLayoutEffect(() => {
+    keepYields({ yields: value, counting })
+    return () => keepYields({ yields: undefined, counting: false })
+  }, [value, counting])
 }

@@ -1,7 +1,7 @@
 'use client'
 import { Radio } from 'antd'
 import { useMemo, useState } from 'react'
-import { plural, thousands } from '@/core/base'
+import { held, plural, thousands } from '@/core/base'
 import type { Letter, Review } from '@/core/review'
 import { useSession, useStore } from '@/store/provider'
 import type { SourceInfo } from '@/standins/source-info'
@@ -20,7 +20,7 @@ export function Harvest({ review, sources }: { review: Review; sources: readonly
   const works = useSession((s) => s.told.ruled.works.works)
   const rulings = useSession((s) => s.told.ruled.byWork)
   const kept = useMemo(
-    () => works.filter((w) => Object.values(rulings[w.id] ?? {}).some((r) => r.verdict === 'in')),
+    () => works.filter((w) => Object.values(held(rulings, w.id) ?? {}).some((r) => r.verdict === 'in')),
     [works, rulings],
   )
   const [chosen, setChosen] = useState<From>()

@@ -1,3 +1,4 @@
+import { held } from '@/core/base'
 import { transfer } from 'comlink'
 import {
   bestValues,
@@ -439,7 +440,9 @@ export class RecordsDesk {
   }
 
   private ruledOf(work: Work): string {
-    const own = Object.values(this.ruled?.byWork[work.id] ?? {}).filter((r) => r.pass === 'broad')
+    const own = Object.values((this.ruled && held(this.ruled.byWork, work.id)) ?? {}).filter(
+      (r) => r.pass === 'broad',
+    )
     if (!own.length) return 'not yet'
     const verdicts = [...new Set(own.map((r) => (r.toSettle ? 'to settle' : r.verdict)))]
     return verdicts.length > 1 ? 'differently' : verdicts[0]!

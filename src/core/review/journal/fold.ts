@@ -2,6 +2,7 @@ import { produce } from 'immer'
 import { drain, problem, type Problem } from '../../base'
 import type { Command } from '../commands'
 import { kindNamed } from '../kinds'
+import { reviewFromPlain, type PlainReview } from '../plain-review'
 import type { SideTaken } from '../side-taken'
 import { emptyReview, type Review } from '../values'
 import { Deeds } from './deeds'
@@ -40,11 +41,13 @@ export interface Snapshot {
 /** What lies beside the journal and reading it needs. */
 export interface Beside {
   /** The state of a journal whose first form was left out, by digest. */
-  state?: (digest: string) => Review | undefined
+  state?: (digest: string) => PlainReview | undefined
   /** Side journals that were taken in, by digest. */
   side?: (digest: string) => SideTaken | undefined
 }
 
+/** Of a kept state: of the entries that it was read from, and of its own (1: rulings lie in buckets). */
+const FORM = SCHEMA_VERSION * 10 + 1
 /** Commands that are read or done between two breaths of a fold in steps. */
 const STEP = 500
 /** Marks lie this far apart: close at the end, where one undoes, and far apart before. */
@@ -83,7 +86,7 @@ export function* foldInSteps(
   const first = entries[0]?.seq ?? 0
   if (snapshot) {
     const serves =
-      snapshot.schema === SCHEMA_VERSION &&
+      snapshot.schema === FORM &&
       entries[snapshot.seq - first]?.digest === snapshot.digest &&
       isFolded(snapshot.folded)
     if (!serves) return undefined
@@ -97,8 +100,8 @@ export function* foldInSteps(
 function beginLate(entry: Entry, { state }: Beside): Folded | undefined {
   const read = commandOf(entry)
   if (!read.ok || read.value.kind !== 'journal.goOver') return undefined
-  const review = state?.(read.value.payload.state)
-  return review && { ...NOTHING, review, floor: entry.seq }
+  const plain = state?.(read.value.payload.state)
+  return plain && { ...NOTHING, review: reviewFromPlain(plain), floor: entry.seq }
 }
 
 /** Has a fold from disk all its parts? A part that is missing would only be missed much later, somewhere else. */
@@ -243,7 +246,7 @@ function applyAll(
 /** A snapshot of a fold over all of these entries; undefined for an empty journal. */
 export function snapshotOf(entries: readonly Entry[], folded: Folded): Snapshot | undefined {
   const last = entries[entries.length - 1]
-  return last && { seq: last.seq, digest: last.digest, schema: SCHEMA_VERSION, folded }
+  return last && { seq: last.seq, digest: last.digest, schema: FORM, folded }
 }
 
 /**
@@ -280,7 +283,7 @@ export function snapshotToKeep(entries: readonly Entry[], folded: Folded): Snaps
   return {
     seq: mark.seq,
     digest: entry.digest,
-    schema: SCHEMA_VERSION,
+    schema: FORM,
     folded: {
       review: mark.review,
       done: folded.done.filter(before),

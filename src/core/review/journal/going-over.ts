@@ -1,9 +1,10 @@
 import { produce } from 'immer'
-import { canonicalJson, digestOf } from '../../base'
+import { canonicalJson, digestOf, heldValues } from '../../base'
 import { reachedBy } from '../../strategy'
 import type { Command } from '../commands'
 import { goneOver, type RunAddition } from '../gone-over'
 import { kindNamed } from '../kinds'
+import { plainReview } from '../plain-review'
 import type { Person, Review, Run, RunEvidence } from '../values'
 import { ofFirstForm, type Entry } from './entry'
 import { momentsOfRuns } from './moments'
@@ -27,7 +28,7 @@ const namesIn = (review: Review): string[] => [
   ...new Set(
     [
       ...review.runs.map((r) => r.by),
-      ...Object.values(review.rulings).flatMap((own) => Object.values(own).map((r) => r.reader)),
+      ...heldValues(review.rulings).flatMap((own) => Object.values(own).map((r) => r.reader)),
     ].filter((name) => name.trim() !== ''),
   ),
 ]
@@ -59,7 +60,7 @@ export function goingOver(
     for (const { kind, payload } of named) kindNamed(kind)!.apply(draft, payload, written)
     goneOver(draft, runs)
   })
-  const state = new TextEncoder().encode(canonicalJson(withoutNames(behind)))
+  const state = new TextEncoder().encode(canonicalJson(plainReview(withoutNames(behind))))
   return {
     people: named,
     goOver: (last) => ({

@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { digestOf } from '../../base'
+import { digestOf, heldEntries } from '../../base'
 import type { Command } from '../commands'
 import { fold, nextEntry, ownSide, readSide, sideBytes, sidesIn, type Entry, type SideJournal } from '.'
 
@@ -79,7 +79,7 @@ describe('what a reader hands over', () => {
         expect(problems).toEqual([])
         const own = (of: typeof said, person: string) =>
           Object.fromEntries(
-            Object.entries(of).flatMap(([id, by]) =>
+            heldEntries(of).flatMap(([id, by]) =>
               by[`broad/${person}`] ? [[id, by[`broad/${person}`]]] : [],
             ),
           )

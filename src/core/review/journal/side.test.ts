@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { digestOf } from '../../base'
+import { digestOf, held } from '../../base'
 import type { Command } from '../commands'
 import { journalOf } from '../journal.fixture'
 import type { Review } from '../values'
@@ -97,7 +97,7 @@ describe('a side journal', () => {
 
   it('lets no ruling of one reader take the place of another’s', () => {
     const [a, b] = [going('p-a', [ruled('p-a', 'i/1', 'in')]), going('p-b', [ruled('p-b', 'i/1', 'out')])]
-    expect(Object.keys(after([a, b], [ruled('p-1', 'i/1', 'in')]).rulings['i/1']!).sort()).toEqual([
+    expect(Object.keys(held(after([a, b], [ruled('p-1', 'i/1', 'in')]).rulings, 'i/1')!).sort()).toEqual([
       'broad/p-1',
       'broad/p-a',
       'broad/p-b',
@@ -107,10 +107,10 @@ describe('a side journal', () => {
   it('takes the place of what it goes on from, and where two parted and differ, neither wins', () => {
     const first = going('p-a', [ruled('p-a', 'i/1', 'in'), ruled('p-a', 'i/2', 'out')])
     const later = going('p-a', [ruled('p-a', 'i/1', 'out')], first.entries)
-    expect(after([later, first]).rulings['i/1']!['broad/p-a']!.verdict).toBe('out')
+    expect(held(after([later, first]).rulings, 'i/1')!['broad/p-a']!.verdict).toBe('out')
     const parted = going('p-a', [ruled('p-a', 'i/1', 'in')], first.entries)
     const both = after([later, parted]).rulings
-    expect([both['i/1']!['broad/p-a']!.verdict, both['i/2']!['broad/p-a']!.verdict]).toEqual([
+    expect([held(both, 'i/1')!['broad/p-a']!.verdict, held(both, 'i/2')!['broad/p-a']!.verdict]).toEqual([
       'unsure',
       'out',
     ])
@@ -158,6 +158,6 @@ describe('a side journal', () => {
     const side = going('p-a', [ruled('p-a', 'i/1', 'in')])
     const folded = fold(journalOf([begin, ruled('p-1', 'i/1', 'in'), take(side)]))
     expect(folded.problems).toMatchObject([{ code: 'entry-unfit', at: 'entry 2' }])
-    expect(Object.keys(folded.review.rulings['i/1']!)).toEqual(['broad/p-1'])
+    expect(Object.keys(held(folded.review.rulings, 'i/1')!)).toEqual(['broad/p-1'])
   })
 })

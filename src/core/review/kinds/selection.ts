@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { held, hold } from '../../base'
 import {
   Contact,
   CriteriaVersion,
@@ -14,8 +15,16 @@ import {
   Step,
   Study,
   WebPage,
+  type Review,
 } from '../values'
 import { atStage, drop, kind, PLAIN, put, removes, said, sets } from './kind'
+
+/** What was said of a record, under its pass and person. */
+function putRuling({ rulings }: Review, key: string, ruling: Ruling): void {
+  const own = held(rulings, ruling.recordId)
+  if (own) own[key] = ruling
+  else hold(rulings, ruling.recordId, { [key]: ruling })
+}
 
 export const SELECTION_KINDS = {
   'ruling.set': kind({
@@ -25,11 +34,11 @@ export const SELECTION_KINDS = {
       const key = `${p.pass}/${p.reader}`
       // What this one replaces no longer replaces it.
       for (const id of p.replaces ?? []) {
-        const earlier = r.rulings[id]?.[key]
+        const earlier = held(r.rulings, id)?.[key]
         if (earlier?.replaces?.includes(p.recordId))
           earlier.replaces = earlier.replaces.filter((other) => other !== p.recordId)
       }
-      ;(r.rulings[p.recordId] ??= {})[key] = p
+      putRuling(r, key, p)
     },
     place: (p) => atStage('selection', `work:${p.recordId}`),
     words: said('work ruled'),
@@ -46,7 +55,7 @@ export const SELECTION_KINDS = {
     }),
     apply: (r, p) => {
       for (const id of [p.recordId, ...(p.also ?? [])]) {
-        const own = r.rulings[id]
+        const own = held(r.rulings, id)
         if (own) delete own[`${p.pass}/${p.reader}`]
       }
     },
@@ -60,7 +69,7 @@ export const SELECTION_KINDS = {
     apply: (r, { records, pass, reader, verdict, because }) => {
       const key = `${pass}/${reader}`
       for (const recordId of records)
-        (r.rulings[recordId] ??= {})[key] = { recordId, pass, reader, verdict, reason: because, unread: true }
+        putRuling(r, key, { recordId, pass, reader, verdict, reason: because, unread: true })
     },
     place: (p) => atStage('selection', `work:${p.records[0]}`),
     words: said('works ruled together'),

@@ -5,6 +5,7 @@ import { readVocabulary } from '../../vocabulary'
 import type { Import } from '../values'
 import { reachesBytes } from '../kinds'
 import { commandOf, fold, readSide, withoutNames, type Entry } from '../journal'
+import { plainReview } from '../plain-review'
 
 const text = (bytes: Uint8Array): string => new TextDecoder('utf-8', { fatal: true }).decode(bytes)
 
@@ -75,7 +76,7 @@ function checkPart(
 
 /** The digest of the state behind the entry of going over, reckoned from the first form before it. */
 function stateDigest(entries: readonly Entry[], seq: number): string {
-  return digestOf(canonicalJson(withoutNames(fold(entries.slice(0, seq + 1)).review)))
+  return digestOf(canonicalJson(plainReview(withoutNames(fold(entries.slice(0, seq + 1)).review))))
 }
 
 /** What is wrong with a block; undefined where nothing is. */

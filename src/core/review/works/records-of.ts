@@ -1,4 +1,4 @@
-import { keptFor } from '../../base'
+import { heldNames, keptFor } from '../../base'
 import type { Rec } from '../../records'
 import { recordNames, standingImports } from '../imports'
 import { importOf, type Import, type Review } from '../values'
@@ -29,7 +29,7 @@ function spokenOf({
 }: Pick<Review, 'imports' | 'decisions' | 'rulings'>): Import[] {
   const standing = new Set(standingImports({ imports }))
   if (standing.size === imports.length) return []
-  const spoken = new Set([...Object.keys(rulings), ...decisions.flatMap((d) => [d.a, d.b])].map(importOf))
+  const spoken = new Set([...heldNames(rulings), ...decisions.flatMap((d) => [d.a, d.b])].map(importOf))
   return imports.filter((i) => !standing.has(i) && spoken.has(i.id))
 }
 
@@ -53,7 +53,7 @@ export const namedRecords = (
 
 /** The first form's names of works under which something was said. */
 export const oldNamesIn = keptFor((rulings: Review['rulings']): string[] =>
-  Object.keys(rulings).filter((name) => name.startsWith('was:')),
+  heldNames(rulings).filter((name) => name.startsWith('was:')),
 )
 
 /**

@@ -1,4 +1,4 @@
-import { keptFor } from '../../base'
+import { held, heldApart, heldNames, keptFor, withHeld, type Buckets } from '../../base'
 import type { Review, Ruling } from '../values'
 import type { Work, Works } from './works'
 
@@ -9,7 +9,7 @@ export interface WorkRuling extends Ruling {
 }
 
 /** By work, then by pass and person ("broad/" and an id). Works of which nobody has said anything are left out. */
-export type RulingsByWork = Readonly<Record<string, Readonly<Record<string, WorkRuling>>>>
+export type RulingsByWork = Readonly<Buckets<Readonly<Record<string, WorkRuling>>>>
 
 export interface Ruled {
   works: Works
@@ -35,7 +35,7 @@ export const workOf = (works: readonly Work[], recordId: string): Work | undefin
  */
 export function rulingsByWork(works: Works, rulings: Review['rulings'], before?: Ruled): Ruled {
   if (before?.works === works) return rulingsAfter(before, rulings).ruled
-  return found(works, rulings, Object.keys(rulings), {}, []).ruled
+  return found(works, rulings, heldNames(rulings), {}, []).ruled
 }
 
 /** The same found on for the same works, with the works of which something else is said now. */
@@ -44,10 +44,7 @@ export function rulingsAfter(
   rulings: Review['rulings'],
 ): { ruled: Ruled; changed: readonly string[] } {
   if (before.rulings === rulings) return { ruled: before, changed: [] }
-  const byWork: Record<string, Record<string, WorkRuling>> = {}
-  // Copied key by key: of a record with many thousand keys that takes half as long as spreading it.
-  for (const id in before.byWork) byWork[id] = before.byWork[id]!
-  return found(before.works, rulings, changedNames(before.rulings, rulings), byWork, before.lost)
+  return found(before.works, rulings, heldApart(before.rulings, rulings), before.byWork, before.lost)
 }
 
 /** Finds anew what is said of the works behind these names, over what was found of the others. */
@@ -55,7 +52,7 @@ function found(
   works: Works,
   rulings: Review['rulings'],
   names: readonly string[],
-  byWork: Record<string, Record<string, WorkRuling>>,
+  before: RulingsByWork,
   lostBefore: readonly string[],
 ): { ruled: Ruled; changed: readonly string[] } {
   const oldNames = oldNamesByRecord(works.oldNames)
@@ -64,24 +61,16 @@ function found(
   for (const name of names) {
     const work = workOf(works.works, works.oldNames.get(name) ?? name)
     if (work) affected.add(work)
-    else if (Object.keys(rulings[name] ?? {}).length) lost.add(name)
+    else if (Object.keys(held(rulings, name) ?? {}).length) lost.add(name)
     else lost.delete(name)
   }
-  for (const work of affected) {
+  const changes = [...affected].map((work) => {
     const own = ofWork(work, rulings, oldNames)
-    if (Object.keys(own).length) byWork[work.id] = own
-    else delete byWork[work.id]
-  }
-  const inOrder = lost.size ? Object.keys(rulings).filter((name) => lost.has(name)) : []
+    return [work.id, Object.keys(own).length ? own : undefined] as const
+  })
+  const byWork = withHeld(before, changes)
+  const inOrder = lost.size ? heldNames(rulings).filter((name) => lost.has(name)) : []
   return { ruled: { works, rulings, byWork, lost: inOrder }, changed: [...affected].map((w) => w.id) }
-}
-
-/** Names under which one of these has something else than the other. */
-function changedNames(before: Review['rulings'], after: Review['rulings']): string[] {
-  const changed: string[] = []
-  for (const name in after) if (after[name] !== before[name]) changed.push(name)
-  for (const name in before) if (after[name] === undefined) changed.push(name)
-  return changed
 }
 
 const oldNamesByRecord = keptFor((oldNames: ReadonlyMap<string, string>) => {
@@ -99,7 +88,7 @@ function ofWork(
   const own = new Set(names)
   const said = new Map<string, Ruling[]>()
   for (const name of names)
-    for (const [key, ruling] of Object.entries(rulings[name] ?? {}))
+    for (const [key, ruling] of Object.entries(held(rulings, name) ?? {}))
       said.set(key, [...(said.get(key) ?? []), ruling])
   const found: Record<string, WorkRuling> = {}
   for (const [key, all] of said) {
@@ -128,7 +117,7 @@ export const ruledBefore = (
   reader: string,
 ): string[] => {
   return namesOf(work, oldNamesByRecord(works.oldNames)).filter(
-    (name) => rulings[name]?.[`${pass}/${reader}`] !== undefined,
+    (name) => held(rulings, name)?.[`${pass}/${reader}`] !== undefined,
   )
 }
 

@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { drain } from '../../base'
+import { drain, inBuckets } from '../../base'
 import { emptyRecord, type Rec } from '../../records'
 import { emptyReview, type Import, type Review } from '../values'
 import { partitionOf } from './stored-partition'
@@ -90,7 +90,9 @@ describe('works under stored rules', () => {
   it('keep the records of an import that was superseded with the work that has them', () => {
     const imports = [importOf('i2', {}), importOf('i1', { supersedes: { ids: ['i2'] } })]
     const { works } = worksWith(imports, {
-      rulings: { 'i2/1': { 'broad/P': { recordId: 'i2/1', pass: 'broad', reader: 'P', verdict: 'in' } } },
+      rulings: inBuckets([
+        ['i2/1', { 'broad/P': { recordId: 'i2/1', pass: 'broad', reader: 'P', verdict: 'in' } }],
+      ]),
     })
     expect(works.map((w) => [w.records, w.former])).toEqual([
       [['i1/1'], ['i2/1']],

@@ -1,4 +1,4 @@
-import { messageOf } from '@/core/base'
+import { held, messageOf } from '@/core/base'
 import { useCallback, useEffect, useMemo, useState } from 'react'
 import { currentRuns } from '@/core/account'
 import type { Line, Review } from '@/core/review'
@@ -46,7 +46,8 @@ export function useJudged(review: Review, info: SourceInfo): () => Promise<Judge
   const ruled = useMemo(() => {
     const of = (verdict: 'in' | 'out'): string[] =>
       works.flatMap(({ id, sources }) =>
-        sources.includes(sourceId) && Object.values(rulings[id] ?? {}).some((r) => r.verdict === verdict)
+        sources.includes(sourceId) &&
+        Object.values(held(rulings, id) ?? {}).some((r) => r.verdict === verdict)
           ? [id]
           : [],
       )

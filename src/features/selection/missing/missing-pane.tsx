@@ -1,6 +1,6 @@
 'use client'
 import { useMemo } from 'react'
-import { inWords, plural, thousands } from '@/core/base'
+import { holdsNothing, inWords, plural, thousands } from '@/core/base'
 import { wilson } from '@/core/records'
 import type { Ruling } from '@/core/review'
 import { chapman, chapmanWarnings, stoppingCurve, type StoppingPoint } from '@/core/selection'
@@ -59,7 +59,7 @@ export function MissingPane({ selected }: { selected: Selected }) {
     .filter((p) => p.first && p.second)
     .sort((x, y) => y.both - x.both)
     .slice(0, 4)
-  if (!Object.keys(ruled.byWork).length)
+  if (holdsNothing(ruled.byWork))
     return <p className="empty">What may still be missing can be told when works have been ruled.</p>
   const percent = (n: number): string => `${Math.round(n * 100)} %`
   return (

@@ -1,7 +1,7 @@
 'use client'
 import { Button, Input, Modal, Select } from 'antd'
 import { useState, type ReactNode } from 'react'
-import { plural } from '@/core/base'
+import { held, plural } from '@/core/base'
 import type { PassName, Review } from '@/core/review'
 import { useSession, useStore } from '@/store/provider'
 import { useAsked } from '@/store/use-asked'
@@ -39,7 +39,7 @@ export function useMany(pass: PassName, selected: Selected): { open: () => void;
   const [because, setBecause] = useState('')
   const found = useNamedWorks(review, shown ? of : undefined)
   const options = namedWorks(review)
-  const left = found?.filter((id) => !ruled.byWork[id]?.[`${pass}/${person}`])
+  const left = found?.filter((id) => !held(ruled.byWork, id)?.[`${pass}/${person}`])
   const rule = (): void => {
     if (!left?.length || !because.trim()) return
     inName(() => {

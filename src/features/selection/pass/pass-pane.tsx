@@ -1,7 +1,7 @@
 'use client'
 import { Button, Input, Select } from 'antd'
 import { useMemo, useState } from 'react'
-import { plural, thousands } from '@/core/base'
+import { held, plural, thousands } from '@/core/base'
 import {
   workOf,
   type Answer,
@@ -81,7 +81,7 @@ export function PassPane({
     setWhich(to)
     setStepped(undefined)
     const fits = ({ id }: { id: string }): boolean => {
-      const ruling = ruled.byWork[id]?.[own]
+      const ruling = held(ruled.byWork, id)?.[own]
       if (to === 'left') return !ruling
       if (to === 'unsure') return ruling?.verdict === 'unsure'
       return ruling !== undefined && ruling.version !== version?.id
@@ -94,7 +94,7 @@ export function PassPane({
     )
   }
   const firstLeft = useMemo(
-    () => list.findIndex((w) => !ruled.byWork[w.id]?.[own]),
+    () => list.findIndex((w) => !held(ruled.byWork, w.id)?.[own]),
     [list, ruled.byWork, own],
   )
   const [stepped, setStepped] = useState<string>()
@@ -110,7 +110,7 @@ export function PassPane({
   const at = steppedAt >= 0 ? steppedAt : Math.max(0, firstLeft)
   const work = list[at]
   const { record, failed } = useShown(list, at)
-  const ruling = work && ruled.byWork[work.id]?.[own]
+  const ruling = work && held(ruled.byWork, work.id)?.[own]
   const criteria = useMemo(
     () => review.criteria.filter((c) => c.pass === pass && c.text.trim()),
     [review, pass],
@@ -132,7 +132,7 @@ export function PassPane({
   const next = (): void => {
     if (!work) return
     // From here to the next one that this reader has not ruled; the list ends where it ends.
-    const found = list.findIndex((w, i) => i > at && !ruled.byWork[w.id]?.[own])
+    const found = list.findIndex((w, i) => i > at && !held(ruled.byWork, w.id)?.[own])
     setStepped(list[found < 0 ? Math.min(at + 1, list.length - 1) : found]!.id)
   }
   const say = (
@@ -231,7 +231,7 @@ export function PassPane({
   const older =
     version &&
     order.works.some((w) => {
-      const r = ruled.byWork[w.id]?.[own]
+      const r = held(ruled.byWork, w.id)?.[own]
       return r !== undefined && r.version !== version.id
     })
   return (

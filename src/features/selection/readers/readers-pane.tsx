@@ -1,7 +1,7 @@
 'use client'
 import { Button, Input } from 'antd'
 import { useMemo, useState } from 'react'
-import { plural, thousands } from '@/core/base'
+import { held, holdsNothing, plural, thousands } from '@/core/base'
 import { nameOfPerson, type PassName, type Work } from '@/core/review'
 import { agreementsIn, SAID, type ReaderPair, reasonWords } from '@/core/selection'
 import { useActions, type Action } from '@/store/actions'
@@ -66,7 +66,7 @@ export function ReadersPane({ selected }: { selected: Selected }) {
         <Conflicts selected={selected} conflicts={conflicts} called={called} />
       ) : (
         <p className="empty">
-          {Object.keys(ruled.byWork).length && readers.broad.length > 1
+          {!holdsNothing(ruled.byWork) && readers.broad.length > 1
             ? 'Nothing is left that readers see differently.'
             : 'What two readers see differently will stand here, to be settled side by side.'}
         </p>
@@ -172,7 +172,7 @@ function Conflicts({
   const { pass, work } = conflicts[place]!
   const works = useMemo(() => conflicts.map((c) => c.work), [conflicts])
   const { record, failed } = useShown(works, place)
-  const own = Object.values(ruled.byWork[work.id] ?? {}).filter((r) => r.pass === pass)
+  const own = Object.values(held(ruled.byWork, work.id) ?? {}).filter((r) => r.pass === pass)
   const criteria = review.criteria.filter((c) => c.pass === pass && c.text.trim())
   const settle = (verdict: 'in' | 'out', why: { criterionId?: string; reason?: string } = {}): void =>
     inName(() =>
