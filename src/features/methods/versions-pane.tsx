@@ -122,7 +122,11 @@ function FreezeText({
           ]}
           popupMatchSelectWidth={false}
         />
-        <Button size="small" disabled={counting || !name.trim() || !passages.length} onClick={() => deed(freeze())}>
+        <Button
+          size="small"
+          disabled={counting || !name.trim() || !passages.length}
+          onClick={() => deed(freeze())}
+        >
           Freeze the text
         </Button>
       </p>
