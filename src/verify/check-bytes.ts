@@ -1,7 +1,8 @@
 import { unzipSync } from 'fflate'
 import { messageOf, plural } from '../core/base'
-import { packForPeople, type HandedFrom, type OpenedReview, type ReadReview } from '../core/handed'
+import { packForPeople, type OpenedReview } from '../core/handed'
 import { packReview, type Packed } from '../core/review'
+import type { VerifyHere } from '.'
 import { checked, unchecked, type Check } from './report'
 
 const CRATE = 'data/ro-crate-metadata.json'
@@ -25,13 +26,15 @@ async function compare(
   file: Uint8Array,
   opened: OpenedReview,
   packed: Omit<Packed, 'entries'>,
-  from: (read: ReadReview) => Promise<HandedFrom>,
+  { from, again: known = (_packed, make) => make() }: Pick<VerifyHere, 'from' | 'again'>,
 ): Promise<Check> {
   const whole: Packed = { entries: opened.entries, ...packed }
   const there = Object.keys(unzipSync(file, { filter: (f) => f.name === 'data/index.html' })).length > 0
   let again: Uint8Array
   try {
-    again = there ? await packForPeople(await from(opened), whole) : packReview(whole, opened.review.title)
+    again = there
+      ? await known(whole, async () => packForPeople(await from(opened), whole))
+      : packReview(whole, opened.review.title)
   } catch (error) {
     return checked(ABOUT, 'made again', [`They cannot be made again: ${messageOf(error)}`])
   }

@@ -1,6 +1,6 @@
 import { digestWords, plural, type Problem } from '../core/base'
 import { openReview, type HandedFrom, type OpenedReview, type ReadReview } from '../core/handed'
-import { inMemory, type Entry } from '../core/review'
+import { inMemory, type Entry, type Packed } from '../core/review'
 import type { OpenStandin } from '../standins'
 import { checkBytes } from './check-bytes'
 import { checkFlow, checkFrozen, checkPartition, checkTyped } from './check-record'
@@ -14,6 +14,8 @@ export { reportText, type Check } from './report'
 export interface VerifyHere {
   /** Letters, styles and writers, for making the files for people again. */
   from: (read: ReadReview) => Promise<HandedFrom>
+  /** What a review packs to, where that is known already; `make` finds it. */
+  again?: (packed: Packed, make: () => Promise<Uint8Array>) => Promise<Uint8Array>
   /** A stand-in in a release, opened for searching. */
   standin: (id: string, release: string) => OpenStandin | Promise<OpenStandin>
   /** Told of each check as it is done. */
@@ -36,7 +38,7 @@ export function checkDigest(given: string, entries: readonly Entry[]): Check {
 /** The checks of the file itself, which are quick; with the review, where it can be opened. */
 export async function verifyFile(
   bytes: Uint8Array,
-  here: Pick<VerifyHere, 'from' | 'done'>,
+  here: Pick<VerifyHere, 'from' | 'again' | 'done'>,
 ): Promise<{ checks: Check[]; opened?: OpenedReview }> {
   const read = await openReview(inMemory(bytes))
   const words = (p: Problem): string => `${p.message}${typeof p.at === 'string' ? ` (${p.at})` : ''}`
@@ -54,7 +56,7 @@ export async function verifyFile(
     : []
   const first = checked('Package', `${beside} against the manifest, ${chain}`, [], remarks)
   here.done?.(first)
-  const second = await checkBytes(bytes, opened, packed, here.from)
+  const second = await checkBytes(bytes, opened, packed, here)
   here.done?.(second)
   return { checks: [first, second], opened }
 }

@@ -15,8 +15,7 @@ import {
   sectionDocument,
   type FrozenDocument,
 } from '../core/account'
-import type { HandedFrom, ReadReview } from '../core/handed'
-import { joined, PackageWriter, type FrozenText } from '../core/review'
+import { joined, PackageWriter, type FrozenText, type Packed } from '../core/review'
 import { sourceFactsOf } from '../standins/source-facts'
 import { openReviewFile } from '../cli/open-package'
 import { handedFrom } from '../cli/account'
@@ -25,24 +24,21 @@ import { checkDigest, checkFrozen, verifyFile, verifyPackage } from '.'
 
 const DEMO = path.join(import.meta.dirname, '../../public/data/demo.luvren.zip')
 const there = existsSync(DEMO)
-/** References and Word files take most of the time, and are the same for the same records and words: each is made once. */
-const made = new Map<string, unknown>()
-const once = <T>(key: string, make: () => T): T => {
-  if (!made.has(key)) made.set(key, make())
-  return made.get(key) as T
-}
+/** What a review packs to follows from its journal and what lies beside it: for the same ones it is made once. */
+const made = new Map<string, Promise<Uint8Array>>()
 const HERE = {
-  from: async (read: ReadReview): Promise<HandedFrom> => {
-    const from = await handedFrom(read)
-    return {
-      ...from,
-      cite: (records) => once(`cite ${digestOf(JSON.stringify(records))}`, () => from.cite(records)),
-      word: (tree) => once(`word ${digestOf(JSON.stringify(tree))}`, () => from.word(tree)),
-    }
+  from: handedFrom,
+  again: (packed: Packed, make: () => Promise<Uint8Array>): Promise<Uint8Array> => {
+    const { entries, blobs, leftOut, unfinished } = packed
+    const beside = [...blobs].map(([digest, bytes]) => [digest, digestOf(bytes)])
+    const of = digestOf(JSON.stringify([entries, beside, leftOut, unfinished]))
+    if (!made.has(of)) made.set(of, make())
+    return made.get(of)!
   },
   standin: loadStandin,
 }
 const folder = mkdtempSync(path.join(tmpdir(), 'luvren-verify-'))
+let unpacked: Record<string, Uint8Array> | undefined
 const demo = (): Uint8Array => new Uint8Array(readFileSync(DEMO))
 
 /** What the checks of the file itself find, which are quick. */
@@ -157,7 +153,7 @@ describe.runIf(there)('verifying the demo', () => {
 function withManifest(name: string, bytes: Uint8Array): Uint8Array {
   const pieces: Uint8Array[] = []
   const out = new PackageWriter((piece) => pieces.push(piece))
-  for (const [own, was] of Object.entries(unzipSync(demo())))
+  for (const [own, was] of Object.entries((unpacked ??= unzipSync(demo()))))
     if (own.startsWith('data/')) out.add(own.slice('data/'.length), own === name ? bytes : was)
   out.end()
   return joined(pieces)
