@@ -13,7 +13,7 @@ import {
   writeRis,
   type Rec,
 } from '../src/core/records'
-import { say } from './browser'
+import { at, say } from './browser'
 
 const COUNT = Number(process.env.RECORDS ?? 100_000)
 const WORDS =
@@ -35,40 +35,62 @@ const record = (i: number): Rec => ({
 const megabytes = (bytes: number): string => (bytes / 1e6).toFixed(0)
 const gc = (globalThis as { gc?: () => void }).gc
 
-function reading(): void {
-  const part = writeRis(Array.from({ length: 1000 }, (_, i) => record(i)))
-  const pieces = COUNT / 1000
+const part = writeRis(Array.from({ length: 1000 }, (_, i) => record(i)))
+const bytes = new TextEncoder().encode(part)
+const size = (bytes.length * COUNT) / 1000
+
+/** Reads all of them as a file comes: in pieces, each a text of its own. */
+function readThem(keep: (r: Rec) => void): { took: number; most: number } {
   gc?.()
   const before = process.memoryUsage().rss
   let most = 0
-  const read: Rec[] = []
   const start = performance.now()
   const reader = readerFor(
     { format: 'ris' },
-    { item: (i) => i.record && read.push(i.record), stray: () => undefined },
+    { item: (i) => i.record && keep(i.record), stray: () => undefined },
   )
-  // As a file comes: in pieces, each a text of its own.
-  const bytes = new TextEncoder().encode(part)
   const decoder = new TextDecoder()
-  for (let n = 0; n < pieces; n++) {
+  for (let n = 0; n < COUNT / 1000; n++) {
     reader.push(decoder.decode(bytes))
     if (n % 10 === 0) most = Math.max(most, process.memoryUsage().rss - before)
   }
   reader.end()
-  const took = performance.now() - start
-  const size = bytes.length * pieces
-  console.log(
-    `reading ${read.length} RIS records, ${megabytes(size)} MB (${(size / read.length / 1000).toFixed(1)} kB each): ${took.toFixed(0)} ms, ${(size / 1e3 / took).toFixed(0)} MB/s; memory at most ${megabytes(most)} MB, ${(most / size).toFixed(2)} of the file`,
-  )
-  for (const few of [500, 1000]) {
-    const text = writeRis(Array.from({ length: few }, (_, i) => record(i)))
+  return { took: performance.now() - start, most }
+}
+
+const THEIRS = Number(process.env.THEIRS ?? 20_000)
+
+function reading(): void {
+  const words = (took: number, most: number): string =>
+    `${took.toFixed(0)} ms, ${(size / 1e3 / took).toFixed(0)} MB/s; memory at most ${megabytes(most)} MB, ${(most / size).toFixed(2)} of the file`
+  const text = part.repeat(THEIRS / 1000)
+  const rounds = Array.from({ length: 5 }, () => {
+    let passed = 0
+    const handed = readThem(() => passed++)
+    const read: Rec[] = []
+    const held = readThem((r) => read.push(r))
+    gc?.()
     const from = performance.now()
     const theirs = plugins.input.chain(text, { generateGraph: false })
-    const own = performance.now() - from
-    console.log(
-      `citation-js reads ${theirs.length} of them in ${own.toFixed(0)} ms: ${(own / few / (took / COUNT)).toFixed(1)} times as long for each`,
-    )
-  }
+    return { passed, handed, held, theirs: ((performance.now() - from) / theirs.length) * COUNT }
+  })
+  const middle = (of: (round: (typeof rounds)[number]) => number): number => at(rounds.map(of), 0.5)
+  const [first] = rounds
+  console.log(
+    `reading ${first!.passed} RIS records, ${megabytes(size)} MB (${(size / COUNT / 1000).toFixed(1)} kB each), each handed on as it comes: ${words(
+      middle((r) => r.handed.took),
+      first!.handed.most,
+    )}`,
+  )
+  console.log(
+    `the same, all held in memory: ${words(
+      middle((r) => r.held.took),
+      first!.held.most,
+    )}`,
+  )
+  console.log(
+    `citation-js, from ${THEIRS} of them: ${middle((r) => r.theirs).toFixed(0)} ms for as many; ${middle((r) => r.theirs / r.handed.took).toFixed(1)} times as long, ${middle((r) => r.theirs / r.held.took).toFixed(1)} times where all are held (medians of five rounds)`,
+  )
 }
 
 function matching(): void {

@@ -22,12 +22,16 @@ const FORMS: readonly [
   [/^([A-Za-z]{3,9})\.? +(\d{1,2}),? +(\d{4})$/, (m) => [m[3]!, monthOf(m[1]!), m[2]]],
 ]
 
+const YEAR = /^\d{4}$/
+
 /**
  * Reads a date: "2019", "2019/05", "2019-05-12", "May 2019", "12 May 2019", "May 12, 2019", with signs behind it that mean
  * nothing ("2019/05//"). Of another text only a year of four digits is taken. What month comes first in 03/04/2019 nobody
  * can know: then the year is all.
  */
 export function readDate(text: string): ReadDate {
+  // Most files have years alone.
+  if (text.length === 4 && YEAR.test(text)) return { year: Number(text), whole: true }
   const bare = text.trim().replace(/[/;,\s]+$/, '')
   for (const [form, parts] of FORMS) {
     const found = form.exec(bare)

@@ -41,13 +41,16 @@ export const atLine = (
   at: `line ${line}`,
 })
 
-/** Takes a text in pieces and gives its lines, whatever ends them; the last without an end comes with `end`. */
-export class Lines {
+/**
+ * Takes a text in pieces and tells where its lines are in what is at hand of it, whatever ends them; the last without an
+ * end comes with `end`.
+ */
+export class LineSpans {
   private rest = ''
   private count = 0
   private first = true
 
-  constructor(private readonly each: (line: string, number: number) => void) {}
+  constructor(private readonly each: (text: string, from: number, to: number, number: number) => void) {}
 
   push(text: string): void {
     let all = this.rest + text
@@ -64,10 +67,10 @@ export class Lines {
       if (cr >= 0 && (lf < 0 || cr < lf)) {
         // A carriage return at the very end may be half of a pair.
         if (cr === all.length - 1) break
-        this.each(all.slice(from, cr), ++this.count)
+        this.each(all, from, cr, ++this.count)
         from = cr + (all.charCodeAt(cr + 1) === 10 ? 2 : 1)
       } else if (lf >= 0) {
-        this.each(all.slice(from, lf), ++this.count)
+        this.each(all, from, lf, ++this.count)
         from = lf + 1
       } else break
     }
@@ -75,7 +78,15 @@ export class Lines {
   }
 
   end(): void {
-    if (this.rest) this.each(this.rest.replace(/\r$/, ''), ++this.count)
+    const last = this.rest.replace(/\r$/, '')
+    if (this.rest) this.each(last, 0, last.length, ++this.count)
     this.rest = ''
+  }
+}
+
+/** The same, each line as a text. */
+export class Lines extends LineSpans {
+  constructor(each: (line: string, number: number) => void) {
+    super((text, from, to, number) => each(text.slice(from, to), number))
   }
 }
