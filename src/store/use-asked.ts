@@ -1,4 +1,4 @@
-import { useEffect, useMemo, useState, type DependencyList } from 'react'
+import { startTransition, useEffect, useMemo, useState, type DependencyList } from 'react'
 import { useStore } from './provider'
 import { errorInWords } from './refusal'
 
@@ -36,7 +36,8 @@ export function useAsked<T>(
     const go = (): void => {
       asked.ask()?.then(
         (value) => {
-          if (current) setFound({ of: asked, value, failed: undefined })
+          // Drawn in parts: an answer may be a long list, and the page has to answer meanwhile.
+          if (current) startTransition(() => setFound({ of: asked, value, failed: undefined }))
         },
         (error: unknown) => {
           if (!current) return

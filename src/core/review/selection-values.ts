@@ -63,6 +63,18 @@ export const OrderChosen = z.object({
 })
 export type OrderChosen = z.infer<typeof OrderChosen>
 
+/** Works that another person was asked to read in a pass: the same ones, whatever becomes of the group they were. */
+export const ReadingAsked = z.object({
+  id: Id,
+  pass: PassName,
+  /** What they were called when they were chosen. */
+  called: Text,
+  records: z.array(RecordId).min(1),
+  at: z.iso.datetime({ offset: true }),
+  by: PersonId,
+})
+export type ReadingAsked = z.infer<typeof ReadingAsked>
+
 /** What two readers saw differently, settled. */
 export const Settlement = z.object({
   recordId: RecordId,
@@ -155,6 +167,7 @@ export type Quote = z.infer<typeof Quote>
 export interface Selecting {
   criteriaVersions?: CriteriaVersion[]
   orders?: OrderChosen[]
+  asked?: ReadingAsked[]
   /** By record, then by pass. */
   settlements?: Record<string, Partial<Record<PassName, Settlement>>>
   /** By record. */

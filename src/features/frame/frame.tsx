@@ -2,7 +2,7 @@
 import { Button } from 'antd'
 import Link from 'next/link'
 import { useSelectedLayoutSegment } from 'next/navigation'
-import { useEffect, useState, type MouseEvent, type ReactNode } from 'react'
+import { useDeferredValue, useEffect, useState, type MouseEvent, type ReactNode } from 'react'
 import { readOwnKeys, useRegistry } from '@/store/actions'
 import { FAULT_WORDS } from '@/store/fault-words'
 import { useSession, useStore } from '@/store/provider'
@@ -48,6 +48,8 @@ const pointFacts = (event: MouseEvent): void =>
 export function Frame({ reviewId, children }: { reviewId: string; children: ReactNode }) {
   const { deed, openReview, setting } = useStore()
   const open = useSession((s) => s.reviewId === reviewId)
+  // A stage is much to draw at once: it is drawn in parts, between which the page answers.
+  const ready = useDeferredValue(open, false) && open
   const failed = useSession((s) => s.failed)
   const fault = useSession((s) => s.fault)
   const title = useSession((s) => s.folded.review.title || s.folded.review.question)
@@ -99,7 +101,7 @@ export function Frame({ reviewId, children }: { reviewId: string; children: Reac
         <Course reviewId={reviewId} stage={stage} />
       </header>
       <main id="stage" tabIndex={-1} onMouseOver={pointFacts} onMouseLeave={() => lightFacts(undefined)}>
-        {open ? children : <p className="empty">Opening the review …</p>}
+        {ready ? children : <p className="empty">Opening the review …</p>}
       </main>
       <AccountPane stage={stage} />
       <Strip />

@@ -7,6 +7,7 @@ import {
   PassName,
   PersonId,
   Quote,
+  ReadingAsked,
   RecordId,
   Retrieval,
   Ruling,
@@ -99,6 +100,13 @@ export const SELECTION_KINDS = {
     },
     place: () => atStage('selection'),
     words: said('order of reading chosen'),
+  }),
+  'reading.ask': kind({
+    ...PLAIN,
+    schema: ReadingAsked,
+    apply: (r, p) => put((r.asked ??= []), p),
+    place: () => atStage('selection'),
+    words: said('another reader asked'),
   }),
   'retrieval.set': kind({
     ...PLAIN,

@@ -1,10 +1,12 @@
 'use client'
-import { useVirtualizer } from '@tanstack/react-virtual'
 import { useCallback, useEffect, useRef, useState } from 'react'
 import { useStore } from '@/store/provider'
+import { scrollToRow, useRowWindow } from '@/ui/use-row-window'
 import { recordsDesk, type WorkRow, type WorksAnswer } from '@/workers'
 
 const PART = 200
+/** The height of a row, in pixels: two lines of a title, one of who and where, one of signs. */
+const ROW = 93
 /** What a work is called while it is dragged. */
 export const DRAGGED_WORK = 'application/x-luvren-work'
 
@@ -64,38 +66,28 @@ export function WorksList({
   nameOf: (sourceId: string) => string
 }) {
   const scroll = useRef<HTMLDivElement>(null)
-  // eslint-disable-next-line react-hooks/incompatible-library -- the list is not memoized further down
-  const shown = useVirtualizer({
-    count,
-    getScrollElement: () => scroll.current,
-    estimateSize: () => 68,
-    overscan: 10,
-  })
+  const { height, from, to } = useRowWindow(scroll, count, ROW)
   useEffect(() => {
-    if (count) shown.scrollToIndex(at)
-  }, [at, count, shown])
+    if (count && scroll.current) scrollToRow(scroll.current, at, ROW)
+  }, [at, count])
   return (
     <div className="works-list" ref={scroll} tabIndex={0} role="group" aria-label="Works">
-      <div style={{ height: shown.getTotalSize(), position: 'relative' }}>
-        {shown.getVirtualItems().map(({ index, start }) => {
+      <div style={{ height, position: 'relative' }}>
+        {Array.from({ length: to - from }, (_, n) => {
+          const index = from + n
           const row = rows(index)
           return (
             <button
               key={index}
-              ref={shown.measureElement}
-              data-index={index}
               className={`plain works-row${index === at ? ' on' : ''}`}
-              style={{ position: 'absolute', top: 0, transform: `translateY(${start}px)` }}
+              style={{ position: 'absolute', top: index * ROW, height: ROW }}
               aria-current={index === at}
               onClick={() => choose(index)}
               draggable={row !== undefined}
               onDragStart={(e) => row && e.dataTransfer.setData(DRAGGED_WORK, row.id)}
             >
               <span className="title">{row?.title ?? ' '}</span>
-              <span className="sub">
-                {row && [row.who, row.journal].filter(Boolean).join(' · ')}
-                {row?.isNew && <b className="works-new"> · new with the last import</b>}
-              </span>
+              <span className="sub">{row && [row.who, row.journal].filter(Boolean).join(' · ')}</span>
               {row && (
                 <span className="works-signs">
                   <span title={row.sources.map(nameOf).join(', ')} className="works-dots">
@@ -104,6 +96,7 @@ export function WorksList({
                     ))}
                     <span className="hidden-text">found in {row.sources.map(nameOf).join(', ')}</span>
                   </span>
+                  {row.isNew && <b className="works-new">new with the last import</b>}
                   <span>{row.ruled === 'not yet' ? '' : row.ruled}</span>
                 </span>
               )}

@@ -1,8 +1,10 @@
 'use client'
 import { Button, Input, Select } from 'antd'
 import { useMemo, useState } from 'react'
+import { dateWords } from '@/core/account'
 import { held, plural, thousands } from '@/core/base'
 import {
+  nameOfPerson,
   workOf,
   type Answer,
   type Criterion,
@@ -18,11 +20,12 @@ import { useWhereabouts } from '@/store/whereabouts'
 import { RecordView } from '@/ui/record-view'
 import { KeyHint } from '../../shared/key-hint'
 import { recordProps } from '../../shared/record-props'
+import { namedWorks, useNamedWorks } from '../../shared/named-works'
 import { useMarker } from '../../shared/use-marks'
 import { FullText } from '../texts/full-text'
 import type { Selected } from '../use-selected'
 import { Gauge } from './gauge'
-import { namedWorks, useMany, useNamedWorks } from './many-dialog'
+import { useMany } from './many-dialog'
 import { Questions, rulesOut } from './questions'
 import { Quotes } from './quotes'
 import { useReason } from './reason-dialog'
@@ -60,12 +63,18 @@ export function PassPane({
   const counts = useSession((s) => s.told.figures[pass])
   const marker = useMarker(review)
   const order = useOrder(pass, selected)
-  const [which, setWhich] = useState<string>(box ? 'box' : 'all')
+  // What another person asked for is what is read first here; it can be put aside like any other choice of works.
+  const asked = review.asked?.findLast((a) => a.pass === pass && a.by !== person)
+  const [which, setWhich] = useState<string>(box ? 'box' : asked ? 'asked' : 'all')
   const named = useNamedWorks(review, which.includes(':') ? which : undefined)
+  const askedIds = (): ReadonlySet<string> =>
+    new Set((asked?.records ?? []).flatMap((id) => workOf(ruled.works.works, id)?.id ?? []))
   const rule = useRuling(pass, selected)
   const own = `${pass}/${person}`
   const version = review.criteriaVersions?.at(-1)
-  const [snapshot, setSnapshot] = useState<ReadonlySet<string> | undefined>(() => box && new Set(box.ids))
+  const [snapshot, setSnapshot] = useState<ReadonlySet<string> | undefined>(() =>
+    box ? new Set(box.ids) : asked && askedIds(),
+  )
   // The list of the broad pass is the same whatever is ruled: what is shown of its works need not be fetched again.
   const closePlaced = pass === 'close' ? placed : undefined
   const list = useMemo(() => {
@@ -87,6 +96,7 @@ export function PassPane({
       return ruling !== undefined && ruling.version !== version?.id
     }
     if (to === 'box') return setSnapshot(new Set(box?.ids))
+    if (to === 'asked') return setSnapshot(askedIds())
     setSnapshot(
       ['left', 'unsure', 'older'].includes(to)
         ? new Set(order.works.filter(fits).map((w) => w.id))
@@ -286,6 +296,7 @@ export function PassPane({
             options={[
               { value: 'all', label: 'all' },
               ...(box ? [{ value: 'box', label: box.words }] : []),
+              ...(asked ? [{ value: 'asked', label: `asked of you: ${asked.called}` }] : []),
               { value: 'left', label: 'not ruled by me' },
               { value: 'unsure', label: 'left open by me' },
               ...(older ? [{ value: 'older', label: 'ruled under older criteria' }] : []),
@@ -294,6 +305,12 @@ export function PassPane({
             onChange={narrow}
           />
         </label>
+        {which === 'asked' && asked && (
+          <p className="sub">
+            {nameOfPerson(review, asked.by)} asked on {dateWords(asked.at)} that you read these{' '}
+            {thousands(asked.records.length)}.
+          </p>
+        )}
         <p className="sub">
           {version ? `Criteria: ${version.name}. ` : ''}
           <button className="plain link" onClick={naming.open}>

@@ -4,11 +4,12 @@ import { useRef, useState } from 'react'
 import { create } from 'zustand'
 import { messageOf } from '@/core/base'
 import { dateWords } from '@/core/account'
-import { BACKUP_RHYTHMS, type BackupRhythm } from '@/core/review'
+import { BACKUP_RHYTHMS, workOf, type BackupRhythm, type PassName } from '@/core/review'
 import { useSession, useStore } from '@/store/provider'
 import type { Store } from '@/store/store'
 import { callback, longDesk, type HandedAs } from '@/workers'
 import type { Check } from '@/verify'
+import { namedWorks, useNamedWorks } from '../named-works'
 import { setRhythm, useBackup } from './backup'
 import { packageOf, rescuePackage, saveAs } from './save-package'
 import './hand-on.css'
@@ -37,14 +38,24 @@ const LEAVES = [
 ] as const
 type Leave = (typeof LEAVES)[number][0]
 
+const PASSES: { value: PassName; label: string }[] = [
+  { value: 'broad', label: 'titles and abstracts' },
+  { value: 'close', label: 'full texts' },
+]
+
 const RHYTHMS = (Object.keys(BACKUP_RHYTHMS) as BackupRhythm[]).map((value) => ({ value, label: value }))
 
 function HandOn({ close }: { close: () => void }) {
   const store = useStore()
   const review = useSession((s) => s.folded.review)
   const { rhythm, last } = useBackup()
+  const named = namedWorks(review)
   const [as, setAs] = useState<'review' | 'plan'>('review')
   const [left, setLeft] = useState<readonly Leave[]>([])
+  // Works for another reader, who is told which; all of them need no telling.
+  const [toRead, setToRead] = useState({ which: 'all', pass: 'broad' as PassName })
+  const forReader = as === 'review' && left.includes('rulings')
+  const asked = useNamedWorks(review, forReader && toRead.which !== 'all' ? toRead.which : undefined)
   const [work, setWork] = useState<string>()
   const [failed, setFailed] = useState<string>()
   const [checks, setChecks] = useState<readonly Check[]>()
@@ -79,8 +90,20 @@ function HandOn({ close }: { close: () => void }) {
         .catch((error: unknown) => setFailed(`The package could not be made: ${messageOf(error)}`))
         .finally(() => setWork(undefined)),
     )
+  const ask = async (): Promise<void> => {
+    if (!forReader || toRead.which === 'all' || !asked?.length) return
+    const { ruled } = store.session.getState().told
+    const records = asked.map((id) => workOf(ruled.works.works, id)?.records[0] ?? id)
+    const called = named.find((n) => n.value === toRead.which)?.label ?? ''
+    const before = review.asked?.at(-1)
+    const same = before?.pass === toRead.pass && before.records.join() === records.join()
+    if (same) return
+    const [at, by] = [store.now(), store.session.getState().person]
+    await store.act('reading.ask', { id: store.newId(), pass: toRead.pass, called, records, at, by })
+  }
   const save = (): void =>
     run(async () => {
+      await ask()
       const wanted = how()
       const file = await made(wanted)
       if (!file) return
@@ -135,6 +158,31 @@ function HandOn({ close }: { close: () => void }) {
               {label} <span className="sub">{why}</span>
             </Checkbox>
           ))}
+          {forReader && (
+            <span className="hand-on-read sub">
+              They are asked to read
+              <Select
+                size="small"
+                variant="borderless"
+                aria-label="What another reader reads"
+                popupMatchSelectWidth={false}
+                value={toRead.pass}
+                options={PASSES}
+                onChange={(pass) => setToRead({ ...toRead, pass })}
+              />
+              of
+              <Select
+                size="small"
+                variant="borderless"
+                aria-label="Which works another reader reads"
+                popupMatchSelectWidth={false}
+                value={toRead.which}
+                options={[{ value: 'all', label: 'all works' }, ...named]}
+                onChange={(which) => setToRead({ ...toRead, which })}
+              />
+              {asked && toRead.which !== 'all' && `(${asked.length})`}
+            </span>
+          )}
         </fieldset>
         <Radio value="plan">Its plan only: for the next review, or for a class</Radio>
       </Radio.Group>
