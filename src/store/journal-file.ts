@@ -24,6 +24,7 @@ import {
 import { digestOf, type Problem } from '@/core/base'
 import { inSteps } from './breathe'
 import { addEntries, isFull, readEntries, type Database } from './db'
+import { dropPieces, entriesOf, keepPieces } from './entry-pieces'
 import { beforeWriting, besideOf, type Target, type Waiting, type Worker } from './waiting'
 import type { Channel, Ground } from './environment'
 
@@ -92,7 +93,7 @@ export class JournalFile {
   static async open(reviewId: string, options: JournalOptions): Promise<JournalFile> {
     const file = new JournalFile(reviewId, options)
     const db = await options.connection.get()
-    file.entries = await readEntries(db, reviewId)
+    file.entries = await entriesOf(db, reviewId)
     await file.learnSides(file.entries)
     const snapshot = await db.get('snapshots', reviewId)
     const from =
@@ -164,6 +165,11 @@ export class JournalFile {
   /** Checks the chain of digests, which is slow for long journals. */
   verify(): Promise<Problem[]> {
     return inSteps(verifyInSteps(this.entries), true)
+  }
+
+  /** What is wrong is looked for in the rows themselves when it is opened again, not in their copy. */
+  async forgetCopy(): Promise<void> {
+    await dropPieces(await this.options.connection.get(), this.reviewId)
   }
 
   /**
@@ -402,7 +408,9 @@ export class JournalFile {
     const snapshot = snapshotToKeep(this.entries, this.folded)
     if (!snapshot) return
     try {
-      await (await this.options.connection.get()).put('snapshots', { ...snapshot, reviewId: this.reviewId })
+      const db = await this.options.connection.get()
+      await db.put('snapshots', { ...snapshot, reviewId: this.reviewId })
+      await keepPieces(db, this.reviewId, this.entries)
     } catch (error) {
       // A snapshot is only a cache: the journal is whole without it, so nothing is said of it but to programmers.
       console.error(error)

@@ -245,8 +245,10 @@ export class OpenReview {
   /** Checks the chain of digests once the screen is there: a change of the file on disk must not pass unseen. */
   private async check(): Promise<void> {
     const damage = [...this.file.view().folded.problems, ...(await this.file.verify())]
-    if (damage.length) this.tell({ damage })
-    else await this.file.keepSnapshot()
+    if (damage.length) {
+      this.tell({ damage })
+      await this.file.forgetCopy()
+    } else await this.file.keepSnapshot()
     // Records that this browser has lost are known at once; damaged ones when all of them were read.
     const lost = await this.options.records.check(this.file.view().folded.review)
     if (lost > this.lost) this.tell({ lost: (this.lost = lost) })

@@ -157,8 +157,9 @@ class Counting {
     }
   }
 }
+/** Made for every work there is, so not by way of JSON; a reason may hold anything, and stands last. */
 const keyOf = ({ roundId, column, place, reason }: TallyRow): string =>
-  JSON.stringify([roundId, column, place, reason])
+  `${roundId ?? '~'}\n${column}\n${place}\n${reason === undefined ? '' : `=${reason}`}`
 
 /** Counts where all works are. */
 export function tallyOf(review: Review, { works, byWork }: Ruled): Tally {
@@ -195,9 +196,10 @@ export function tallyAfter(
 
 /** What each two readers said of a work in the broad pass; what nobody read says nothing of reading. */
 function saidByTwo(own: OwnRulings | undefined): [pair: string, a: Verdict, b: Verdict][] {
-  const said = Object.values(own ?? {})
-    .filter((r) => r.pass === 'broad' && !r.unread)
-    .sort((a, b) => (a.reader < b.reader ? -1 : 1))
+  const said: Ruling[] = []
+  for (const key in own) if (own[key]!.pass === 'broad' && !own[key]!.unread) said.push(own[key]!)
+  if (said.length < 2) return []
+  said.sort((a, b) => (a.reader < b.reader ? -1 : 1))
   return said.flatMap((a, n) =>
     said
       .slice(n + 1)

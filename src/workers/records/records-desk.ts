@@ -203,11 +203,19 @@ export class RecordsDesk {
       this.list = new WorkList(laid.columns, () => this.words!.index)
     }
     const { works } = this.laid!
-    this.ruled = rulingsByWork(works, review.rulings, this.ruled)
     this.review = review
     this.groups = (review.groups ?? []).map((g) => ({ id: g.id, records: new Set(g.records) }))
     this.changing = this.changingNow()
     return { works: works.works.length, toSettle: works.toSettle.length }
+  }
+
+  /** What was said of each work: found when it is first asked for, for the page waits for its works and not for this. */
+  private said(): Ruled | undefined {
+    const { laid, review } = this
+    if (!laid || !review) return undefined
+    if (this.ruled?.works !== laid.works || this.ruled.rulings !== review.rulings)
+      this.ruled = rulingsByWork(laid.works, review.rulings, this.ruled)
+    return this.ruled
   }
 
   private get all(): readonly Work[] {
@@ -440,9 +448,8 @@ export class RecordsDesk {
   }
 
   private ruledOf(work: Work): string {
-    const own = Object.values((this.ruled && held(this.ruled.byWork, work.id)) ?? {}).filter(
-      (r) => r.pass === 'broad',
-    )
+    const said = this.said()
+    const own = Object.values((said && held(said.byWork, work.id)) ?? {}).filter((r) => r.pass === 'broad')
     if (!own.length) return 'not yet'
     const verdicts = [...new Set(own.map((r) => (r.toSettle ? 'to settle' : r.verdict)))]
     return verdicts.length > 1 ? 'differently' : verdicts[0]!

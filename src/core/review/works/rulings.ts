@@ -85,6 +85,11 @@ function ofWork(
   oldNames: ReadonlyMap<string, readonly string[]>,
 ): Record<string, WorkRuling> {
   const names = namesOf(work, oldNames)
+  // Most works are one record under one name: what was said of it is what was said of the work.
+  if (names.length === 1) {
+    const alone = held(rulings, names[0]!) ?? {}
+    if (Object.values(alone).every((r) => !r.replaces?.length)) return alone
+  }
   const own = new Set(names)
   const said = new Map<string, Ruling[]>()
   for (const name of names)

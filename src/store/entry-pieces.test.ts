@@ -1,0 +1,43 @@
+import 'fake-indexeddb/auto'
+import { describe, expect, it } from 'vitest'
+import { journalOf } from '@/core/review/journal.fixture'
+import type { Entry } from '@/core/review'
+import { addEntries, openDatabase, readEntries, removeReview, type Database } from './db'
+import { entriesOf, keepPieces } from './entry-pieces'
+
+let databases = 0
+const database = (): Promise<Database> =>
+  openDatabase(
+    { onBlocked: () => undefined, onBlocking: () => undefined, onTerminated: () => undefined },
+    `pieces-${databases++}`,
+  )
+const set = (text: string) => ({ kind: 'question.set' as const, payload: { text } })
+const long = (n: number, word = 'text'): Entry[] =>
+  journalOf(Array.from({ length: n }, (_, i) => set(`${word} ${i}`)))
+
+describe('the copy of a long journal', () => {
+  it('gives the same entries as the rows, with those that came after it', async () => {
+    const db = await database()
+    const all = long(4700)
+    await addEntries(db, 'one', all.slice(0, 4500))
+    await addEntries(db, 'other', long(30, 'else'))
+    await keepPieces(db, 'one', all.slice(0, 4500))
+    expect(await db.count('snapshots')).toBe(2)
+    expect(await entriesOf(db, 'one')).toEqual(all.slice(0, 4500))
+    await addEntries(db, 'one', all.slice(4500))
+    await keepPieces(db, 'one', all)
+    expect(await db.count('snapshots')).toBe(2)
+    expect(await entriesOf(db, 'one')).toEqual(await readEntries(db, 'one'))
+    expect(await entriesOf(db, 'other')).toHaveLength(30)
+  })
+
+  it('is passed over where the rows are another history, and goes with its review', async () => {
+    const db = await database()
+    await addEntries(db, 'one', long(2100))
+    await keepPieces(db, 'one', long(2100, 'another'))
+    expect(await entriesOf(db, 'one')).toEqual(long(2100))
+    await removeReview(db, 'one')
+    expect(await db.count('snapshots')).toBe(0)
+    expect(await entriesOf(db, 'one')).toEqual([])
+  })
+})
