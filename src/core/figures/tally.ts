@@ -114,6 +114,8 @@ class Counting {
   private readonly conflicts: { broad: number; close: number }
   private readonly tables: Record<string, number[][]> = {}
   private readonly wayOf: (importId: string) => Way
+  /** Rows that were met, by their way and what they are about: a key of all of it is made once for each. */
+  private readonly met = new Map<Way, Map<string, TallyRow>>()
 
   constructor(review: Review, from?: Tally) {
     this.rows = new Map(from?.rows.map((row) => [keyOf(row), { ...row }]))
@@ -138,13 +140,24 @@ class Counting {
 
   private addTo(way: Way, placed: Placed, by: number): void {
     const { place, reason, broad, close } = placed
-    const row: TallyRow = { ...way, place, reason, count: by }
-    const key = keyOf(row)
-    const known = this.rows.get(key)
-    if (known) known.count += by
-    else this.rows.set(key, row)
+    this.rowOf(way, place, reason).count += by
     if (broad.conflict) this.conflicts.broad += by
     if (close.conflict) this.conflicts.close += by
+  }
+
+  private rowOf(way: Way, place: TallyRow['place'], reason: string | undefined): TallyRow {
+    let met = this.met.get(way)
+    if (!met) this.met.set(way, (met = new Map()))
+    const about = reason === undefined ? place : `${place}=${reason}`
+    let row = met.get(about)
+    if (!row) {
+      const fresh: TallyRow = { ...way, place, reason, count: 0 }
+      const key = keyOf(fresh)
+      row = this.rows.get(key) ?? fresh
+      this.rows.set(key, row)
+      met.set(about, row)
+    }
+    return row
   }
 
   get tally(): Tally {
