@@ -85,7 +85,7 @@ function likely(): void {
   start = performance.now()
   const sure = surenessOf(rows, labels)
   console.log(
-    `10,000 works, ${rows.terms} terms: laid out in ${laid.toFixed(0)} ms once, order learnt from 2,000 rulings in ${fit.toFixed(0)} ms, how sure (${sure?.toFixed(2)}) in ${(performance.now() - start).toFixed(0)} ms`,
+    `10,000 works, ${rows.terms} terms: laid out in ${laid.toFixed(0)} ms once, order learnt from 2,000 rulings in ${fit.toFixed(0)} ms, how sure (${sure?.of.toFixed(2)}) in ${(performance.now() - start).toFixed(0)} ms`,
   )
 }
 

@@ -30,7 +30,9 @@ export {
   layTerms,
   likelyFirst,
   OFFERED_FROM,
+  areaInterval,
   surenessOf,
+  type Sureness,
   type Labels,
   type TermRows,
 } from './likely'

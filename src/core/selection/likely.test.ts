@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { recordsOf } from '../../standins/corpus/releases'
-import { chanceOrder, expectedLeft, fitLikely, layTerms, likelyFirst, surenessOf } from '.'
+import { areaInterval, chanceOrder, expectedLeft, fitLikely, layTerms, likelyFirst, surenessOf } from '.'
 
 const records = recordsOf('fernhollow', '2026-03').slice(0, 600)
 const rows = layTerms(records.map((r) => [r.title, r.abstract ?? '']))
@@ -14,12 +14,18 @@ describe('the order of what is likely in', () => {
     const order = likelyFirst(rows, fitLikely(rows, labels)).filter((n) => n >= 300)
     const share = (list: number[]): number => list.filter((n) => wanted[n]).length / list.length
     expect(share(order.slice(0, 60))).toBeGreaterThan(2 * share(order.slice(60)))
-    expect(surenessOf(rows, labels)).toBeGreaterThan(0.8)
+    const sure = surenessOf(rows, labels)!
+    expect(sure.of).toBeGreaterThan(0.8)
+    expect(sure.interval[0]).toBeLessThan(sure.of)
+    expect(sure.interval[1]).toBeGreaterThan(sure.of)
   })
 
   it('learns nothing where nothing can be learnt, and says so', () => {
     const random = Int8Array.from(records, (_, n) => (n < 300 ? Number((n * 7919) % 13 < 4) : -1))
-    expect(surenessOf(rows, random)!).toBeLessThan(0.65)
+    const sure = surenessOf(rows, random)!
+    expect(sure.of).toBeLessThan(0.65)
+    // It cannot be told from chance.
+    expect(sure.interval[0]).toBeLessThan(0.5)
     expect(surenessOf(rows, new Int8Array(records.length).fill(-1))).toBeUndefined()
     expect(fitLikely(rows, new Int8Array(records.length).fill(1)).every((w) => w === 0)).toBe(true)
   })
@@ -43,6 +49,16 @@ describe('the order of what is likely in', () => {
       expect(left / expected).toBeGreaterThan(least)
     }
     expect(expectedLeft(rows, new Int8Array(records.length).fill(0))).toBeUndefined()
+  })
+
+  it('says between what it lies as Hanley and McNeil reckon it, wider the fewer there are, and never beyond what can be', () => {
+    // Their own example: an area of 0.893 of 51 and 58 has a standard error of 0.032 (from memory).
+    const [low, high] = areaInterval(0.893, 51, 58)
+    expect((high - low) / 2 / 1.95996).toBeCloseTo(0.0325, 3)
+    const width = (n: number): number => areaInterval(0.8, n, n)[1] - areaInterval(0.8, n, n)[0]
+    expect(width(10)).toBeGreaterThan(width(100))
+    expect(areaInterval(1, 20, 20)).toEqual([1, 1])
+    expect(areaInterval(0.97, 5, 5)[1]).toBe(1)
   })
 
   it('is the same each time', () => {

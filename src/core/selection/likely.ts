@@ -1,4 +1,5 @@
 import { foldWord, tokens } from '../base'
+import { Z95 } from './agreement'
 
 /** Texts as rows of weighted terms, made once for a list of works. */
 export interface TermRows {
@@ -117,11 +118,17 @@ function heldOut(rows: TermRows, labels: Labels): { score: number; in: boolean; 
   }).flat()
 }
 
+/** How sure an order by what is likely can be, of 1, and between what and what that lies with 95 % confidence. */
+export interface Sureness {
+  of: number
+  interval: [low: number, high: number]
+}
+
 /**
  * How sure it can be: how often a work that is in would have stood before one that is out, each ordered by what was learnt
  * from the others (area under the curve, Hanley and McNeil 1982). Undefined where there is too little to say.
  */
-export function surenessOf(rows: TermRows, labels: Labels): number | undefined {
+export function surenessOf(rows: TermRows, labels: Labels): Sureness | undefined {
   const held = heldOut(rows, labels)
   if (!held) return undefined
   let [before, pairs] = [0, 0]
@@ -134,7 +141,23 @@ export function surenessOf(rows: TermRows, labels: Labels): number | undefined {
         before += a > b ? 1 : a === b ? 0.5 : 0
       }
   }
-  return pairs ? before / pairs : undefined
+  if (!pairs) return undefined
+  const of = before / pairs
+  const inside = held.filter((h) => h.in).length
+  return { of, interval: areaInterval(of, inside, held.length - inside) }
+}
+
+/**
+ * The 95 % interval of an area under the curve, by the standard error of Hanley and McNeil (Radiology 1982;143:29-36), kept
+ * between 0 and 1. With few works of either kind it is wide: that is what it says.
+ */
+export function areaInterval(area: number, inside: number, outside: number): [low: number, high: number] {
+  const [q1, q2] = [area / (2 - area), (2 * area * area) / (1 + area)]
+  const variance =
+    (area * (1 - area) + (inside - 1) * (q1 - area * area) + (outside - 1) * (q2 - area * area)) /
+    (inside * outside)
+  const half = Z95 * Math.sqrt(Math.max(0, variance))
+  return [Math.max(0, area - half), Math.min(1, area + half)]
 }
 
 const BINS = 8

@@ -43,6 +43,7 @@ import {
   layTerms,
   likelyFirst,
   surenessOf,
+  type Sureness,
   type TermRows,
 } from '@/core/selection'
 import type { FacetTable } from '@/core/records'
@@ -253,7 +254,7 @@ export class RecordsDesk {
     order: ReadingOrder,
     seed: string,
     said: Readonly<Record<string, 'in' | 'out'>> = {},
-  ): Promise<{ ids: string[]; sure?: number }> {
+  ): Promise<{ ids: string[]; sure?: Sureness }> {
     const ids = this.all.map((w) => w.id)
     const { list } = this
     if (order === 'chance') return { ids: chanceOrder(ids, seed).map((n) => ids[n]!) }

@@ -12,7 +12,7 @@ import {
   type ReadingOrder,
   type Ruling,
 } from '@/core/review'
-import { reasonWords } from '@/core/selection'
+import { reasonWords, type Sureness } from '@/core/selection'
 import { useActions, type Action } from '@/store/actions'
 import { useSession } from '@/store/provider'
 import { sourceInfo } from '@/standins/source-info'
@@ -43,6 +43,11 @@ const ORDERS: Record<ReadingOrder, string> = {
   year: 'newest first',
   chance: 'by chance',
   likely: 'likely in first',
+}
+/** "83 of 100 pairs (with 95 % confidence 74 to 92)". */
+const surely = ({ of, interval }: Sureness): string => {
+  const [most, low, high] = [of, ...interval].map((n) => Math.round(n * 100))
+  return `${most} of 100 pairs (with 95 % confidence ${low} to ${high})`
 }
 const NO_ANSWERS: Readonly<Record<string, Answer>> = {}
 
@@ -279,7 +284,7 @@ export function PassPane({
             An order, never a verdict.{' '}
             {order.sure === undefined
               ? 'How sure it is cannot be told yet.'
-              : `So far it puts a work that is in before one that is out in ${Math.round(order.sure * 100)} of 100 pairs; chance would in 50.`}{' '}
+              : `So far it puts a work that is in before one that is out in ${surely(order.sure)}; chance would in 50.`}{' '}
             <button className="plain link" onClick={() => order.choose('likely')}>
               Learn anew
             </button>

@@ -1,6 +1,6 @@
 import { useMemo } from 'react'
 import type { OrderChosen, PassName, Work } from '@/core/review'
-import { OFFERED_FROM } from '@/core/selection'
+import { OFFERED_FROM, type Sureness } from '@/core/selection'
 import { useStore } from '@/store/provider'
 import { useAsked } from '@/store/use-asked'
 import { recordsDesk } from '@/workers'
@@ -10,7 +10,7 @@ export interface Order {
   chosen: OrderChosen['order']
   works: readonly Work[]
   /** Of the order of what is likely in: how often it would put a work that is in before one that is out. */
-  sure: number | undefined
+  sure: Sureness | undefined
   /** May what is likely in come first? It takes so many rulings. */
   likelyFrom: string | undefined
   choose: (order: OrderChosen['order']) => void
