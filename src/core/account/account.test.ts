@@ -15,6 +15,7 @@ import {
   nameInText,
   paragraph,
   resolved,
+  inlineWords,
   resolveFact,
   searchedWords,
   toMarkdown,
@@ -49,9 +50,7 @@ const context = contextOf(review)
 const words = (ref: string): string => resolveFact(context, ref).text
 const textOf = (c: FactContext): string =>
   draftAccount(c)
-    .flatMap((p) =>
-      [...inlinesOf(p)].map((n) => (n.type === 'text' ? n.text : resolveFact(c, n.attrs.ref).text)),
-    )
+    .flatMap((p) => [...inlinesOf(p)].map((n) => inlineWords(c, n)))
     .join('')
 
 describe('the account of the demo review', () => {

@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { expect, it } from 'vitest'
 import type { Run } from '../review'
-import { draftAccount, inlinesOf, resolveFact, selectClaims, type FactContext } from '.'
+import { draftAccount, inlinesOf, inlineWords, selectClaims, type FactContext } from '.'
 import { untrueClaims } from './claims.fixture'
 import { contextOf, journal, reviews, WORLD } from './random-review.fixture'
 import { findsSomething } from './what-lines-find.fixture'
@@ -10,9 +10,7 @@ import { findsSomething } from './what-lines-find.fixture'
 function sentencesOf(context: FactContext): string[] {
   return draftAccount(context).flatMap((p) =>
     p.content.flatMap((paragraph) => {
-      const text = [...inlinesOf(paragraph)]
-        .map((n) => (n.type === 'text' ? n.text : resolveFact(context, n.attrs.ref).text))
-        .join('')
+      const text = [...inlinesOf(paragraph)].map((n) => inlineWords(context, n)).join('')
       return text.split(/(?<=[.?]) (?=[A-Z])/)
     }),
   )

@@ -7,14 +7,33 @@ import type { Stage } from './facts'
 export interface TextNode {
   type: 'text'
   text: string
-  marks?: { type: 'italic' | 'bold' }[]
+  marks?: Mark[]
+}
+/** How words stand, or what somebody says of them to those who write with them. */
+export type Mark = { type: 'italic' | 'bold' } | { type: 'comment'; attrs: TextComment }
+export interface TextComment {
+  id: string
+  /** The person's id; in a document that is handed out, their name. */
+  by: string
+  at: string
+  words: string
 }
 /** A value bound to the record; `ref` says which, and its words are looked up whenever they are shown. */
 export interface FactNode {
   type: 'fact'
   attrs: { ref: string }
 }
-export type Inline = TextNode | FactNode
+/** Words at the foot of the page. */
+export interface FootnoteNode {
+  type: 'footnote'
+  attrs: { words: string }
+}
+/** A reference to a table, a figure or an appendix (`table:`, `figure:`, `appendix:`), which is called what it is called. */
+export interface CrossNode {
+  type: 'crossref'
+  attrs: { to: string }
+}
+export type Inline = TextNode | FactNode | FootnoteNode | CrossNode
 export interface Paragraph {
   type: 'paragraph'
   content?: Inline[]
@@ -93,10 +112,42 @@ export function paragraph(template: string): Paragraph {
   return { type: 'paragraph', content }
 }
 
+const INLINES: ReadonlySet<string | undefined> = new Set<Inline['type']>([
+  'text',
+  'fact',
+  'footnote',
+  'crossref',
+])
+export const isInline = (type: string | undefined): boolean => INLINES.has(type)
+
+/** What a reference is called where nothing tells its number: "Appendix B", "a table". */
+export const plainTarget = (to: string): string => {
+  const [kind, which] = to.split(':')
+  return kind === 'appendix' ? `Appendix ${which}` : kind === 'figure' ? 'the figure' : 'the table'
+}
+
+/** An inline part as it reads; a note at the foot of the page is none of the words. */
+export function wordsOfInline(
+  node: Inline,
+  factWords: (ref: string) => string,
+  targetWords: (to: string) => string = plainTarget,
+): string {
+  switch (node.type) {
+    case 'text':
+      return node.text
+    case 'fact':
+      return factWords(node.attrs.ref)
+    case 'crossref':
+      return targetWords(node.attrs.to)
+    case 'footnote':
+      return ''
+  }
+}
+
 /** The inline parts of a block, however deep the editor has put them (lists, quotations). */
 export function* inlinesOf(node: unknown): Generator<Inline> {
   if (typeof node !== 'object' || node === null) return
   const { type, content } = node as { type?: string; content?: unknown[] }
-  if (type === 'text' || type === 'fact') yield node as Inline
+  if (isInline(type)) yield node as Inline
   for (const child of content ?? []) yield* inlinesOf(child)
 }

@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import path from 'node:path'
 import { describe, expect, it } from 'vitest'
-import { draftAccount, inlinesOf, resolveFact, type FactContext, type Telling } from '.'
+import { draftAccount, inlinesOf, inlineWords, type FactContext, type Telling } from '.'
 import { contextOf, journal, reviews } from './random-review.fixture'
 import { findsSomething } from './what-lines-find.fixture'
 import { demoContext } from './demo-context.fixture'
@@ -20,9 +20,7 @@ const paragraphs = (c: FactContext, telling: Telling): { title: string; text: st
   draftAccount(c, telling).flatMap((p) =>
     p.content.map((block) => ({
       title: p.title,
-      text: [...inlinesOf(block)]
-        .map((n) => (n.type === 'text' ? n.text : resolveFact(c, n.attrs.ref).text))
-        .join(''),
+      text: [...inlinesOf(block)].map((n) => inlineWords(c, n)).join(''),
     })),
   )
 const sentencesOf = (text: string): string[] => text.split(/(?<=[.?!]["”’]?) (?=\p{Lu})/u)
@@ -84,11 +82,7 @@ describe('the draft of any review', () => {
               expect(node.text.replace(/rules changed in 2016|Table 1|95 % interval/g, '')).not.toMatch(/\d/)
             }
             const sentences = passage.content.flatMap((block) =>
-              sentencesOf(
-                [...inlinesOf(block)]
-                  .map((n) => (n.type === 'text' ? n.text : resolveFact(context, n.attrs.ref).text))
-                  .join(''),
-              ),
+              sentencesOf([...inlinesOf(block)].map((n) => inlineWords(context, n)).join('')),
             )
             for (const sentence of sentences) {
               expect(sentence).toMatch(/^[\p{Lu}\d“"]/u)

@@ -1,5 +1,13 @@
 export * from './document'
-export { FACT_NAMES, resolveFact, type Fact, type FactContext, type SourceFacts, type Stage } from './facts'
+export {
+  FACT_NAMES,
+  inlineWords,
+  resolveFact,
+  type Fact,
+  type FactContext,
+  type SourceFacts,
+  type Stage,
+} from './facts'
 export { currentRuns, joiningLine } from './runs'
 export { dateWords, nameInText, searchedWords } from './words'
 export { compose, draftAccount, groupAll, tellingOf, type Grouped, type Telling } from './draft'
@@ -18,6 +26,8 @@ export {
   openItems,
   reportingItems,
   sectionDocument,
+  targetsIn,
+  type Target,
   STRATEGY_HEAD,
   withWorks,
   type AppendixContext,
@@ -29,6 +39,7 @@ export {
   blocksOf,
   labelsOf,
   resolved,
+  withoutComments,
   wordsOfCell,
   type Block,
   type Cell,

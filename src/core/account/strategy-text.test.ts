@@ -5,7 +5,7 @@ import { LIMIT_KINDS } from '../query'
 import { tell } from '../figures'
 import { emptyReview, worksOf, type Line, type Review, type Run } from '../review'
 import { lineKeys } from '../strategy'
-import { allStrategiesText, draftAccount, inlinesOf, resolveFact, strategyText, type FactContext } from '.'
+import { allStrategiesText, draftAccount, inlinesOf, inlineWords, strategyText, type FactContext } from '.'
 
 const line = (id: string, text: string, more: Partial<Line> = {}): Line => ({
   id,
@@ -81,9 +81,7 @@ describe('a strategy line by line', () => {
 describe('the account of sources', () => {
   const text = draftAccount(context)
     .filter((p) => p.id === 'where')
-    .flatMap((p) =>
-      [...inlinesOf(p)].map((n) => (n.type === 'text' ? n.text : resolveFact(context, n.attrs.ref).text)),
-    )
+    .flatMap((p) => [...inlinesOf(p)].map((n) => inlineWords(context, n)))
     .join('')
   it('names other ways to look as planned, not as done', () => {
     expect(text).toContain('We plan to ask two acousticians as well, because they know of more.')

@@ -1,4 +1,4 @@
-import { EARLIER_PASSAGES, inlinesOf, PARTS, resolveFact, type FactContext } from '@/core/account'
+import { EARLIER_PASSAGES, inlinesOf, PARTS, inlineWords, type FactContext } from '@/core/account'
 import { useStore } from '@/store/provider'
 
 /**
@@ -27,9 +27,7 @@ export function EarlierTexts({ context, shown }: { context: FactContext; shown: 
           </div>
           {content.map((block, n) => (
             <p key={n} className="account">
-              {[...inlinesOf(block)]
-                .map((node) => (node.type === 'text' ? node.text : resolveFact(context, node.attrs.ref).text))
-                .join('')}
+              {[...inlinesOf(block)].map((node) => inlineWords(context, node)).join('')}
             </p>
           ))}
         </div>

@@ -1,6 +1,13 @@
 'use client'
 import { Tooltip } from 'antd'
-import { inlinesOf, resolveFact, type FactContext, type Inline, type Paragraph } from '@/core/account'
+import {
+  inlinesOf,
+  inlineWords,
+  resolveFact,
+  type FactContext,
+  type Inline,
+  type Paragraph,
+} from '@/core/account'
 import { useLeadTo } from '@/store/use-lead-to'
 import { light } from '@/ui/light'
 
@@ -24,6 +31,7 @@ function InlineText({ node, context }: { node: Inline; context: FactContext }) {
     const italic = node.marks?.some((m) => m.type === 'italic')
     return italic ? <i>{node.text}</i> : node.text
   }
+  if (node.type !== 'fact') return inlineWords(context, node)
   const fact = resolveFact(context, node.attrs.ref)
   const go = (): void => lead(fact)
   const words =

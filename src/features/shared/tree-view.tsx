@@ -16,6 +16,12 @@ export function TreeView({ tree }: { tree: DocumentTree }) {
 
 const Text = ({ content }: { content: Cell }) =>
   content.map((node, n) => {
+    if (node.type === 'footnote')
+      return (
+        <sup key={n} title={node.attrs.words}>
+          note
+        </sup>
+      )
     const words = node.type === 'text' ? node.text : ''
     return node.type === 'text' && node.marks?.some((m) => m.type === 'italic') ? (
       <i key={n}>{words}</i>

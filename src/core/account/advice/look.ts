@@ -1,6 +1,6 @@
 import type { Inline, Passage, PassageId } from '../document'
 import { inlinesOf } from '../document'
-import { resolveFact, type FactContext } from '../facts'
+import { inlineWords, type FactContext } from '../facts'
 
 /** A sentence as it reads. */
 export interface Sentence {
@@ -63,7 +63,7 @@ function paragraphSentences(
   // For each character of the text: was it typed?
   const typed: boolean[] = []
   for (const node of inlines) {
-    const words = node.type === 'text' ? node.text : resolveFact(context, node.attrs.ref).text
+    const words = inlineWords(context, node)
     text += words
     for (let i = 0; i < words.length; i++) typed.push(node.type === 'text')
   }

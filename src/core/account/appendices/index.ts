@@ -1,5 +1,16 @@
 import { PARTS, text, type Passage } from '../document'
-import { blocksOf, cell, type Block, type DocumentTree } from '../documents/tree'
+import { nameOfPerson } from '../../review'
+import {
+  blocksOf,
+  cell,
+  targetsOf,
+  withCells,
+  withReferences,
+  wordsOfCell,
+  type Block,
+  type DocumentTree,
+} from '../documents/tree'
+import { resolveFact, type FactContext } from '../facts'
 import { table1 } from '../documents/table-1'
 import { draftAccount, tellingOf, type Telling } from '../draft'
 import { departuresAppendix } from './departures'
@@ -39,17 +50,72 @@ export function sectionDocument(
   telling: Telling = tellingOf(context),
   passages: readonly Passage[] = draftAccount(context, telling),
 ): DocumentTree {
-  const table = table1(context)
-  const section = passages.flatMap(({ id, content }): Block[] => [
-    { kind: 'heading', level: 1, content: cell(PARTS[id][context.review.account.voice]) },
-    ...blocksOf(content),
-    ...(table && (id === 'where' || id === 'searched') ? [table] : []),
-  ])
+  const section = sectionBlocks(context, passages)
   const appendices = APPENDICES.flatMap(({ letter, title, blocks }): Block[] => {
     const own = blocks(context)
     return own.length
       ? [{ kind: 'heading', level: 1, content: [text(`Appendix ${letter}. ${title}`)], page: true }, ...own]
       : []
   })
-  return { title: context.review.title || 'Search and selection', blocks: [...section, ...appendices] }
+  const title = context.review.title || 'Search and selection'
+  return commentsNamed(withReferences({ title, blocks: [...section, ...appendices] }), context)
+}
+
+function sectionBlocks(context: FactContext, passages: readonly Passage[]): Block[] {
+  const table = table1(context)
+  return passages.flatMap(({ id, content }): Block[] => [
+    { kind: 'heading', level: 1, content: cell(PARTS[id][context.review.account.voice]) },
+    ...blocksOf(content, (ref) => resolveFact(context, ref).text),
+    ...(table && (id === 'where' || id === 'searched') ? [table] : []),
+  ])
+}
+
+/** Who says something of the text is a person of the review: here they get their name. */
+const commentsNamed = (tree: DocumentTree, { review }: FactContext): DocumentTree =>
+  withCells(tree, (content) =>
+    content.map((node) =>
+      node.type === 'text' && node.marks
+        ? {
+            ...node,
+            marks: node.marks.map((m) =>
+              m.type === 'comment'
+                ? { ...m, attrs: { ...m.attrs, by: nameOfPerson(review, m.attrs.by) } }
+                : m,
+            ),
+          }
+        : node,
+    ),
+  )
+
+/** What the section can refer to as it stands: by what it is referred to, what it is called, and what it holds. */
+export interface Target {
+  to: string
+  label: string
+  title: string
+}
+export function targetsIn(context: FactContext, passages: readonly Passage[]): Target[] {
+  const blocks = sectionBlocks(context, passages)
+  const labels = targetsOf({ title: '', blocks })
+  const { figures } = context
+  // These are filled from records, which are not read only to know whether there are any.
+  const some: Record<string, boolean> = {
+    E: figures.close.out > 0,
+    F: figures.flow.included > 0,
+    G: figures.works > 0,
+  }
+  return [
+    ...blocks.flatMap((b): Target[] => {
+      const to = b.kind === 'table' && b.id !== undefined ? `table:${b.id}` : undefined
+      const label = to === undefined ? undefined : labels.get(to)
+      return to !== undefined && label && b.kind === 'table'
+        ? [{ to, label, title: wordsOfCell(b.caption) }]
+        : []
+    }),
+    ...(some.G ? [{ to: 'figure:flow', label: 'Figure 1', title: 'Flow' }] : []),
+    ...APPENDICES.flatMap(({ letter, title, blocks: of }): Target[] =>
+      (some[letter] ?? of(context as AppendixContext).length > 0)
+        ? [{ to: `appendix:${letter}`, label: `Appendix ${letter}`, title }]
+        : [],
+    ),
+  ]
 }

@@ -29,6 +29,7 @@ export const flowAppendix = ({ flow }: AppendixContext): Block[] =>
     ? [
         {
           kind: 'figure',
+          id: 'flow',
           caption: [text('From records identified to works included (after PRISMA 2020)')],
           svg: flow.svg,
           alt: flow.text,

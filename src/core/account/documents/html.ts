@@ -5,7 +5,11 @@ import { labelsOf, wordsOfCell, type Block, type Cell, type DocumentTree } from 
 /** How a fact reads, where it leads to within the page, and where it comes from, in words. */
 export type FactLink = (ref: string) => { text: string; to?: string; from: string }
 
-function inline(node: Inline, factAs?: FactLink): string {
+function inline(node: Inline, notes: string[], factAs?: FactLink): string {
+  if (node.type === 'footnote') {
+    const n = notes.push(node.attrs.words)
+    return `<sup id="note-${n}-from"><a href="#note-${n}">${n}</a></sup>`
+  }
   if (node.type === 'fact') {
     const found = factAs?.(node.attrs.ref)
     if (!found) return ''
@@ -15,15 +19,16 @@ function inline(node: Inline, factAs?: FactLink): string {
     const from = `class="fact" title="${escaped(found.from)}"`
     return found.to ? `<a ${from} href="#${found.to}">${text}</a>` : `<span ${from}>${text}</span>`
   }
+  if (node.type !== 'text') return ''
   const marks = node.marks?.map((m) => m.type) ?? []
   const text = escaped(node.text)
   const italic = marks.includes('italic') ? `<em>${text}</em>` : text
   return marks.includes('bold') ? `<strong>${italic}</strong>` : italic
 }
 const inlinesWith =
-  (factAs: FactLink | undefined) =>
+  (notes: string[], factAs: FactLink | undefined) =>
   (content: Cell): string =>
-    content.map((node) => inline(node, factAs)).join('')
+    content.map((node) => inline(node, notes, factAs)).join('')
 
 const STYLE = `body{font:16px/1.6 Georgia,serif;max-width:46rem;margin:2rem auto;padding:0 1rem;color:#1c242b;background:#fff}
 h1{font-size:1.7rem}h2{font-size:1.25rem;margin-top:2.2rem}h2.page{break-before:page}h3{font-size:1.05rem}
@@ -33,8 +38,8 @@ thead{display:table-header-group}tr{break-inside:avoid}.wide{overflow-x:auto}cod
 a{color:inherit}.fact{text-decoration:underline dotted;text-underline-offset:.2em}dl{display:grid;grid-template-columns:max-content 1fr;gap:.2rem 1.4rem}dd{margin:0}
 figure{margin:1.2rem 0}figure svg{max-width:100%;height:auto}.note{font-size:.82rem}@media print{body{margin:0;max-width:none}.wide{overflow:visible}}`
 
-function block(b: Block, label: string, factAs?: FactLink): string {
-  const inlines = inlinesWith(factAs)
+function block(b: Block, label: string, notes: string[], factAs?: FactLink): string {
+  const inlines = inlinesWith(notes, factAs)
   switch (b.kind) {
     case 'heading':
       return `<h${b.level + 1}${b.page ? ' class="page"' : ''}${anchorOf(wordsOfCell(b.content))}>${inlines(b.content)}</h${b.level + 1}>`
@@ -61,6 +66,17 @@ function block(b: Block, label: string, factAs?: FactLink): string {
   }
 }
 
+/** Notes stand at the end of a page, each with the way back to its place. */
+const footNotes = (notes: readonly string[]): string =>
+  notes.length
+    ? `<section class="note"><h2>Notes</h2><ol>${notes
+        .map(
+          (words, n) =>
+            `<li id="note-${n + 1}">${escaped(words)} <a href="#note-${n + 1}-from">back</a></li>`,
+        )
+        .join('')}</ol></section>\n`
+    : ''
+
 /** An appendix can be led to: "appendix-b". */
 function anchorOf(heading: string): string {
   const letter = /^Appendix ([A-Z])\./.exec(heading)?.[1]
@@ -83,13 +99,15 @@ export function toHtml(
   { before = '', after = '' }: PageParts = {},
 ): string {
   const labels = labelsOf(tree)
+  const notes: string[] = []
+  const blocks = tree.blocks.map((b) => block(b, labels.get(b) ?? '', notes, factAs)).join('\n')
   return `<!doctype html>
 <html lang="en">
 <head><meta charset="utf-8"><meta name="viewport" content="width=device-width, initial-scale=1"><title>${escaped(tree.title)}</title><style>${STYLE}</style></head>
 <body>
 <h1>${escaped(tree.title)}</h1>
-${before}${tree.blocks.map((b) => block(b, labels.get(b) ?? '', factAs)).join('\n')}
-${after}</body>
+${before}${blocks}
+${footNotes(notes)}${after}</body>
 </html>
 `
 }

@@ -22,7 +22,8 @@ const MARKS: Record<string, string> = {
 export const latexText = (text: string): string => text.replace(/[\\{}$&#%_^~<>|"]/g, (c) => MARKS[c]!)
 
 function inline(node: Inline): string {
-  if (node.type === 'fact') return ''
+  if (node.type === 'footnote') return `\\footnote{${latexText(node.attrs.words)}}`
+  if (node.type !== 'text') return ''
   const marks = node.marks?.map((m) => m.type) ?? []
   const text = latexText(node.text)
   const italic = marks.includes('italic') ? `\\emph{${text}}` : text

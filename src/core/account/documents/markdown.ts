@@ -3,8 +3,9 @@ import { labelsOf, wordsOfCell, type Block, type Cell, type DocumentTree } from 
 
 const escapeMark = (text: string): string => text.replace(/([\\`*_[\]<>])/g, '\\$&')
 
-function inline(node: Inline): string {
-  if (node.type === 'fact') return ''
+function inline(node: Inline, notes: string[]): string {
+  if (node.type === 'footnote') return `[^${notes.push(node.attrs.words)}]`
+  if (node.type !== 'text') return ''
   const marks = node.marks?.map((m) => m.type) ?? []
   const sign = (marks.includes('bold') ? '**' : '') + (marks.includes('italic') ? '*' : '')
   const [, before = '', inner = '', after = ''] = /^(\s*)(.*?)(\s*)$/s.exec(node.text) ?? []
@@ -12,14 +13,15 @@ function inline(node: Inline): string {
     ? before + sign + escapeMark(inner) + [...sign].reverse().join('') + after
     : escapeMark(node.text)
 }
-const inlines = (content: Cell): string => content.map(inline).join('')
+const inlinesWith =
+  (notes: string[]) =>
+  (content: Cell): string =>
+    content.map((node) => inline(node, notes)).join('')
 /** Within a table a bar would end the cell, and a line cannot be broken. */
-const inCell = (content: Cell): string =>
-  inlines(content)
-    .replace(/\|/g, '\\|')
-    .replace(/\s*\n\s*/g, ' ')
+const inCell = (text: string): string => text.replace(/\|/g, '\\|').replace(/\s*\n\s*/g, ' ')
 
-function block(b: Block, label: string): string {
+function block(b: Block, label: string, notes: string[]): string {
+  const inlines = inlinesWith(notes)
   switch (b.kind) {
     case 'heading':
       return `${'#'.repeat(b.level + 1)} ${inlines(b.content)}`
@@ -35,7 +37,7 @@ function block(b: Block, label: string): string {
         ...(label ? [`${label} *${escapeMark(wordsOfCell(b.caption))}*\n`] : []),
         row(b.head.map((h) => escapeMark(h).replace(/\|/g, '\\|'))),
         row(b.head.map(() => '---')),
-        ...b.rows.map((r) => row(r.map(inCell))),
+        ...b.rows.map((r) => row(r.map((c) => inCell(inlines(c))))),
         ...(b.notes ?? []).map((note) => `\n${inlines(note)}`),
       ].join('\n')
     }
@@ -47,8 +49,8 @@ function block(b: Block, label: string): string {
 /** A document as Markdown with tables; a figure stands in words. */
 export function toMarkdown(tree: DocumentTree): string {
   const labels = labelsOf(tree)
-  return (
-    [`# ${escapeMark(tree.title)}`, ...tree.blocks.map((b) => block(b, labels.get(b) ?? ''))].join('\n\n') +
-    '\n'
-  )
+  const notes: string[] = []
+  const blocks = tree.blocks.map((b) => block(b, labels.get(b) ?? '', notes))
+  const foot = notes.map((words, n) => `[^${n + 1}]: ${escapeMark(words).replace(/\s*\n\s*/g, ' ')}`)
+  return `${[`# ${escapeMark(tree.title)}`, ...blocks, ...foot].join('\n\n')}\n`
 }

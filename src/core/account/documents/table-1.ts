@@ -60,6 +60,9 @@ export const TABLE_1_HEAD = [
   'Found nowhere else',
 ]
 
+/** By which the table of sources is referred to. */
+export const SOURCES_TABLE = 'sources'
+
 /** Table 1: databases, dates and counts; undefined where nothing was searched. Note marks say what could not be done. */
 export function table1(context: FactContext): (Block & { kind: 'table' }) | undefined {
   const sources = searchedIn(context.review)
@@ -77,6 +80,7 @@ export function table1(context: FactContext): (Block & { kind: 'table' }) | unde
   const keeps = (column: number): boolean => column !== 1 || sources.some((s) => s.coverage)
   return {
     kind: 'table',
+    id: SOURCES_TABLE,
     caption: [text('Databases, dates and counts')],
     head: TABLE_1_HEAD.filter((_, n) => keeps(n)),
     rows: rows.map((r) => r.filter((_, n) => keeps(n))),

@@ -1,4 +1,4 @@
-import { text, type Inline } from '../document'
+import { isInline, plainTarget, text, wordsOfInline, type Inline } from '../document'
 
 /** A cell of a table: text with facts in it. */
 export type Cell = readonly Inline[]
@@ -11,6 +11,7 @@ export type Block =
   | { kind: 'quote'; content: Cell[] }
   | {
       kind: 'table'
+      /** By which it can be referred to. */ id?: string
       caption: Cell
       head: string[]
       rows: Cell[][]
@@ -18,7 +19,7 @@ export type Block =
       /** Columns of query text. */ mono?: number[]
       wide?: true
     }
-  | { kind: 'figure'; caption: Cell; svg: string; alt: string }
+  | { kind: 'figure'; id?: string; caption: Cell; svg: string; alt: string }
 
 /** A whole document; its tables and figures are numbered in their order, apart from each other. */
 export interface DocumentTree {
@@ -29,41 +30,84 @@ export interface DocumentTree {
 /** Plain words as a cell. */
 export const cell = (words: string): Cell => (words ? [text(words)] : [])
 
-/** Facts written out, so that what is written does not depend on a review. */
-export function resolved(tree: DocumentTree, words: (ref: string) => string): DocumentTree {
-  const inline = (content: Cell): Cell =>
-    content.map((node) => {
-      if (node.type === 'text') return node
-      const { ref } = node.attrs
-      return text(words(ref), ...(/^\^?terms\.(?:most|few)/.test(ref) ? (['italic'] as const) : []))
-    })
+/** The same document with each of its texts changed. */
+export function withCells(tree: DocumentTree, change: (content: Cell) => Cell): DocumentTree {
   return {
     ...tree,
     blocks: tree.blocks.map((b): Block => {
       switch (b.kind) {
         case 'heading':
         case 'paragraph':
-          return { ...b, content: inline(b.content) }
+          return { ...b, content: change(b.content) }
         case 'list':
-          return { ...b, items: b.items.map(inline) }
+          return { ...b, items: b.items.map(change) }
         case 'quote':
-          return { ...b, content: b.content.map(inline) }
+          return { ...b, content: b.content.map(change) }
         case 'table':
           return {
             ...b,
-            caption: inline(b.caption),
-            rows: b.rows.map((r) => r.map(inline)),
-            ...(b.notes ? { notes: b.notes.map(inline) } : {}),
+            caption: change(b.caption),
+            rows: b.rows.map((r) => r.map(change)),
+            ...(b.notes ? { notes: b.notes.map(change) } : {}),
           }
         case 'figure':
-          return { ...b, caption: inline(b.caption) }
+          return { ...b, caption: change(b.caption) }
       }
     }),
   }
 }
 
-/** Blocks of what the editor keeps, as blocks of a document; what is not known is kept as a paragraph of its text. */
-export function blocksOf(content: readonly unknown[]): Block[] {
+/** Facts written out, so that what is written does not depend on a review. */
+export const resolved = (tree: DocumentTree, words: (ref: string) => string): DocumentTree =>
+  withCells(tree, (content) =>
+    content.map((node) => {
+      if (node.type !== 'fact') return node
+      const { ref } = node.attrs
+      return text(words(ref), ...(/^\^?terms\.(?:most|few)/.test(ref) ? (['italic'] as const) : []))
+    }),
+  )
+
+/** What can be referred to in a document, and what each is called: "Table 2", "Figure 1", "Appendix B". */
+export function targetsOf(tree: DocumentTree): ReadonlyMap<string, string> {
+  const targets = new Map<string, string>()
+  for (const [b, label] of labelsOf(tree))
+    if ((b.kind === 'table' || b.kind === 'figure') && b.id !== undefined)
+      targets.set(`${b.kind}:${b.id}`, label.replace(/\.$/, ''))
+  for (const b of tree.blocks) {
+    const letter = b.kind === 'heading' && /^Appendix ([A-Z])\./.exec(wordsOfCell(b.content))?.[1]
+    if (letter) targets.set(`appendix:${letter}`, `Appendix ${letter}`)
+  }
+  return targets
+}
+
+/** References written out as what they lead to is called; one that leads nowhere says so. */
+export function withReferences(tree: DocumentTree): DocumentTree {
+  const targets = targetsOf(tree)
+  return withCells(tree, (content) =>
+    content.map((node) =>
+      node.type === 'crossref'
+        ? text(targets.get(node.attrs.to) ?? `[${plainTarget(node.attrs.to)}, which is not here]`)
+        : node,
+    ),
+  )
+}
+
+/** The same without what writers say to each other. */
+export const withoutComments = (tree: DocumentTree): DocumentTree =>
+  withCells(tree, (content) =>
+    content.map((node) => {
+      if (node.type !== 'text' || !node.marks?.some((m) => m.type === 'comment')) return node
+      const { marks, ...bare } = node
+      const left = marks.filter((m) => m.type !== 'comment')
+      return left.length ? { ...bare, marks: left } : bare
+    }),
+  )
+
+/**
+ * Blocks of what the editor keeps, as blocks of a document; what is not known is kept as a paragraph of its text. The head
+ * of a table has no facts in it: they are written out there by `words`.
+ */
+export function blocksOf(content: readonly unknown[], words: (ref: string) => string = () => ''): Block[] {
   return content.flatMap((node): Block[] => {
     const {
       type,
@@ -72,15 +116,20 @@ export function blocksOf(content: readonly unknown[]): Block[] {
     } = node as {
       type: string
       content?: unknown[]
-      attrs?: { level?: number }
+      attrs?: { level?: number; id?: string }
     }
     const inlines = (n: unknown): Cell => {
       const { content: c = [] } = n as { content?: unknown[] }
       return c.flatMap((x): Inline[] => {
         const { type: t } = x as { type: string }
         if (t === 'hardBreak') return [text(' ')]
-        return t === 'text' || t === 'fact' ? [x as Inline] : [...inlines(x)]
+        return isInline(t) ? [x as Inline] : [...inlines(x)]
       })
+    }
+    const tableOf = (ofRows: unknown[]): Block & { kind: 'table' } => {
+      const rows = ofRows.map((row) => ((row as { content?: unknown[] }).content ?? []).map(inlines))
+      const plain = (c: Cell): string => c.map((n) => wordsOfInline(n, words)).join('')
+      return { kind: 'table', caption: [], head: (rows[0] ?? []).map(plain), rows: rows.slice(1) }
     }
     switch (type) {
       case 'heading':
@@ -96,10 +145,17 @@ export function blocksOf(content: readonly unknown[]): Block[] {
         return [{ kind: 'list', ordered: type === 'orderedList', items: inner.map(inlines) }]
       case 'blockquote':
         return [{ kind: 'quote', content: inner.map(inlines) }]
-      case 'table': {
-        const rows = inner.map((row) => ((row as { content?: unknown[] }).content ?? []).map(inlines))
-        const plain = (c: Cell): string => c.map((n) => (n.type === 'text' ? n.text : '')).join('')
-        return [{ kind: 'table', caption: [], head: (rows[0] ?? []).map(plain), rows: rows.slice(1) }]
+      case 'table':
+        return [tableOf(inner)]
+      case 'tableBlock': {
+        const [caption, table] = inner as { content?: unknown[] }[]
+        return [
+          {
+            ...tableOf(table?.content ?? []),
+            ...(attrs?.id ? { id: attrs.id } : {}),
+            caption: inlines(caption),
+          },
+        ]
       }
       default:
         return [{ kind: 'paragraph', content: inlines(node) }]

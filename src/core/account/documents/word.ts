@@ -1,7 +1,11 @@
 import {
   AlignmentType,
   BorderStyle,
+  CommentRangeEnd,
+  CommentRangeStart,
+  CommentReference,
   Document,
+  FootnoteReferenceRun,
   HeadingLevel,
   ImageRun,
   LevelFormat,
@@ -19,6 +23,7 @@ import {
   type ISectionOptions,
 } from 'docx'
 import { unzipSync, zipSync } from 'fflate'
+import type { TextComment } from '../document'
 import { columnWidths, labelsOf, wordsOfCell, type Block, type Cell, type DocumentTree } from './tree'
 
 /** A figure as a Word file needs it: outlined, and drawn for programs that show no outlines. */
@@ -32,19 +37,47 @@ export interface WordFigure {
 const LEVELS = [HeadingLevel.HEADING_1, HeadingLevel.HEADING_2, HeadingLevel.HEADING_3] as const
 const MONO = 'Courier New'
 
-const runs = (content: Cell, mono = false): TextRun[] =>
-  content.flatMap((node) => {
-    if (node.type === 'fact') return []
+/** What stands beside the text of a file: notes at the foot and what is said of words, in the order of their places. */
+interface Beside {
+  notes: string[]
+  comments: TextComment[]
+}
+
+/** What can stand in a line. */
+type Run = TextRun | FootnoteReferenceRun | CommentRangeStart | CommentRangeEnd
+
+const runs = (content: Cell, beside: Beside, mono = false): Run[] =>
+  content.flatMap((node, at): Run[] => {
+    if (node.type === 'footnote') return [new FootnoteReferenceRun(beside.notes.push(node.attrs.words))]
+    if (node.type !== 'text') return []
     const marks = node.marks?.map((m) => m.type) ?? []
+    const run = new TextRun({
+      text: node.text,
+      italics: marks.includes('italic'),
+      bold: marks.includes('bold'),
+      ...(mono ? { font: MONO, size: 16 } : {}),
+    })
+    // Words that stand otherwise in the middle are several parts under one comment: it begins and ends once.
+    const own = commentsOn(node)
+    const [before, after] = [commentsOn(content[at - 1]), commentsOn(content[at + 1])]
+    const begins = own.filter((c) => !before.some((b) => b.id === c.id))
+    const ends = own.filter((c) => !after.some((a) => a.id === c.id))
+    const numberOf = (c: TextComment): number => {
+      const known = beside.comments.findIndex((k) => k.id === c.id)
+      return known >= 0 ? known : beside.comments.push(c) - 1
+    }
     return [
-      new TextRun({
-        text: node.text,
-        italics: marks.includes('italic'),
-        bold: marks.includes('bold'),
-        ...(mono ? { font: MONO, size: 16 } : {}),
-      }),
+      ...begins.map((c) => new CommentRangeStart(numberOf(c))),
+      run,
+      ...ends.flatMap((c) => [
+        new CommentRangeEnd(numberOf(c)),
+        new TextRun({ children: [new CommentReference(numberOf(c))] }),
+      ]),
     ]
   })
+
+const commentsOn = (node: Cell[number] | undefined): TextComment[] =>
+  node?.type === 'text' ? (node.marks ?? []).flatMap((m) => (m.type === 'comment' ? [m.attrs] : [])) : []
 
 /** A part of WordprocessingML for which the library has no class. */
 class Part extends XmlComponent {
@@ -107,11 +140,11 @@ function contents(blocks: readonly Block[]): Paragraph[] {
 const LINE = { style: BorderStyle.SINGLE, size: 4, color: 'B5BDC4' } as const
 const NONE = { style: BorderStyle.NONE, size: 0, color: 'auto' } as const
 
-function table(b: Block & { kind: 'table' }, across: boolean): Table {
+function table(b: Block & { kind: 'table' }, across: boolean, beside: Beside): Table {
   // In twentieths of a point, of what A4 leaves between margins of an inch.
   const room = across ? 13_950 : 9_020
   const widths = columnWidths(b).map((w) => Math.round(w * room))
-  const cellOf = (children: TextRun[], n: number): TableCell =>
+  const cellOf = (children: Run[], n: number): TableCell =>
     new TableCell({
       width: { size: widths[n]!, type: WidthType.DXA },
       margins: { top: 45, bottom: 45, left: 0, right: 110 },
@@ -139,7 +172,7 @@ function table(b: Block & { kind: 'table' }, across: boolean): Table {
         (r) =>
           new TableRow({
             cantSplit: true,
-            children: r.map((c, n) => cellOf(runs(c, b.mono?.includes(n)), n)),
+            children: r.map((c, n) => cellOf(runs(c, beside, b.mono?.includes(n)), n)),
           }),
       ),
     ],
@@ -152,27 +185,29 @@ function childrenOf(
   figures: ReadonlyMap<string, WordFigure>,
   list: number,
   across: boolean,
+  beside: Beside,
 ): FileChild[] {
+  const own = (content: Cell): Run[] => runs(content, beside)
   switch (b.kind) {
     case 'heading':
-      return [new Paragraph({ heading: LEVELS[b.level - 1]!, children: runs(b.content) })]
+      return [new Paragraph({ heading: LEVELS[b.level - 1]!, children: own(b.content) })]
     case 'paragraph':
-      return [new Paragraph({ children: runs(b.content), style: b.note ? 'Note' : 'Body' })]
+      return [new Paragraph({ children: own(b.content), style: b.note ? 'Note' : 'Body' })]
     case 'list':
       return b.items.map(
         (item) =>
           new Paragraph({
-            children: runs(item),
+            children: own(item),
             numbering: { reference: b.ordered ? 'numbers' : 'bullets', level: 0, instance: list },
           }),
       )
     case 'quote':
-      return b.content.map((c) => new Paragraph({ children: runs(c), style: 'Quote' }))
+      return b.content.map((c) => new Paragraph({ children: own(c), style: 'Quote' }))
     case 'table':
       return [
         ...(label ? [caption(label, b.caption)] : []),
-        table(b, across),
-        ...(b.notes ?? []).map((n) => new Paragraph({ children: runs(n), style: 'Note' })),
+        table(b, across, beside),
+        ...(b.notes ?? []).map((n) => new Paragraph({ children: own(n), style: 'Note' })),
         new Paragraph({}),
       ]
     case 'figure': {
@@ -217,6 +252,7 @@ export async function toWord(
     if (b.kind === 'heading' && b.page) parts.push([])
     parts[parts.length - 1]!.push(b)
   }
+  const beside: Beside = { notes: [], comments: [] }
   let list = 0
   const sections = parts.map((part, n): ISectionOptions => {
     const across = n > 0 && part.some((b) => b.kind === 'table' && b.wide)
@@ -225,7 +261,7 @@ export async function toWord(
       children: [
         ...(n ? [] : title),
         ...part.flatMap((b) =>
-          childrenOf(b, labels.get(b) ?? '', figures, b.kind === 'list' ? ++list : 0, across),
+          childrenOf(b, labels.get(b) ?? '', figures, b.kind === 'list' ? ++list : 0, across, beside),
         ),
       ],
     }
@@ -282,6 +318,28 @@ export async function toWord(
       ],
     },
     sections,
+    ...(beside.notes.length
+      ? {
+          footnotes: Object.fromEntries(
+            beside.notes.map((words, n) => [
+              n + 1,
+              { children: [new Paragraph({ style: 'Note', children: [new TextRun(words)] })] },
+            ]),
+          ),
+        }
+      : {}),
+    ...(beside.comments.length
+      ? {
+          comments: {
+            children: beside.comments.map(({ by, at, words }, id) => ({
+              id,
+              author: by,
+              date: new Date(at),
+              children: [new Paragraph({ children: [new TextRun(words)] })],
+            })),
+          },
+        }
+      : {}),
   })
   return steady(new Uint8Array(await Packer.toArrayBuffer(file)))
 }

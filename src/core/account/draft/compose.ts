@@ -1,5 +1,5 @@
 import { paragraph, type Inline, type Paragraph } from '../document'
-import { resolveFact, type FactContext, type Stage } from '../facts'
+import { inlineWords, type FactContext, type Stage } from '../facts'
 import { selectClaims } from '../claims'
 import type { Grouped, GroupedOf, Phase, Theme } from './grouped'
 import { judging, screening } from './group/read'
@@ -119,7 +119,7 @@ export const partsInOrder = ({ order }: Telling): readonly (Theme | Phase)[] =>
   order === 'time' ? PHASES : THEMES
 
 const wordsOf = (content: readonly Inline[], context: FactContext): string =>
-  content.map((n) => (n.type === 'text' ? n.text : resolveFact(context, n.attrs.ref).text)).join('')
+  content.map((n) => inlineWords(context, n)).join('')
 
 /** The first words of each sentence of a text, as far as sentences can be told apart by their stops. */
 const openings = (text: string): string[] =>

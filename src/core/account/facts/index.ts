@@ -1,3 +1,4 @@
+import { wordsOfInline, type Inline } from '../document'
 import type { Fact, FactContext, Reader } from './fact'
 import { QUESTION } from './question'
 import { TERMS } from './terms'
@@ -38,3 +39,7 @@ export function resolveFact(context: FactContext, ref: string): Fact {
     return { text: `[${ref}?]`, stage: 'methods', from: 'no fact of this name is known', missing: true }
   return { missing: false, ...reader(context, colon < 0 ? '' : ref.slice(colon + 1)) }
 }
+
+/** A part of a text as it reads: a fact as the record has it now. */
+export const inlineWords = (context: FactContext, node: Inline): string =>
+  wordsOfInline(node, (ref) => resolveFact(context, ref).text)

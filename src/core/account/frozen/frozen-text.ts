@@ -2,7 +2,7 @@ import { z } from 'zod'
 import { canonicalJson, digestWords, fail, ok, problem, type Result } from '../../base'
 import type { Figures } from '../../figures'
 import { text } from '../document'
-import type { Block, DocumentTree } from '../documents/tree'
+import { withoutComments, type Block, type DocumentTree } from '../documents/tree'
 import { dateWords } from '../words'
 
 /** Raised when the section is drafted or its appendices are made otherwise: words are compared under one version only. */
@@ -37,7 +37,8 @@ export function freezeText(
     tree: {
       ...tree,
       blocks: [
-        ...tree.blocks,
+        // What writers say to each other is none of what is handed in.
+        ...withoutComments(tree).blocks,
         { kind: 'heading', level: 1, content: [text('State of the record')] },
         note(`Frozen on ${dateWords(at)}, behind entry ${journal.seq} of the journal.`),
         note(`Digest of that entry: ${journal.digest}`),
@@ -61,6 +62,7 @@ const Cell = z.array(
       text: z.string(),
       marks: z.array(z.object({ type: z.enum(['italic', 'bold']) })).optional(),
     }),
+    z.object({ type: z.literal('footnote'), attrs: z.object({ words: z.string() }) }),
     z.object({ type: z.literal('fact'), attrs: z.object({ ref: z.string() }) }),
   ]),
 )

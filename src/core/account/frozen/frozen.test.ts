@@ -4,18 +4,14 @@ import { canonicalJson, digestWords } from '../../base'
 import { draftAccount } from '../draft'
 import { sectionDocument } from '../appendices'
 import { resolved } from '../documents/tree'
-import { resolveFact, type FactContext } from '../facts'
+import { inlineWords, resolveFact, type FactContext } from '../facts'
 import { OTHERS } from '../other-reviews.fixture'
 import { fact, text, type Inline, type Paragraph } from '../document'
 import { factsChanged, factsIn, freezeText, frozenBytes, readFrozen, sentenceChanges, withSentence } from '.'
 
 const here = (): FactContext => OTHERS['no limits']!()
 const words = (c: FactContext, p: readonly Paragraph[]): string =>
-  p
-    .map((x) =>
-      (x.content ?? []).map((n) => (n.type === 'text' ? n.text : resolveFact(c, n.attrs.ref).text)).join(''),
-    )
-    .join('\n')
+  p.map((x) => (x.content ?? []).map((n) => inlineWords(c, n)).join('')).join('\n')
 
 describe('a frozen text', () => {
   const c = here()

@@ -1,6 +1,6 @@
 import { sentencesOf } from '../advice/look'
 import { text, type Inline, type Paragraph } from '../document'
-import { resolveFact, type FactContext } from '../facts'
+import { inlineWords, type FactContext } from '../facts'
 
 /** A sentence that is in one text only, or in both. */
 export interface SentenceChange {
@@ -21,8 +21,7 @@ interface Piece {
 /** Sentences of paragraphs with their facts still bound; a sentence's bounds never fall into a fact. */
 export function sentencePieces(context: FactContext, paragraphs: readonly Paragraph[]): Piece[] {
   return paragraphs.flatMap(({ content = [] }, paragraph): Piece[] => {
-    const wordsOf = (n: Inline): string =>
-      n.type === 'text' ? n.text : resolveFact(context, n.attrs.ref).text
+    const wordsOf = (n: Inline): string => inlineWords(context, n)
     const whole = content.map(wordsOf).join('')
     let at = 0
     return sentencesOf(whole).flatMap((words): Piece[] => {
@@ -41,8 +40,10 @@ function cut(content: readonly Inline[], wordsOf: (n: Inline) => string, from: n
   for (const node of content) {
     const words = wordsOf(node)
     const [a, b] = [Math.max(from, at), Math.min(to, at + words.length)]
-    if (node.type === 'fact') {
-      if (at >= from && at < to) own.push(node)
+    // What is one piece belongs to where it begins, whole; a note at the foot, to what stands before it.
+    if (node.type !== 'text') {
+      const first = node.type === 'footnote' ? at - 1 : at
+      if (first >= from && first < to) own.push(node)
     } else if (a < b) own.push({ ...node, text: node.text.slice(a - at, b - at) })
     at += words.length
   }

@@ -1,6 +1,6 @@
 import { rowOf } from '../../documents/table-1'
 import { searchedIn } from '../../../figures'
-import { resolveFact } from '../../facts'
+import { inlineWords, resolveFact } from '../../facts'
 import { inlinesOf } from '../../document'
 import { FACT_SIGN, type Look } from '../look'
 import type { Rule } from '../advice'
@@ -22,8 +22,7 @@ function known({ context, passages }: Look): Set<string> {
     return value
   })
   for (const p of passages)
-    for (const d of p.drafted)
-      for (const n of d.content) take(n.type === 'text' ? n.text : resolveFact(context, n.attrs.ref).text)
+    for (const d of p.drafted) for (const n of d.content) take(inlineWords(context, n))
   for (const p of passages)
     for (const b of p.content)
       for (const n of inlinesOf(b)) if (n.type === 'fact') take(resolveFact(context, n.attrs.ref).text)
