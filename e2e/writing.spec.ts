@@ -36,6 +36,55 @@ test('what strikes in an edited text is said in the margin, and the text stands 
   await expect(part.locator('.tiptap .fact').first()).toBeVisible()
 })
 
+test('a table, a note, a reference and a comment are put in, are there again, and go into the file they belong to', async ({
+  page,
+}) => {
+  await openDemo(page, 'methods')
+  const part = page.locator('#passage-judged')
+  const put = (what: string): Promise<void> => part.getByText(what, { exact: true }).click()
+  await part.locator('.tiptap p').first().click()
+  await put('a table')
+  await page.keyboard.type('Rooms and levels')
+  await part.locator('.tiptap th').first().click()
+  await page.keyboard.type('Room')
+  await page.keyboard.press('Tab')
+  await page.keyboard.type('Level')
+  await part.locator('.tiptap p').first().click()
+  await page.keyboard.press('Home')
+  await page.keyboard.type('Told here. ')
+  await put('a note')
+  await page.getByLabel('Words at the foot of the page').fill('Counted by hand.')
+  await page.keyboard.press('Enter')
+  await put('a reference')
+  await page.getByRole('menuitem', { name: 'Table 2: Rooms and levels' }).click()
+  await expect(part.locator('.tiptap')).toBeFocused()
+  await page.keyboard.type(' has it. ')
+  await page.keyboard.press('Shift+Home')
+  await put('a comment')
+  await page.getByLabel('What you say of these words').fill('Is this so?')
+  await page.getByRole('button', { name: 'Say it' }).click()
+  await nameReader(page, 'A. Quill')
+  const comments = page.getByRole('region', { name: 'Comments' })
+  await expect(comments.getByText('Is this so?')).toBeVisible()
+  await saved(page)
+  await page.reload()
+  await expect(part.locator('.table-caption')).toHaveText('Table 2. Rooms and levels')
+  await expect(part.locator('.crossref')).toHaveText('Table 2')
+  await expect(part.locator('.tiptap th').nth(1)).toHaveText('Level')
+  const [file] = await Promise.all([
+    page.waitForEvent('download'),
+    page.locator('.hand-out').getByText('Markdown').click(),
+  ])
+  const text = readFileSync(await file.path(), 'utf8')
+  expect(text).toContain('Table 2. *Rooms and levels*')
+  expect(text).toContain('[^1]: Counted by hand.')
+  expect(text).not.toContain('Is this so?')
+  await comments.getByText('done: take it away').click()
+  await expect(comments).toBeHidden()
+  await expect(part.locator('.tiptap')).toContainText('Told here.')
+  await accessible(page, 'a part with a table', '#passage-judged')
+})
+
 test('a plan is frozen as a protocol, and what departs from it lists itself and asks why', async ({
   page,
 }) => {

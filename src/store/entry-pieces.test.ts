@@ -1,7 +1,6 @@
 import 'fake-indexeddb/auto'
 import { describe, expect, it } from 'vitest'
-import { journalOf } from '@/core/review/journal.fixture'
-import type { Entry } from '@/core/review'
+import { nextEntry, type Entry } from '@/core/review'
 import { addEntries, openDatabase, readEntries, removeReview, type Database } from './db'
 import { entriesOf, keepPieces } from './entry-pieces'
 
@@ -11,9 +10,18 @@ const database = (): Promise<Database> =>
     { onBlocked: () => undefined, onBlocking: () => undefined, onTerminated: () => undefined },
     `pieces-${databases++}`,
   )
-const set = (text: string) => ({ kind: 'question.set' as const, payload: { text } })
-const long = (n: number, word = 'text'): Entry[] =>
-  journalOf(Array.from({ length: n }, (_, i) => set(`${word} ${i}`)))
+const long = (n: number, word = 'text'): Entry[] => {
+  const entries: Entry[] = []
+  for (let i = 0; i < n; i++)
+    entries.push(
+      nextEntry(
+        entries.at(-1),
+        { kind: 'question.set', payload: { text: `${word} ${i}` } },
+        { at: '2026-11-16T09:00:00Z', by: 'p-1', salt: i.toString(16).padStart(32, '0') },
+      ),
+    )
+  return entries
+}
 
 describe('the copy of a long journal', () => {
   it('gives the same entries as the rows, with those that came after it', async () => {

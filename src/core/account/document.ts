@@ -98,14 +98,18 @@ export const outsideOwn = (template: string, change: (part: string) => string): 
     .map((part) => (part.startsWith('\uE000') ? part : change(part)))
     .join('')
 
-/** A paragraph from a template in which `{ref}` stands for a fact and `*words*` for italics. */
+/**
+ * A paragraph from a template in which `{ref}` stands for a fact, `{@to}` for a reference to a table, and `*words*` for
+ * italics.
+ */
 export function paragraph(template: string): Paragraph {
   const content: Inline[] = []
   for (const part of template.split(
     /(\{[^}]+\}|\*(?:\uE000[^\uE001]*\uE001|[^*])+\*|\uE000[^\uE001]*\uE001)/,
   )) {
     if (!part) continue
-    if (part.startsWith('{')) content.push(fact(part.slice(1, -1)))
+    if (part.startsWith('{@')) content.push({ type: 'crossref', attrs: { to: part.slice(2, -1) } })
+    else if (part.startsWith('{')) content.push(fact(part.slice(1, -1)))
     else if (part.startsWith('*')) content.push(text(part.slice(1, -1).replace(OWN, '$1'), 'italic'))
     else content.push(text(part.replace(OWN, '$1')))
   }
@@ -120,8 +124,15 @@ const INLINES: ReadonlySet<string | undefined> = new Set<Inline['type']>([
 ])
 export const isInline = (type: string | undefined): boolean => INLINES.has(type)
 
-/** What a reference is called where nothing tells its number: "Appendix B", "a table". */
+/** By which the table of sources is referred to. */
+export const SOURCES_TABLE = 'sources'
+
+/**
+ * What a reference is called where nothing tells its number: "Appendix B", "the table". The table of sources is the first,
+ * where nobody puts another before it.
+ */
 export const plainTarget = (to: string): string => {
+  if (to === `table:${SOURCES_TABLE}`) return 'Table 1'
   const [kind, which] = to.split(':')
   return kind === 'appendix' ? `Appendix ${which}` : kind === 'figure' ? 'the figure' : 'the table'
 }

@@ -1,4 +1,5 @@
 export * from './document'
+export { commentsIn, withoutComment, type CommentInText } from './comments'
 export {
   FACT_NAMES,
   inlineWords,

@@ -5,6 +5,7 @@ import { useAccount } from '@/store/use-account'
 import { useWhereabouts } from '@/store/whereabouts'
 import { useNarrow } from '@/ui/use-narrow'
 import { AccountText, InlineTexts } from '../shared/account-text'
+import { CommentsMargin } from './comments-margin'
 import { AdviceMargin } from './advice-margin'
 
 const WHAT_COMES: Record<string, string> = {
@@ -103,6 +104,7 @@ export function AccountPane({ stage }: { stage: string }) {
         ) : (
           <p className="empty">{WHAT_COMES[stage]}</p>
         )}
+        {stage === 'methods' && <CommentsMargin review={context.review} passages={passages} />}
         {stage === 'methods' && <AdviceMargin context={context} passages={passages} />}
       </div>
     </aside>

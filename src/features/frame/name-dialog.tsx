@@ -18,7 +18,7 @@ const ASKED: Record<NameWhy, { title: string; ok: string; leave: string; words: 
     ok: 'Say it in this name',
     leave: 'Not now',
     words:
-      'What is said of a search is somebody’s: it is kept with your name, so that whoever runs the searches knows whom to ask. The name stays in this browser and in what you hand on.',
+      'What is said here is somebody’s: it is kept with your name, so that whoever reads it knows whom to ask. The name stays in this browser and in what you hand on.',
   },
   'hand on': {
     title: 'Whose work is this?',

@@ -2,7 +2,7 @@
 import { messageOf } from '@/core/base'
 import { App, Select } from 'antd'
 import dynamic from 'next/dynamic'
-import { Fragment, useMemo, useState } from 'react'
+import { Fragment, useEffect, useMemo, useState } from 'react'
 import {
   departures,
   openItems,
@@ -13,6 +13,7 @@ import {
   type DocumentTree,
   type FactContext,
   type Passage,
+  targetsIn,
 } from '@/core/account'
 import { openComments, type TellingLength, type TellingOrder, type Voice } from '@/core/review'
 import { useActions, type Action } from '@/store/actions'
@@ -27,6 +28,7 @@ import { handOn } from '../shared/hand-on/hand-on-dialog'
 import { useYieldsKept } from '../shared/use-yields-kept'
 import { ChecklistPane } from './checklist-pane'
 import { EarlierTexts } from './earlier-texts'
+import { keepTargets } from './editor/targets'
 import { saveWord } from '../shared/word-files'
 import { ProtocolPane } from './protocol-pane'
 import { SearchReviewPane } from './search-review-pane'
@@ -176,6 +178,8 @@ function SectionPane({ context, passages }: { context: FactContext; passages: re
     ]
   }, [context, counting, deed, message, passages, review.title, store, told])
   useActions('methods', actions)
+  // What can be referred to is shown in the text, which is not drawn anew for it.
+  useEffect(() => keepTargets(targetsIn(context, passages)), [context, passages])
   const telling = tellingOf(context)
   const shown = passages.filter((p) => p.content.length)
   return (

@@ -6,6 +6,12 @@ import type { FactContext, Paragraph, Passage } from '@/core/account'
 import type { Command, PassageContent } from '@/core/review'
 import { useStore } from '@/store/provider'
 import { BesideDraft } from './beside-draft'
+import { CommentMark } from './editor/comment-mark'
+import { CrossNode } from './editor/cross-node'
+import { FootnoteNode } from './editor/footnote-node'
+import { PutIn } from './editor/put-in'
+import { TABLES } from './editor/table-nodes'
+import './editor/editor.css'
 import { FactNode } from './fact-node'
 
 const COMMIT_AFTER = 3000
@@ -41,6 +47,10 @@ export function PassageEditor({
         trailingNode: false,
       }),
       FactNode,
+      CrossNode,
+      FootnoteNode,
+      CommentMark,
+      ...TABLES,
     ],
     [],
   )
@@ -86,6 +96,7 @@ export function PassageEditor({
     <section className="passage" id={`passage-${passage.id}`} aria-label={passage.title}>
       <div className="passage-head">
         <span>{passage.title}</span>
+        {editor && <PutIn editor={editor} />}
         {passage.edited && (
           <span className="sub">
             in your words{' · '}

@@ -1,16 +1,18 @@
-import { table1, type FactContext } from '@/core/account'
+import { SOURCES_TABLE, table1, type FactContext } from '@/core/account'
 import { InlineTexts } from '../shared/account-text'
+import { useTarget } from './editor/targets'
 
 /** Table 1 of the section, read from the record: each number leads to where it comes from. */
 export function SourcesTable({ context }: { context: FactContext }) {
   const table = table1(context)
+  const { label } = useTarget(`table:${SOURCES_TABLE}`)
   if (!table) return null
   return (
     <figure className="sources-table">
       <figcaption>
-        Table 1. <i>Databases, dates and counts</i>
+        {label}. <i>Databases, dates and counts</i>
       </figcaption>
-      <div className="sources-table-scroll" tabIndex={0} role="region" aria-label="Table 1">
+      <div className="sources-table-scroll" tabIndex={0} role="region" aria-label={label}>
         <table>
           <thead>
             <tr>

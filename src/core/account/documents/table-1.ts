@@ -1,7 +1,7 @@
 import { limitState } from '../../profile'
 import { limitWords } from '../../query'
 import type { Source } from '../../review'
-import { fact, text, type Inline } from '../document'
+import { fact, SOURCES_TABLE, text, type Inline } from '../document'
 import type { FactContext } from '../facts'
 import { joiningLine } from '../runs'
 import { limitSteps, searchedIn } from '../standing'
@@ -59,9 +59,6 @@ export const TABLE_1_HEAD = [
   'Brought in',
   'Found nowhere else',
 ]
-
-/** By which the table of sources is referred to. */
-export const SOURCES_TABLE = 'sources'
 
 /** Table 1: databases, dates and counts; undefined where nothing was searched. Note marks say what could not be done. */
 export function table1(context: FactContext): (Block & { kind: 'table' }) | undefined {

@@ -11,11 +11,11 @@ export const WHERE = {
   searched: ({ sourceIds: ids, table }: GroupedOf<'searched'>, say: Say) => {
     if (ids.length === 1)
       return say(
-        [`We searched one database, ${names(ids)} (Table 1).`],
-        [`One database was searched, ${names(ids)} (Table 1).`],
+        [`We searched one database, ${names(ids)} ({@table:sources}).`],
+        [`One database was searched, ${names(ids)} ({@table:sources}).`],
       )
     // In the short form the table has their names.
-    const where = ` (Table 1)${table ? `: ${names(ids)}` : ''}`
+    const where = ` ({@table:sources})${table ? `: ${names(ids)}` : ''}`
     return say(
       [`We searched {databases.searched}${where}.`, `In all, we searched {databases.searched}${where}.`],
       [
