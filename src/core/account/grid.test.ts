@@ -3,8 +3,8 @@ import Papa from 'papaparse'
 import { describe, expect, it } from 'vitest'
 import { PROFILES } from '../../standins/profiles'
 import { emptyReview, type Review, type Term } from '../review'
-import { worksheetWord } from './documents/worksheet-word'
-import { gridCsv, worksheet, worksheetMarkdown } from '.'
+import { toWord } from './documents/word'
+import { gridCsv, toMarkdown, worksheet, worksheetTree } from '.'
 
 const term = (id: string, more: Partial<Term>): Term => ({
   id,
@@ -74,7 +74,7 @@ describe('the worksheet', () => {
       'stood in for by document type journal article',
       expect.stringMatching(/as planned|set on the screen/),
     ])
-    const words = worksheetMarkdown(sheet)
+    const words = toMarkdown(worksheetTree(sheet))
     expect(words).toContain('Room acoustics (with narrower, main focus)')
     expect(words).not.toContain('SUM')
     expect(words).toContain('Broken down by PEO.')
@@ -92,7 +92,9 @@ describe('the worksheet', () => {
     )
   })
   it('is a Word file that an independent reader opens, with the same words', async () => {
-    const { value } = await mammoth.extractRawText({ buffer: Buffer.from(await worksheetWord(sheet)) })
+    const { value } = await mammoth.extractRawText({
+      buffer: Buffer.from(await toWord(worksheetTree(sheet))),
+    })
     for (const text of [
       'What does noise do?',
       'Room acoustics (with narrower, main focus)',

@@ -1,7 +1,8 @@
-import { gridCsv, worksheet, worksheetMarkdown } from '@/core/account'
+import { gridCsv, toMarkdown, worksheet, worksheetTree } from '@/core/account'
 import type { Review } from '@/core/review'
 import { sourceInfo } from '@/standins/source-info'
 import { fileName, saveFile } from '@/ui/save-file'
+import { saveWord } from '../shared/word-files'
 
 export type GridFile = 'csv' | 'docx' | 'md'
 
@@ -9,13 +10,7 @@ export type GridFile = 'csv' | 'docx' | 'md'
 export async function saveGrid(review: Review, as: GridFile): Promise<void> {
   const name = fileName(review.title, as)
   if (as === 'csv') return saveFile(name, gridCsv(review), 'text/csv')
-  const sheet = worksheet(review, (s) => sourceInfo(review, s).profile)
-  if (as === 'md') return saveFile(name, worksheetMarkdown(sheet), 'text/markdown')
-  // The writer of Word files is heavy: it is loaded when a Word file is asked for.
-  const { worksheetWord } = await import('@/core/account/documents/worksheet-word')
-  saveFile(
-    name,
-    (await worksheetWord(sheet)) as BlobPart,
-    'application/vnd.openxmlformats-officedocument.wordprocessingml.document',
-  )
+  const tree = worksheetTree(worksheet(review, (s) => sourceInfo(review, s).profile))
+  if (as === 'md') return saveFile(name, toMarkdown(tree), 'text/markdown')
+  return saveWord(name, tree)
 }

@@ -61,6 +61,13 @@ export function sectionDocument(
   return commentsNamed(withReferences({ title, blocks: [...section, ...appendices] }), context)
 }
 
+/** What was searched, for whoever looks it over: the table of sources and each strategy as it was run, by itself. */
+export function recordOfSearches(context: AppendixContext): DocumentTree {
+  const table = table1(context)
+  const title = `Record of searches${context.review.title ? `: ${context.review.title}` : ''}`
+  return { title, short: true, blocks: [...(table ? [table] : []), ...strategiesAppendix(context)] }
+}
+
 function sectionBlocks(context: FactContext, passages: readonly Passage[]): Block[] {
   const table = table1(context)
   return passages.flatMap(({ id, content }): Block[] => [

@@ -1,6 +1,7 @@
 import Papa from 'papaparse'
 import { limitHonour, type Profile } from '../../profile'
 import { limitWords } from '../../query'
+import { cell, type Block, type DocumentTree } from './tree'
 import { frameworkOf, type Concept, type Review, type Source, type Term } from '../../review'
 
 /** What is planned to be typed for a term, as people write it down: "Room acoustics (with narrower, main focus)". */
@@ -147,17 +148,23 @@ export function worksheet(review: Review, profileOf: (source: Source) => Profile
   }
 }
 
-const cell = (text: string): string => text.replace(/\|/g, '\\|').replace(/\s*\n\s*/g, ' ')
-
-/** A worksheet as Markdown with tables. */
-export function worksheetMarkdown({ title, parts }: Worksheet): string {
-  const out = [`# ${title}`]
-  for (const { title: head, paragraphs, table } of parts) {
-    out.push(`## ${head}`, ...paragraphs)
-    if (table) {
-      const row = (cells: readonly string[]): string => `| ${cells.map(cell).join(' | ')} |`
-      out.push([row(table.head), row(table.head.map(() => '---')), ...table.rows.map(row)].join('\n'))
-    }
-  }
-  return out.join('\n\n') + '\n'
-}
+/** A worksheet as a document, which every writer can write. */
+export const worksheetTree = ({ title, parts }: Worksheet): DocumentTree => ({
+  title,
+  short: true,
+  blocks: parts.flatMap(({ title: head, paragraphs, table }): Block[] => [
+    { kind: 'heading', level: 1, content: cell(head) },
+    ...paragraphs.map((words): Block => ({ kind: 'paragraph', content: cell(words) })),
+    ...(table
+      ? [
+          {
+            kind: 'table' as const,
+            caption: [],
+            head: table.head,
+            rows: table.rows.map((r) => r.map(cell)),
+            wide: true as const,
+          },
+        ]
+      : []),
+  ]),
+})

@@ -24,6 +24,8 @@ export type Block =
 /** A whole document; its tables and figures are numbered in their order, apart from each other. */
 export interface DocumentTree {
   title: string
+  /** A few pages for one reader: without contents, and across the page where a table is wide. */
+  short?: true
   blocks: Block[]
 }
 

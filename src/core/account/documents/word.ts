@@ -245,7 +245,10 @@ export async function toWord(
   figures: ReadonlyMap<string, WordFigure> = new Map(),
 ): Promise<Uint8Array> {
   const labels = labelsOf(tree)
-  const title = [new Paragraph({ text: tree.title, heading: HeadingLevel.TITLE }), ...contents(tree.blocks)]
+  const title = [
+    new Paragraph({ text: tree.title, heading: HeadingLevel.TITLE }),
+    ...(tree.short ? [] : contents(tree.blocks)),
+  ]
   // Wide tables lie across the page: what begins an appendix begins a section, which turns if it has such a table.
   const parts: Block[][] = [[]]
   for (const b of tree.blocks) {
@@ -255,7 +258,7 @@ export async function toWord(
   const beside: Beside = { notes: [], comments: [] }
   let list = 0
   const sections = parts.map((part, n): ISectionOptions => {
-    const across = n > 0 && part.some((b) => b.kind === 'table' && b.wide)
+    const across = (n > 0 || tree.short === true) && part.some((b) => b.kind === 'table' && b.wide)
     return {
       properties: across ? { page: { size: { orientation: PageOrientation.LANDSCAPE } } } : {},
       children: [

@@ -1,6 +1,14 @@
 'use client'
 import { App, Button } from 'antd'
-import { allStrategiesText, currentRuns, joiningLine } from '@/core/account'
+import {
+  allStrategiesText,
+  currentRuns,
+  joiningLine,
+  recordOfSearches,
+  resolved,
+  resolveFact,
+  type DocumentTree,
+} from '@/core/account'
 import { plural, thousands } from '@/core/base'
 import { limitHonour } from '@/core/profile'
 import { standingRuns, type Line, type Review, type Run } from '@/core/review'
@@ -12,6 +20,7 @@ import { Strand } from '@/ui/strand'
 import { LimitName, standingsOf, standingWords } from '../panes/ledger'
 import { useStore } from '@/store/provider'
 import { KeyHint } from '../../shared/key-hint'
+import { saveWord } from '../../shared/word-files'
 import type { RunAll } from './use-run-all'
 
 /** The sheets side by side: what each concept finds in each source, how each limit stands, and the totals. */
@@ -58,6 +67,8 @@ export function AllSources({
   )
   const undrafted = infos.filter((i) => !linesOf(i).length).length
   const text = (): string => allStrategiesText(context)
+  const record = (): DocumentTree =>
+    resolved(recordOfSearches(context), (ref) => resolveFact(context, ref).text)
   return (
     <section className="all-sources" aria-label="All sources">
       <div className="pane-head">
@@ -100,6 +111,11 @@ export function AllSources({
           <Button onClick={() => saveFile(fileName(review.title, 'strategies.txt'), text(), 'text/plain')}>
             Save as text
           </Button>
+          {context.figures.searched.length > 0 && (
+            <Button onClick={() => deed(saveWord(fileName(review.title, 'searches.docx'), record()))}>
+              Save the record of searches
+            </Button>
+          )}
         </span>
       </div>
       <table>
