@@ -148,6 +148,13 @@ describe('a journal that was damaged on disk', () => {
     }
   })
 
+  it('is none where what an entry says was left out on purpose', async () => {
+    const { damage, folded } = await damagedBy(({ payload: _payload, salt: _salt, ...rest }) => rest)
+    expect(folded.review.question).toBe('')
+    expect(folded.problems).toMatchObject([{ code: 'entry-withheld', severity: 'note' }])
+    expect(damage).toEqual([])
+  })
+
   it('opens without the records whose bytes were changed, and counts them', async () => {
     const { home, id } = await working()
     const db = await home.look()

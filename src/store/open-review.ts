@@ -52,6 +52,9 @@ export interface OpenReviewOptions extends Ground {
   shelve: (id: string, entries: readonly Entry[], told: Told) => Promise<void>
 }
 
+/** What was left out on purpose is no damage: it is told quietly elsewhere. */
+const damageIn = (problems: readonly Problem[]): Problem[] => problems.filter((p) => p.severity !== 'note')
+
 /** One review that is open for work. It owns its journal, what is being typed, its works and its timers. */
 export class OpenReview {
   private works: Works = worksOf(emptyReview(''), () => undefined)
@@ -116,7 +119,7 @@ export class OpenReview {
       lost: this.lost,
       state: this.state(),
       left: this.left,
-      damage: folded.problems,
+      damage: damageIn(folded.problems),
     }
   }
 
@@ -244,7 +247,7 @@ export class OpenReview {
 
   /** Checks the chain of digests once the screen is there: a change of the file on disk must not pass unseen. */
   private async check(): Promise<void> {
-    const damage = [...this.file.view().folded.problems, ...(await this.file.verify())]
+    const damage = damageIn([...this.file.view().folded.problems, ...(await this.file.verify())])
     if (damage.length) {
       this.tell({ damage })
       await this.file.forgetCopy()

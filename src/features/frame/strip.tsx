@@ -37,6 +37,10 @@ export function Strip() {
   const actions = useAllActions()
   const { undo } = useUndo()
   const last = entries[entries.length - 1]
+  const leftOut = useMemo(
+    () => folded.problems.filter((p) => p.code === 'entry-withheld').length,
+    [folded.problems],
+  )
   const next = useMemo(() => lastDeed(entries, undoable(folded)), [entries, folded])
   return (
     <footer>
@@ -67,6 +71,9 @@ export function Strip() {
       </button>
       <button className="plain" onClick={() => setJournal(true)}>
         Journal {entries.length}
+        {leftOut > 0 && (
+          <span title="What they say was left out when this was handed on."> ({leftOut} left out)</span>
+        )}
       </button>
       <BackupDue />
       <span className="keys">

@@ -101,7 +101,10 @@ function HandOn({ close }: { close: () => void }) {
     const [at, by] = [store.now(), store.session.getState().person]
     await store.act('reading.ask', { id: store.newId(), pass: toRead.pass, called, records, at, by })
   }
+  // Who asks is said in the package.
   const save = (): void =>
+    forReader && toRead.which !== 'all' ? store.inName(saveNow, 'hand on') : saveNow()
+  const saveNow = (): void =>
     run(async () => {
       await ask()
       const wanted = how()
@@ -180,7 +183,7 @@ function HandOn({ close }: { close: () => void }) {
                 options={[{ value: 'all', label: 'all works' }, ...named]}
                 onChange={(which) => setToRead({ ...toRead, which })}
               />
-              {asked && toRead.which !== 'all' && `(${asked.length})`}
+              {asked && toRead.which !== 'all' && `: ${asked.length}`}
             </span>
           )}
         </fieldset>
