@@ -69,3 +69,34 @@ test('two people went on with copies of one review; what one ruled is taken in b
   await one.getByRole('tab', { name: /^Between readers/ }).click()
   await expect(one.locator('.agreements')).toContainText('S. Ebers')
 })
+
+test('another reader is handed chosen works without rulings, is told who asks, and begins with these', async ({
+  browser,
+}, info) => {
+  const [one, other] = await twoBrowsers(browser)
+  await openDemo(one, 'methods')
+  await one.keyboard.press('p')
+  await dialog(one)
+    .getByRole('checkbox', { name: /^rulings/ })
+    .check()
+  await dialog(one).getByLabel('Which works another reader reads').click({ force: true })
+  await one.locator('.ant-select-item-option').filter({ hasText: 'Found once, since 2022' }).click()
+  const count = dialog(one).locator('.hand-on-read b')
+  await expect(count).toHaveText(/^\d+ works$/)
+  const asked = Number.parseInt(await count.innerText(), 10)
+  const download = one.waitForEvent('download', { timeout: 60_000 })
+  await dialog(one).getByRole('button', { name: 'Save it' }).click()
+  await nameReader(one, 'A. Quill')
+  const file = info.outputPath('chosen.zip')
+  writeFileSync(file, readFileSync(await (await download).path()))
+
+  await other.goto('/')
+  await other.locator('input[type=file]').setInputFiles(file)
+  await other.waitForURL(/review/)
+  await stage(other, 'Selection')
+  await expect(other.getByText(/^A\. Quill asked on .* that you read these/)).toContainText(String(asked))
+  await expect(other.locator('.pass-head')).toContainText(`1 of ${asked}`)
+  // What was left out is said quietly, and is no damage.
+  await expect(other.getByText(/\(\d+ left out\)/)).toBeVisible()
+  await expect(other.locator('.trouble')).toHaveCount(0)
+})

@@ -2,7 +2,7 @@
 import { Button, Checkbox, Modal, Radio, Select } from 'antd'
 import { useRef, useState } from 'react'
 import { create } from 'zustand'
-import { messageOf } from '@/core/base'
+import { messageOf, plural } from '@/core/base'
 import { dateWords } from '@/core/account'
 import { BACKUP_RHYTHMS, workOf, type BackupRhythm, type PassName } from '@/core/review'
 import { useSession, useStore } from '@/store/provider'
@@ -183,7 +183,7 @@ function HandOn({ close }: { close: () => void }) {
                 options={[{ value: 'all', label: 'all works' }, ...named]}
                 onChange={(which) => setToRead({ ...toRead, which })}
               />
-              {asked && toRead.which !== 'all' && `: ${asked.length}`}
+              {asked && toRead.which !== 'all' && <b>{plural(asked.length, 'work')}</b>}
             </span>
           )}
         </fieldset>
