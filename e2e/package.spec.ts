@@ -64,7 +64,7 @@ test('two people went on with copies of one review; what one ruled is taken in b
   await expect(parted).toContainText('3 deeds of S. Ebers')
   await accessible(one, 'Two histories of one review', '.ant-modal')
   await parted.getByRole('button', { name: 'Take in what others said there' }).click()
-  await expect(one.getByText('3 rulings came in.')).toBeVisible()
+  await expect(one.getByText('3 rulings came in.')).toBeVisible({ timeout: 60_000 })
   await one.goto('/review/demo/selection')
   await one.getByRole('tab', { name: /^Between readers/ }).click()
   await expect(one.locator('.agreements')).toContainText('S. Ebers')

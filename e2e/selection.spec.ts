@@ -26,6 +26,8 @@ const addsUp = (f: Record<string, number>): void => {
 test('two readers read apart, hand their rulings over, settle what differs, and the flow adds up all the while', async ({
   browser,
 }, info) => {
+  // A long way for two browsers, twice with figures drawn.
+  test.setTimeout(180_000)
   const [one, other] = await twoBrowsers(browser)
   await openDemo(one)
   await openDemo(other)

@@ -87,6 +87,12 @@ export function useKeys(): void {
           leaveField(field)
         return
       }
+      // Enter in a line has done what it does by now, and may have closed a dialog: the same press must not press the
+      // button that the focus went back to.
+      if (event.key === 'Enter' && event.target instanceof HTMLInputElement) {
+        event.preventDefault()
+        return
+      }
       if (event.defaultPrevented || event.ctrlKey || event.metaKey || event.altKey || isTyping(event.target))
         return
       // What is typed while the palette opens is meant for it: a letter goes into it, and is never an action of the stage.
