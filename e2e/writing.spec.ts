@@ -69,7 +69,7 @@ test('a table, a note, a reference and a comment are put in, are there again, an
   await saved(page)
   await page.reload()
   await expect(part.locator('.table-caption')).toHaveText('Table 2. Rooms and levels')
-  await expect(part.locator('.crossref')).toHaveText('Table 2')
+  await expect(part.locator('.pointer')).toHaveText('Table 2')
   await expect(part.locator('.tiptap th').nth(1)).toHaveText('Level')
   const [file] = await Promise.all([
     page.waitForEvent('download'),

@@ -29,11 +29,11 @@ export interface FootnoteNode {
   attrs: { words: string }
 }
 /** A reference to a table, a figure or an appendix (`table:`, `figure:`, `appendix:`), which is called what it is called. */
-export interface CrossNode {
-  type: 'crossref'
+export interface PointerNode {
+  type: 'pointer'
   attrs: { to: string }
 }
-export type Inline = TextNode | FactNode | FootnoteNode | CrossNode
+export type Inline = TextNode | FactNode | FootnoteNode | PointerNode
 export interface Paragraph {
   type: 'paragraph'
   content?: Inline[]
@@ -108,7 +108,7 @@ export function paragraph(template: string): Paragraph {
     /(\{[^}]+\}|\*(?:\uE000[^\uE001]*\uE001|[^*])+\*|\uE000[^\uE001]*\uE001)/,
   )) {
     if (!part) continue
-    if (part.startsWith('{@')) content.push({ type: 'crossref', attrs: { to: part.slice(2, -1) } })
+    if (part.startsWith('{@')) content.push({ type: 'pointer', attrs: { to: part.slice(2, -1) } })
     else if (part.startsWith('{')) content.push(fact(part.slice(1, -1)))
     else if (part.startsWith('*')) content.push(text(part.slice(1, -1).replace(OWN, '$1'), 'italic'))
     else content.push(text(part.replace(OWN, '$1')))
@@ -120,7 +120,7 @@ const INLINES: ReadonlySet<string | undefined> = new Set<Inline['type']>([
   'text',
   'fact',
   'footnote',
-  'crossref',
+  'pointer',
 ])
 export const isInline = (type: string | undefined): boolean => INLINES.has(type)
 
@@ -148,7 +148,7 @@ export function wordsOfInline(
       return node.text
     case 'fact':
       return factWords(node.attrs.ref)
-    case 'crossref':
+    case 'pointer':
       return targetWords(node.attrs.to)
     case 'footnote':
       return ''

@@ -7,7 +7,7 @@ import type { Command, PassageContent } from '@/core/review'
 import { useStore } from '@/store/provider'
 import { BesideDraft } from './beside-draft'
 import { CommentMark } from './editor/comment-mark'
-import { CrossNode } from './editor/cross-node'
+import { PointerNode } from './editor/pointer-node'
 import { FootnoteNode } from './editor/footnote-node'
 import { PutIn } from './editor/put-in'
 import { TABLES } from './editor/table-nodes'
@@ -47,7 +47,7 @@ export function PassageEditor({
         trailingNode: false,
       }),
       FactNode,
-      CrossNode,
+      PointerNode,
       FootnoteNode,
       CommentMark,
       ...TABLES,

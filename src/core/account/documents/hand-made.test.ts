@@ -8,7 +8,7 @@ import { targetsOf, withReferences, wordsOfCell } from './tree'
 import { toWord } from './word'
 
 const note = (words: string): Inline => ({ type: 'footnote', attrs: { words } })
-const cross = (to: string): Inline => ({ type: 'crossref', attrs: { to } })
+const pointer = (to: string): Inline => ({ type: 'pointer', attrs: { to } })
 const commented = (words: string, id: string, ...marks: ('italic' | 'bold')[]): TextNode => ({
   ...text(words),
   marks: [
@@ -50,13 +50,13 @@ const tree = withReferences({
       [
         paragraph(
           text('As '),
-          cross('table:t'),
+          pointer('table:t'),
           text(' and '),
-          cross('appendix:B'),
+          pointer('appendix:B'),
           text(' show'),
           note('Told 3 < 4 times & more.'),
           text(', not '),
-          cross('table:gone'),
+          pointer('table:gone'),
           text('. '),
           commented('these words', 'c1'),
           commented(' and these', 'c1', 'italic'),

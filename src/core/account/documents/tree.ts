@@ -87,7 +87,7 @@ export function withReferences(tree: DocumentTree): DocumentTree {
   const targets = targetsOf(tree)
   return withCells(tree, (content) =>
     content.map((node) =>
-      node.type === 'crossref'
+      node.type === 'pointer'
         ? text(targets.get(node.attrs.to) ?? `[${plainTarget(node.attrs.to)}, which is not here]`)
         : node,
     ),

@@ -50,7 +50,7 @@ export function PutIn({ editor }: { editor: Editor }) {
                 editor
                   .chain()
                   .focus()
-                  .insertContent({ type: 'crossref', attrs: { to: key } })
+                  .insertContent({ type: 'pointer', attrs: { to: key } })
                   .run(),
             }}
           >

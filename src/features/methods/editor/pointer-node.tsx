@@ -4,8 +4,8 @@ import { NodeViewWrapper, ReactNodeViewRenderer, type ReactNodeViewProps } from 
 import { useTarget } from './targets'
 
 /** A reference to a table, the figure or an appendix: called what that is called now. */
-export const CrossNode = Node.create({
-  name: 'crossref',
+export const PointerNode = Node.create({
+  name: 'pointer',
   group: 'inline',
   inline: true,
   atom: true,
@@ -13,14 +13,14 @@ export const CrossNode = Node.create({
   addAttributes: () => ({ to: { default: '', parseHTML: (el) => el.getAttribute('data-to') } }),
   parseHTML: () => [{ tag: 'span[data-to]' }],
   renderHTML: ({ node }) => ['span', { 'data-to': String(node.attrs.to) }],
-  addNodeView: () => ReactNodeViewRenderer(CrossView, { as: 'span' }),
+  addNodeView: () => ReactNodeViewRenderer(PointerView, { as: 'span' }),
 })
 
-function CrossView({ node, selected }: ReactNodeViewProps) {
+function PointerView({ node, selected }: ReactNodeViewProps) {
   const { label, title, found } = useTarget(String(node.attrs.to))
   return (
     <NodeViewWrapper as="span">
-      <span className={`crossref${found ? '' : ' missing'}${selected ? ' lit' : ''}`} title={title}>
+      <span className={`pointer${found ? '' : ' missing'}${selected ? ' lit' : ''}`} title={title}>
         {label}
       </span>
     </NodeViewWrapper>
