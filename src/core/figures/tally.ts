@@ -170,9 +170,8 @@ class Counting {
     }
   }
 }
-/** Made for every work there is, so not by way of JSON; a reason may hold anything, and stands last. */
 const keyOf = ({ roundId, column, place, reason }: TallyRow): string =>
-  `${roundId ?? '~'}\n${column}\n${place}\n${reason === undefined ? '' : `=${reason}`}`
+  JSON.stringify([roundId, column, place, reason])
 
 /** Counts where all works are. */
 export function tallyOf(review: Review, { works, byWork }: Ruled): Tally {

@@ -1,4 +1,5 @@
-import { held, heldEntries, heldValues, hold, letGo } from '../base'
+import { heldEntries, heldValues, letGo } from '../base'
+import { putRuling } from './put-ruling'
 import { togetherSaid, type SearchReview } from './search-review-values'
 import type { Person, Review, Ruling } from './values'
 
@@ -55,10 +56,7 @@ function putRulings(review: Review, person: string, chains: readonly SideTaken[]
     const [recordId = '', key = ''] = name.split('\n')
     const first = all[0]!
     const alike = all.every((r) => r.verdict === first.verdict)
-    const ruling = alike ? first : { recordId, pass: first.pass, reader: person, verdict: 'unsure' as const }
-    const own = held(review.rulings, recordId)
-    if (own) own[key] = ruling
-    else hold(review.rulings, recordId, { [key]: ruling })
+    putRuling(review, key, alike ? first : { recordId, pass: first.pass, reader: person, verdict: 'unsure' })
   }
   // A record of which nothing is said any more, by anybody, is as if it had never been spoken of.
   for (const [recordId, own] of heldEntries(review.rulings))

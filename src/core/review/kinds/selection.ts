@@ -1,5 +1,6 @@
 import { z } from 'zod'
-import { held, hold } from '../../base'
+import { held } from '../../base'
+import { putRuling } from '../put-ruling'
 import {
   Contact,
   CriteriaVersion,
@@ -16,16 +17,8 @@ import {
   Step,
   Study,
   WebPage,
-  type Review,
 } from '../values'
 import { atStage, drop, kind, PLAIN, put, removes, said, sets } from './kind'
-
-/** What was said of a record, under its pass and person. */
-function putRuling({ rulings }: Review, key: string, ruling: Ruling): void {
-  const own = held(rulings, ruling.recordId)
-  if (own) own[key] = ruling
-  else hold(rulings, ruling.recordId, { [key]: ruling })
-}
 
 export const SELECTION_KINDS = {
   'ruling.set': kind({
