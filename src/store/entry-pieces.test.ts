@@ -2,7 +2,7 @@ import 'fake-indexeddb/auto'
 import { describe, expect, it } from 'vitest'
 import { nextEntry, type Entry } from '@/core/review'
 import { addEntries, openDatabase, readEntries, removeReview, type Database } from './db'
-import { entriesOf, keepPieces } from './entry-pieces'
+import { entriesOf, keepPieces, type EntryPiece } from './entry-pieces'
 
 let databases = 0
 const database = (): Promise<Database> =>
@@ -43,6 +43,9 @@ describe('the copy of a long journal', () => {
     const db = await database()
     await addEntries(db, 'one', long(2100))
     await keepPieces(db, 'one', long(2100, 'another'))
+    expect(await entriesOf(db, 'one')).toEqual(long(2100))
+    const [piece] = (await db.getAll('snapshots')) as unknown as EntryPiece[]
+    await db.put('snapshots', { ...piece, text: piece!.text.slice(0, 5000) } as never)
     expect(await entriesOf(db, 'one')).toEqual(long(2100))
     await removeReview(db, 'one')
     expect(await db.count('snapshots')).toBe(0)

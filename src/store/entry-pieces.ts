@@ -32,11 +32,20 @@ async function keptEntries(db: Database, reviewId: string): Promise<Entry[]> {
   const entries: Entry[] = []
   const pieces = (await db.getAll('snapshots', piecesOf(reviewId))) as unknown as EntryPiece[]
   for (const { text } of pieces) {
-    const part = JSON.parse(text) as Entry[]
-    if (part[0]?.seq !== entries.length) return []
+    const part = entriesIn(text)
+    if (part?.[0]?.seq !== entries.length) return []
     for (const entry of part) entries.push(entry)
   }
   return entries
+}
+
+/** Undefined where the text is damaged: then the rows are read. */
+function entriesIn(text: string): Entry[] | undefined {
+  try {
+    return JSON.parse(text) as Entry[]
+  } catch {
+    return undefined
+  }
 }
 
 /** Writes the pieces that are full and not there yet. */

@@ -89,7 +89,7 @@ export function useKeys(): void {
       }
       // Enter in a line has done what it does by now, and may have closed a dialog: the same press must not press the
       // button that the focus went back to.
-      if (event.key === 'Enter' && event.target instanceof HTMLInputElement) {
+      if (event.key === 'Enter' && event.target instanceof HTMLInputElement && isTyping(event.target)) {
         event.preventDefault()
         return
       }
