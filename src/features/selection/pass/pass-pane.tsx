@@ -3,16 +3,8 @@ import { Button, Input, Select } from 'antd'
 import { useMemo, useState } from 'react'
 import { dateWords } from '@/core/account'
 import { held, plural, thousands } from '@/core/base'
-import {
-  nameOfPerson,
-  workOf,
-  type Answer,
-  type Criterion,
-  type PassName,
-  type ReadingOrder,
-  type Ruling,
-} from '@/core/review'
-import { reasonWords, type Sureness } from '@/core/selection'
+import { nameOfPerson, workOf, type Answer, type Criterion, type PassName, type Ruling } from '@/core/review'
+import { reasonWords } from '@/core/selection'
 import { useActions, type Action } from '@/store/actions'
 import { useSession } from '@/store/provider'
 import { sourceInfo } from '@/standins/source-info'
@@ -26,6 +18,7 @@ import { FullText } from '../texts/full-text'
 import type { Selected } from '../use-selected'
 import { Gauge } from './gauge'
 import { useMany } from './many-dialog'
+import { OrderChoice } from './order-choice'
 import { Questions, rulesOut } from './questions'
 import { Quotes } from './quotes'
 import { useReason } from './reason-dialog'
@@ -38,17 +31,6 @@ import { useStudy } from './study-dialog'
 import { useCriteriaVersion } from './version-dialog'
 
 const VERDICT: Record<Ruling['verdict'], string> = { in: 'ruled in', out: 'ruled out', unsure: 'left open' }
-const ORDERS: Record<ReadingOrder, string> = {
-  source: 'as they came',
-  year: 'newest first',
-  chance: 'by chance',
-  likely: 'likely in first',
-}
-/** "83 of 100 pairs (with 95 % confidence 74 to 92)". */
-const surely = ({ of, interval }: Sureness): string => {
-  const [most, low, high] = [of, ...interval].map((n) => Math.round(n * 100))
-  return `${most} of 100 pairs (with 95 % confidence ${low} to ${high})`
-}
 const NO_ANSWERS: Readonly<Record<string, Answer>> = {}
 
 /** One work at a time, ruled by key: on title and abstract, or on its full text. */
@@ -260,36 +242,7 @@ export function PassPane({
           {counts.left ? `${plural(counts.left, 'work')} to go` : 'every work has been ruled'}
           {pace && counts.left ? `, ${inHours(pace * counts.left)} at your pace.` : '.'}
         </p>
-        <label className="pass-choice">
-          <span className="sub">Order</span>
-          <Select
-            size="small"
-            variant="borderless"
-            aria-label="Order of reading"
-            value={order.chosen}
-            popupMatchSelectWidth={false}
-            options={(Object.keys(ORDERS) as ReadingOrder[]).map((value) => ({
-              value,
-              label:
-                value === 'likely' && order.likelyFrom
-                  ? `${ORDERS[value]} (${order.likelyFrom})`
-                  : ORDERS[value],
-              disabled: value === 'likely' && order.likelyFrom !== undefined,
-            }))}
-            onChange={order.choose}
-          />
-        </label>
-        {order.chosen === 'likely' && (
-          <p className="sub">
-            An order, never a verdict.{' '}
-            {order.sure === undefined
-              ? 'How sure it is cannot be told yet.'
-              : `So far it puts a work that is in before one that is out in ${surely(order.sure)}; chance would in 50.`}{' '}
-            <button className="plain link" onClick={() => order.choose('likely')}>
-              Learn anew
-            </button>
-          </p>
-        )}
+        <OrderChoice order={order} />
         <label className="pass-choice">
           <span className="sub">Works</span>
           <Select
