@@ -86,8 +86,8 @@ export function antdTheme(dark: boolean): ThemeConfig {
       colorBgSpotlight: dark ? '#343a46' : c.ink,
       boxShadow: 'none',
       boxShadowSecondary: dark ? '0 4px 20px rgb(0 0 0 / 50%)' : '0 4px 20px rgb(29 34 48 / 12%)',
-      motionDurationMid: '0.1s',
-      motionDurationSlow: '0.15s',
+      // A dialog that grows under the pointer loses the press that began before it had grown.
+      motion: false,
     },
     components: {
       Button: { primaryShadow: 'none', defaultShadow: 'none', primaryColor: c.paper, fontWeight: 600 },
