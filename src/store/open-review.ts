@@ -13,9 +13,10 @@ import {
   type Works,
 } from '@/core/review'
 import type { Problem } from '@/core/base'
-import { tellOn, type Told } from '@/core/figures'
+import { tellInSteps, tellOn, type Told } from '@/core/figures'
 import { evidenceOfFirstHalf } from '@/standins'
 import type { Blobs } from './blobs'
+import { inSteps } from './breathe'
 import type { Ground } from './environment'
 import { JournalFile, type SaveState } from './journal-file'
 import { Typing, type Left } from './typing'
@@ -234,9 +235,11 @@ export class OpenReview {
     this.loadedFor = worksMadeFrom(review)
     const { works, lost } = await this.options.records.works(review)
     const found = await worksHere(works, review.imports)
+    const told = await inSteps(tellInSteps(review, found))
     // What was asked for last counts, whichever is read first.
     if (mine !== this.loading) return
     this.works = found
+    this.told = told
     this.lost = lost
     this.tell({ told: this.tellNow(), lost })
   }

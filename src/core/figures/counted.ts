@@ -1,3 +1,4 @@
+import { drain } from '../base'
 import { importOf, type Work } from '../review'
 
 /** What is counted in one walk over works, whatever was said of them. */
@@ -45,9 +46,4 @@ export function* countInSteps(works: readonly Work[]): Generator<undefined, Work
 }
 
 /** The same at once. */
-export function countOf(works: readonly Work[]): WorksCounted {
-  for (const steps = countInSteps(works); ;) {
-    const step = steps.next()
-    if (step.done) return step.value
-  }
-}
+export const countOf = (works: readonly Work[]): WorksCounted => drain(countInSteps(works))

@@ -1,6 +1,6 @@
 export { countInSteps } from './counted'
 export { figuresOf, searchedIn, type Figures, type SourceHits } from './figures'
 export { saidOfWorks, waysOf } from './tally'
-export { figuresAt, tell, tellOn, type FiguresBeside, type Told } from './told'
+export { figuresAt, tell, tellInSteps, tellOn, type FiguresBeside, type Told } from './told'
 export { judgedWorks } from './judged'
 export { termAsks } from './yields'

@@ -1,4 +1,4 @@
-import { held, heldNames, keptFor } from '../base'
+import { drain, held, heldNames, keptFor } from '../base'
 import {
   importOf,
   isStanding,
@@ -174,15 +174,23 @@ const keyOf = ({ roundId, column, place, reason }: TallyRow): string =>
   JSON.stringify([roundId, column, place, reason])
 
 /** Counts where all works are. */
-export function tallyOf(review: Review, { works, byWork }: Ruled): Tally {
+export const tallyOf = (review: Review, ruled: Ruled): Tally => drain(tallyInSteps(review, ruled))
+
+/** How many works are placed before the page may draw. */
+const AT_ONCE = 1000
+
+/** The same in steps. */
+export function* tallyInSteps(review: Review, { works, byWork }: Ruled): Generator<undefined, Tally> {
   const said = saidOfWorks(works, review)
   const counting = new Counting(review)
   // Most works are such ones for long of which nothing was said: they are counted by import, not one by one.
   const unread = new Map(countOf(works.works).firstBy)
+  let placed = 0
   for (const id of new Set([...heldNames(byWork), ...said.keys()])) {
     const importId = importOf(id)
     unread.set(importId, unread.get(importId)! - 1)
     counting.add({ id }, held(byWork, id), placeOf(held(byWork, id), said.get(id)), 1)
+    if (++placed % AT_ONCE === 0) yield
   }
   for (const [importId, count] of unread) counting.addUnread(importId, count)
   return counting.tally

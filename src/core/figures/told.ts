@@ -1,8 +1,8 @@
-import { held } from '../base'
+import { drain, held } from '../base'
 import {
   rulingsAfter,
   fold,
-  rulingsByWork,
+  rulingsInSteps,
   worksOf,
   type Beside,
   type ClassesAt,
@@ -13,7 +13,7 @@ import {
   type Works,
 } from '../review'
 import { figuresOf, placesIn, type Figures } from './figures'
-import { tallyAfter, tallyOf, type Tally } from './tally'
+import { tallyAfter, tallyInSteps, type Tally } from './tally'
 
 /** What screens and documents tell of a review: its works, what was said of each, and every number. */
 export interface Told {
@@ -31,12 +31,16 @@ export interface FiguresBeside extends Beside {
 }
 
 /** Tells of a review from the beginning. */
-export function tell(review: Review, works: Works): Told {
-  return toldOf(review, rulingsByWork(works, review.rulings))
+export const tell = (review: Review, works: Works): Told => drain(tellInSteps(review, works))
+
+/** The same in steps, so that a page can draw between. */
+export function* tellInSteps(review: Review, works: Works): Generator<undefined, Told> {
+  return yield* toldOf(review, yield* rulingsInSteps(works, review.rulings))
 }
 
-function toldOf(review: Review, ruled: Ruled): Told {
-  const tally = tallyOf(review, ruled)
+function* toldOf(review: Review, ruled: Ruled): Generator<undefined, Told> {
+  const tally = yield* tallyInSteps(review, ruled)
+  yield
   return { review, ruled, figures: figuresOf(review, ruled, tally), tally }
 }
 
@@ -48,7 +52,7 @@ export function tellOn(before: Told | undefined, review: Review, works: Works): 
   if (!before || before.ruled.works !== works) return tell(review, works)
   if (before.review === review) return before
   const { ruled, changed } = rulingsAfter(before.ruled, review.rulings)
-  if (!samePlaces(before.review, review)) return toldOf(review, ruled)
+  if (!samePlaces(before.review, review)) return drain(toldOf(review, ruled))
   const tally = tallyAfter(before.tally, changed, review, before.ruled, ruled)
   if (!onlyRulingsDiffer(before.review, review))
     return { review, ruled, tally, figures: figuresOf(review, ruled, tally) }

@@ -3,6 +3,7 @@ export { packWorks, unpackWorks, type PackedWorks } from './packed'
 export {
   rulingsAfter,
   rulingsByWork,
+  rulingsInSteps,
   ruledBefore,
   workOf,
   type Ruled,

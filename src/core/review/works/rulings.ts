@@ -1,4 +1,4 @@
-import { held, heldApart, heldNames, keptFor, withHeld, type Buckets } from '../../base'
+import { drain, held, heldApart, heldNames, keptFor, withHeld, type Buckets } from '../../base'
 import type { Review, Ruling } from '../values'
 import type { Work, Works } from './works'
 
@@ -35,7 +35,12 @@ export const workOf = (works: readonly Work[], recordId: string): Work | undefin
  */
 export function rulingsByWork(works: Works, rulings: Review['rulings'], before?: Ruled): Ruled {
   if (before?.works === works) return rulingsAfter(before, rulings).ruled
-  return found(works, rulings, heldNames(rulings), {}, []).ruled
+  return drain(rulingsInSteps(works, rulings))
+}
+
+/** The same from the beginning, in steps. */
+export function* rulingsInSteps(works: Works, rulings: Review['rulings']): Generator<undefined, Ruled> {
+  return (yield* findInSteps(works, rulings, heldNames(rulings), {}, [])).ruled
 }
 
 /** The same found on for the same works, with the works of which something else is said now. */
@@ -44,30 +49,40 @@ export function rulingsAfter(
   rulings: Review['rulings'],
 ): { ruled: Ruled; changed: readonly string[] } {
   if (before.rulings === rulings) return { ruled: before, changed: [] }
-  return found(before.works, rulings, heldApart(before.rulings, rulings), before.byWork, before.lost)
+  return drain(
+    findInSteps(before.works, rulings, heldApart(before.rulings, rulings), before.byWork, before.lost),
+  )
 }
 
+/** How many names or works are looked up before the page may draw. */
+const AT_ONCE = 2000
+
 /** Finds anew what is said of the works behind these names, over what was found of the others. */
-function found(
+function* findInSteps(
   works: Works,
   rulings: Review['rulings'],
   names: readonly string[],
   before: RulingsByWork,
   lostBefore: readonly string[],
-): { ruled: Ruled; changed: readonly string[] } {
+): Generator<undefined, { ruled: Ruled; changed: readonly string[] }> {
   const oldNames = oldNamesByRecord(works.oldNames)
   const affected = new Set<Work>()
   const lost = new Set(lostBefore)
-  for (const name of names) {
+  yield
+  for (const [n, name] of names.entries()) {
     const work = workOf(works.works, works.oldNames.get(name) ?? name)
     if (work) affected.add(work)
     else if (Object.keys(held(rulings, name) ?? {}).length) lost.add(name)
     else lost.delete(name)
+    if (n % AT_ONCE === AT_ONCE - 1) yield
   }
-  const changes = [...affected].map((work) => {
+  const changes: [id: string, own: RulingsByWork[string][string] | undefined][] = []
+  for (const work of affected) {
     const own = ofWork(work, rulings, oldNames)
-    return [work.id, Object.keys(own).length ? own : undefined] as const
-  })
+    changes.push([work.id, Object.keys(own).length ? own : undefined])
+    if (changes.length % AT_ONCE === 0) yield
+  }
+  yield
   const byWork = withHeld(before, changes)
   const inOrder = lost.size ? heldNames(rulings).filter((name) => lost.has(name)) : []
   return { ruled: { works, rulings, byWork, lost: inOrder }, changed: [...affected].map((w) => w.id) }
