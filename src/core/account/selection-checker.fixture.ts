@@ -51,11 +51,14 @@ export function selectionPatterns(
   const readers = new Set([...last].filter(([k]) => k.includes(' broad ')).map(([, v]) => v.reader)).size
   const counts = (words: string): boolean => {
     const m =
-      /^: ([\d,]+) went on to full text(?:,| and) ([\d,]+) (?:was|were) set aside(?: and ([\d,]+) left open|(?:, ([\d,]+) (?:is|are) open)?, and [\d,]+ (?:(?:is|are) still to be read|unread))?$/.exec(
+      /^: ([\d,]+) went on to full text(?:,| and) (?:([\d,]+) (?:was|were)|none was) set aside(?: and ([\d,]+) left open|(?:, ([\d,]+) (?:is|are) open)?, and [\d,]+ (?:(?:is|are) still to be read|unread))?$/.exec(
         words,
       )
     return (
-      m !== null && number(m[1]!) === kept && number(m[2]!) === aside && number(m[3] ?? m[4] ?? '0') === open
+      m !== null &&
+      number(m[1]!) === kept &&
+      number(m[2] ?? '0') === aside &&
+      number(m[3] ?? m[4] ?? '0') === open
     )
   }
   return [

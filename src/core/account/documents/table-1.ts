@@ -73,8 +73,11 @@ export function table1(context: FactContext): (Block & { kind: 'table' }) | unde
     notes.push([text(`${mark} `, 'italic'), text(`${could.join('; ')}.`)])
     return [[...name!, text(` ${mark}`, 'italic')], ...rest]
   })
-  // A column in which nobody noted anything is left out.
-  const keeps = (column: number): boolean => column !== 1 || sources.some((s) => s.coverage)
+  // A column in which nobody noted anything is left out; and where all works came by one way, none was found elsewhere.
+  const keeps = (column: number): boolean =>
+    column === 1
+      ? sources.some((s) => s.coverage)
+      : column !== 6 || Object.keys(context.figures.brought).length > 1
   return {
     kind: 'table',
     id: SOURCES_TABLE,

@@ -49,13 +49,14 @@ export const READ = {
     ]
   },
   read: ({ left, out, open, readers, bare }: GroupedOf<'read'>, say: Say, { review }: FactContext) => {
-    const kept = `{broad.in} went on to full text, {broad.out} ${were(out)} set aside`
+    const setAside = out ? `{broad.out} ${were(out)} set aside` : 'none was set aside'
+    const kept = `{broad.in} went on to full text, ${setAside}`
     const undecided = open ? `, {broad.unsure} ${are(open)} open` : ''
     const rest = left
       ? `${kept}${undecided}, and {broad.left} ${bare ? 'unread' : `${are(left)} still to be read`}.`
       : open
         ? `${kept} and {broad.unsure} left open.`
-        : `{broad.in} went on to full text and {broad.out} ${were(out)} set aside.`
+        : `{broad.in} went on to full text and ${setAside}.`
     const of = left ? '{broad.ruled} of {works}' : '{broad.read}'
     const passive = left
       ? [
