@@ -238,6 +238,41 @@ describe('advice on the section', () => {
     })
   })
 
+  it('reads notes at the foot, points of a list and cells each for itself', () => {
+    const c = here()
+    const words = (text: string): object => ({ type: 'text', text })
+    const paragraph = (...content: object[]): object => ({ type: 'paragraph', content })
+    const cell = (text: string): object => ({ type: 'tableCell', content: [paragraph(words(text))] })
+    const [part] = written('', c)
+    part!.content = [
+      paragraph(
+        words('We asked.'),
+        { type: 'footnote', attrs: { words: 'We exclude 57 reports. We waited.' } },
+        words(' Then it rained.'),
+      ),
+      {
+        type: 'bulletList',
+        content: ['Rooms', 'Roofs of 61 halls'].map((t) => ({
+          type: 'listItem',
+          content: [paragraph(words(t))],
+        })),
+      },
+      { type: 'table', content: [{ type: 'tableRow', content: [cell('Halls: 63.'), cell('Halls: 65.')] }] },
+    ] as never
+    const found = adviceOn(c, [part!]).map((a) => `${a.rule}: ${a.words ?? ''}`)
+    expect(found).toEqual(
+      expect.arrayContaining([
+        'tense: We exclude 57 reports.',
+        'typed-number: We exclude 57 reports.',
+        'typed-number: Roofs of 61 halls',
+        'typed-number: Halls: 63.',
+        'typed-number: Halls: 65.',
+      ]),
+    )
+    // The note's own sentences are neighbours; the last of one cell and the first of the next are not.
+    expect(found.filter((f) => f.startsWith('same-opening'))).toEqual(['same-opening: We waited.'])
+  })
+
   for (const [name, make] of Object.entries(OTHERS))
     it(`finds no fault of style in the draft of another review: ${name}`, () => {
       const c = make()

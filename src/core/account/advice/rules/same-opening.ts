@@ -1,3 +1,4 @@
+import { areNeighbours } from '../look'
 import type { Rule } from '../advice'
 
 const opening = (text: string): string => /^[^\s,;:]+/.exec(text)?.[0].toLowerCase() ?? ''
@@ -7,7 +8,10 @@ export const sameOpening: Rule = ({ sentences }) =>
   sentences.flatMap((s, i) => {
     const before = sentences[i - 1]
     const same =
-      before?.passage === s.passage && opening(before.text) === opening(s.text) && opening(s.text) !== ''
+      before !== undefined &&
+      areNeighbours(before, s) &&
+      opening(before.text) === opening(s.text) &&
+      opening(s.text) !== ''
     return same && (s.edited || before.edited)
       ? [
           {

@@ -1,4 +1,4 @@
-import { FACT_SIGN } from '../look'
+import { areNeighbours, FACT_SIGN } from '../look'
 import type { Rule } from '../advice'
 
 // What a methods section cannot do without, in all its forms.
@@ -23,7 +23,9 @@ export const wordTwice: Rule = ({ sentences }) =>
     const own = contentWords(s.typed.replaceAll(FACT_SIGN, ' '))
     const before = sentences[i - 1]
     const near =
-      before?.passage === s.passage ? contentWords(before.typed.replaceAll(FACT_SIGN, ' ')).map(stem) : []
+      before && areNeighbours(before, s)
+        ? contentWords(before.typed.replaceAll(FACT_SIGN, ' ')).map(stem)
+        : []
     const twice = own.find(
       (w, n) => own.slice(0, n).some((o) => stem(o) === stem(w)) || near.includes(stem(w)),
     )
