@@ -23,14 +23,17 @@ const table = (id: string) => ({
   type: 'tableBlock',
   attrs: { id },
   content: [
-    { type: 'tableCaption', content: [text('Rooms, '), { type: 'fact', attrs: { ref: 'a.fact' } }] },
+    {
+      type: 'tableCaption',
+      content: [text('Rooms, '), { type: 'fact', attrs: { ref: 'a.fact' } }, note('All of them.')],
+    },
     {
       type: 'table',
       content: [
         {
           type: 'tableRow',
           content: [
-            cellOf('tableHeader', text('Room')),
+            cellOf('tableHeader', text('Room'), note('By its number.')),
             cellOf('tableHeader', { type: 'fact', attrs: { ref: 'a.fact' } }),
           ],
         },
@@ -73,7 +76,7 @@ const tree = withReferences({
 describe('what is put into the section by hand', () => {
   it('keeps a table with its caption, and the facts of its head in words', () => {
     const [own] = tree.blocks.filter((b) => b.kind === 'table')
-    expect(own).toMatchObject({ id: 't', head: ['Room', '41 dB'] })
+    expect(own).toMatchObject({ id: 't', head: ['Room (b)', '41 dB'] })
     expect(own!.rows).toHaveLength(1)
     expect([...targetsOf(tree)]).toEqual([
       ['table:t', 'Table 1'],
@@ -89,10 +92,17 @@ describe('what is put into the section by hand', () => {
     )
   })
 
+  it('has the notes of a table below it, by letters, wherever in the table they were put', () => {
+    const [own] = tree.blocks.filter((b) => b.kind === 'table')
+    expect(own!.notes?.map(wordsOfCell)).toEqual(['a All of them.', 'b By its number.', 'c By ear.'])
+    expect(wordsOfCell(own!.caption)).toMatch(/ a$/)
+    expect(wordsOfCell(own!.rows[0]![1]!)).toBe(' c')
+    for (const write of [toMarkdown, toHtml, toLatex])
+      expect(write(tree)).toMatch(/By its number\.[^]*By ear\./)
+  })
+
   it('has notes at the foot in each form, in the order of their places', () => {
-    expect(toMarkdown(tree)).toMatch(
-      /show\[\^1\], not[^]*\[\^2\] \|[^]*\[\^1\]: Told 3 \\< 4 times & more\.\n\n\[\^2\]: By ear\./,
-    )
+    expect(toMarkdown(tree)).toMatch(/show\[\^1\], not[^]*\[\^1\]: Told 3 \\< 4 times & more\.\n$/)
     const html = toHtml(tree)
     expect(html).toContain('show<sup id="note-1-from"><a href="#note-1">1</a></sup>')
     expect(html).toContain(

@@ -128,10 +128,9 @@ export function blocksOf(content: readonly unknown[], words: (ref: string) => st
         return isInline(t) ? [x as Inline] : [...inlines(x)]
       })
     }
-    const tableOf = (ofRows: unknown[]): Block & { kind: 'table' } => {
+    const tableOf = (ofRows: unknown[], caption: Cell = []): Block & { kind: 'table' } => {
       const rows = ofRows.map((row) => ((row as { content?: unknown[] }).content ?? []).map(inlines))
-      const plain = (c: Cell): string => c.map((n) => wordsOfInline(n, words)).join('')
-      return { kind: 'table', caption: [], head: (rows[0] ?? []).map(plain), rows: rows.slice(1) }
+      return withNotesBelow(caption, rows, words)
     }
     switch (type) {
       case 'heading':
@@ -153,9 +152,8 @@ export function blocksOf(content: readonly unknown[], words: (ref: string) => st
         const [caption, table] = inner as { content?: unknown[] }[]
         return [
           {
-            ...tableOf(table?.content ?? []),
+            ...tableOf(table?.content ?? [], inlines(caption)),
             ...(attrs?.id ? { id: attrs.id } : {}),
-            caption: inlines(caption),
           },
         ]
       }
@@ -163,6 +161,29 @@ export function blocksOf(content: readonly unknown[], words: (ref: string) => st
         return [{ kind: 'paragraph', content: inlines(node) }]
     }
   })
+}
+
+/**
+ * A table made by hand. Its notes stand below it, by letters, as APA 7 has them (section 7.14): at the foot of the page
+ * they would be numbered among those of the text, and a reader of Word files is known that shows another one's words.
+ */
+function withNotesBelow(
+  caption: Cell,
+  [head = [], ...rows]: Cell[][],
+  words: (ref: string) => string,
+): Block & { kind: 'table' } {
+  const notes: Cell[] = []
+  const mark = (of: string): string => {
+    const letter = String.fromCharCode(97 + (notes.length % 26)).repeat(1 + Math.floor(notes.length / 26))
+    notes.push([text(`${letter} `, 'italic'), text(of)])
+    return letter
+  }
+  const marked = (c: Cell): Cell =>
+    c.map((n) => (n.type === 'footnote' ? text(` ${mark(n.attrs.words)}`, 'italic') : n))
+  const plain = (c: Cell): string =>
+    c.map((n) => (n.type === 'footnote' ? ` (${mark(n.attrs.words)})` : wordsOfInline(n, words))).join('')
+  const table = { caption: marked(caption), head: head.map(plain), rows: rows.map((r) => r.map(marked)) }
+  return { kind: 'table', ...table, ...(notes.length ? { notes } : {}) }
 }
 
 /** The words of a cell whose facts are written out. */

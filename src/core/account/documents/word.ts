@@ -326,7 +326,7 @@ export async function toWord(
           footnotes: Object.fromEntries(
             beside.notes.map((words, n) => [
               n + 1,
-              { children: [new Paragraph({ style: 'Note', children: [new TextRun(words)] })] },
+              { children: [new Paragraph({ style: 'Note', children: [new TextRun(` ${words}`)] })] },
             ]),
           ),
         }
