@@ -129,6 +129,11 @@ describe('what is put into the section by hand', () => {
     // The first comment goes over two parts that stand otherwise, and is one.
     expect(body.match(/<w:commentRangeStart/g)).toHaveLength(2)
     expect(body.match(/<w:commentRangeEnd/g)).toHaveLength(2)
+    const numbers = (of: string): string[] =>
+      [...body.matchAll(new RegExp(`<w:${of}Reference w:id="(\\d+)"`, 'g'))].map((m) => m[1]!)
+    expect(numbers('comment')).toHaveLength(2)
+    expect(numbers('footnote')).toHaveLength(1)
+    expect(numbers('comment').filter((n) => numbers('footnote').includes(n))).toEqual([])
   })
 
   it('hands no comment on where none belongs, and changes no word by that', () => {

@@ -164,8 +164,8 @@ export function blocksOf(content: readonly unknown[], words: (ref: string) => st
 }
 
 /**
- * A table made by hand. Its notes stand below it, by letters, as APA 7 has them (section 7.14): at the foot of the page
- * they would be numbered among those of the text, and a reader of Word files is known that shows another one's words.
+ * A table made by hand. Its notes stand below it, by letters, as APA 7 has them (section 7.14), and not among those of the
+ * text at the foot of the page.
  */
 function withNotesBelow(
   caption: Cell,

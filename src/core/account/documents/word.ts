@@ -43,6 +43,12 @@ interface Beside {
   comments: TextComment[]
 }
 
+/**
+ * Comments are numbered beyond all notes: the format numbers the two apart, but LibreOffice 7.4 shows the words of another
+ * note behind a comment whose number is that of a note.
+ */
+const COMMENTS_FROM = 100_000
+
 /** What can stand in a line. */
 type Run = TextRun | FootnoteReferenceRun | CommentRangeStart | CommentRangeEnd
 
@@ -64,7 +70,7 @@ const runs = (content: Cell, beside: Beside, mono = false): Run[] =>
     const ends = own.filter((c) => !after.some((a) => a.id === c.id))
     const numberOf = (c: TextComment): number => {
       const known = beside.comments.findIndex((k) => k.id === c.id)
-      return known >= 0 ? known : beside.comments.push(c) - 1
+      return COMMENTS_FROM + (known >= 0 ? known : beside.comments.push(c) - 1)
     }
     return [
       ...begins.map((c) => new CommentRangeStart(numberOf(c))),
@@ -334,8 +340,8 @@ export async function toWord(
     ...(beside.comments.length
       ? {
           comments: {
-            children: beside.comments.map(({ by, at, words }, id) => ({
-              id,
+            children: beside.comments.map(({ by, at, words }, n) => ({
+              id: COMMENTS_FROM + n,
               author: by,
               date: new Date(at),
               children: [new Paragraph({ children: [new TextRun(words)] })],
