@@ -1,4 +1,3 @@
-import { writeFileSync } from 'node:fs'
 import {
   resolved,
   resolveFact,
@@ -9,13 +8,14 @@ import {
   type DocumentTree,
 } from '../core/account'
 import { toWord } from '../core/account/documents/word'
-import { messageOf, plural } from '../core/base'
+import { plural } from '../core/base'
 import { appendixContextOf, figuresIn, type HandedFrom, type ReadReview } from '../core/handed'
 import { handedWith, readingOf } from '../standins/handed-with'
 import { UsageError, type Arguments } from './arguments'
 import { problemLine, type CliCommand, type Outcome } from './command'
 import { rasteriserHere } from './figures'
 import { openReviewFile, type OpenedReview } from './open-package'
+import { handedOut } from './output'
 
 const WRITERS: Record<string, (tree: DocumentTree) => Promise<string | Uint8Array> | string> = {
   docx: async (tree) => toWord(tree, figuresIn(tree, await rasteriserHere())),
@@ -48,28 +48,28 @@ export function sectionOfPackage(opened: OpenedReview, args: Arguments): Documen
 
 async function account(args: Arguments): Promise<Outcome> {
   const [file, out] = args.get('') ?? []
-  const write = WRITERS[out?.split('.').at(-1)?.toLowerCase() ?? '']
+  const form = args.get('to')?.[0] ?? out?.split('.').at(-1)?.toLowerCase() ?? ''
+  const write = Object.hasOwn(WRITERS, form) ? WRITERS[form] : undefined
   if (!file || !out || !write)
     throw new UsageError(
-      `Give a package and the file to write, which ends in .${Object.keys(WRITERS).join(', .')}.`,
+      `Give a package and the file to write, which ends in .${Object.keys(WRITERS).join(', .')}; or - with --to and one of these.`,
     )
   const opened = await openReviewFile(file)
   if ('problems' in opened) return { exit: 1, errors: opened.problems.map(problemLine) }
   const tree = sectionOfPackage(opened, args)
-  try {
-    writeFileSync(out, await write(tree))
-  } catch (error) {
-    throw new UsageError(`${out} could not be written: ${messageOf(error)}`)
-  }
-  return { exit: 0, output: `${plural(tree.blocks.length, 'part')} written to ${out}.` }
+  const made = await write(tree)
+  return { exit: 0, ...handedOut(out, made, `${plural(tree.blocks.length, 'part')} written to ${out}.`) }
 }
 
 export const ACCOUNT_COMMANDS: Record<string, CliCommand> = {
   account: {
-    help: 'The methods section of a package with its tables and appendices, as Word, Markdown, HTML or LaTeX.',
-    usage: 'account PACKAGE OUT.docx|.md|.html|.tex [--voice we|I|passive] [--order theme|time] [--short]',
+    help: 'write the methods section of a package with its tables and appendices: Word, Markdown, HTML or LaTeX',
+    usage:
+      'PACKAGE OUT.docx|.md|.html|.tex [--voice we|I|passive] [--order theme|time] [--to docx|md|html|tex] [--short]',
+    note: '--to: the form, where the name of the file does not tell it, as with - for standard output.',
+    example: 'review.luvren.zip section.docx --voice passive',
     files: true,
-    options: { voice: 'value', order: 'value', short: 'flag' },
+    options: { voice: 'value', order: 'value', to: 'value', short: 'flag' },
     run: account,
   },
 }

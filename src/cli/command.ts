@@ -5,12 +5,20 @@ import type { Arguments, Options } from './arguments'
 export interface Outcome {
   exit: 0 | 1
   output?: string
+  /** A file for standard output, as it is. */
+  bytes?: Uint8Array
   errors?: string[]
 }
 
 export interface CliCommand {
+  /** What it does, in a line. */
   help: string
+  /** What stands behind its name. */
   usage: string
+  /** What one has to know of its options. */
+  note?: string
+  /** A call that one may have in mind, without the name. */
+  example: string
   options: Options
   /** It takes files by their names alone. */
   files?: boolean

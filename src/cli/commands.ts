@@ -96,6 +96,7 @@ export const COMMANDS: Record<string, CliCommand> = {
   search: {
     help: 'search the records of a RIS file',
     usage: '--records FILE.ris (--query "…" | --queries FILE)',
+    example: "--records export.ris --query 'title: noise AND reverberat*'",
     options: { records: 'value', query: 'value', queries: 'value' },
     run: (args) => {
       const asked = queries(args)
@@ -116,7 +117,9 @@ export const COMMANDS: Record<string, CliCommand> = {
   },
   standin: {
     help: 'search one of the invented databases, as it understands what is asked',
-    usage: `--source ${STANDINS.map((s) => s.id).join('|')} (--query "…" | --queries FILE | --lines FILE) [--as-typed] [--release 2026-03] [--limit years=2015-2024 …]   (--lines: typed one after another, later ones may refer to earlier ones; a tab parts a line from the limits that are ticked)`,
+    usage: `--source ${STANDINS.map((s) => s.id).join('|')} (--query "…" | --queries FILE | --lines FILE) [--as-typed] [--release 2026-03] [--limit years=2015-2024 …]`,
+    note: '--lines: typed one after another, later ones may refer to earlier ones; a tab parts a line from the limits that are ticked.',
+    example: '--source fernhollow --query \'heading.below: "Classroom sound"\'',
     options: {
       source: 'value',
       query: 'value',
@@ -140,7 +143,9 @@ export const COMMANDS: Record<string, CliCommand> = {
   },
   translate: {
     help: 'write plain notation in the syntax of a profile, with what is lost',
-    usage: '--to PROFILE --query "…"   (PROFILE: an id of a stand-in, or a JSON file)',
+    usage: '--to PROFILE --query "…"',
+    note: 'PROFILE: an id of a stand-in, or a JSON file.',
+    example: "--to mindmere --query 'sound NEAR/3 field*2'",
     options: { to: 'value', query: 'value' },
     run: (args) => {
       const profile = loadProfile(required(args, 'to'))
@@ -165,6 +170,8 @@ export const COMMANDS: Record<string, CliCommand> = {
   read: {
     help: 'read text in the syntax of a profile into plain notation',
     usage: '--from PROFILE --query "…"',
+    note: 'PROFILE: an id of a stand-in, or a JSON file.',
+    example: "--from wideband --query 'GIST[noise OR babble] LESS SET2'",
     options: { from: 'value', query: 'value' },
     run: (args) => {
       const { limits, ...read } = readWithLimits(required(args, 'query'), loadProfile(required(args, 'from')))
@@ -173,8 +180,9 @@ export const COMMANDS: Record<string, CliCommand> = {
   },
   history: {
     help: 'read a search history that was pasted or saved, by a profile',
-    usage:
-      '--from PROFILE --file FILE [--fold] [--days day-first|month-first]   (--fold: lines that only limit another become part of it; --days: how a day like 03/12/2026 is meant)',
+    usage: '--from PROFILE --file FILE [--fold] [--days day-first|month-first]',
+    note: '--fold: lines that only limit another become part of it. --days: how a day like 03/12/2026 is meant.',
+    example: '--from fernhollow --file history.txt --fold',
     options: { from: 'value', file: 'value', fold: 'flag', days: 'value' },
     run: (args) => {
       const profile = loadProfile(required(args, 'from'))
@@ -213,6 +221,7 @@ export const COMMANDS: Record<string, CliCommand> = {
   cql: {
     help: 'CQL into plain notation (--query), or plain notation into CQL (--plain)',
     usage: '--query "…" | --plain "…"',
+    example: '--query \'dc.title any "noise babble"\'',
     options: { query: 'value', plain: 'value' },
     run: (args) => {
       const plain = args.get('plain')?.[0]
@@ -232,6 +241,7 @@ export const COMMANDS: Record<string, CliCommand> = {
   vocabulary: {
     help: 'count what is in a SKOS file (Turtle, N-Triples, JSON-LD) and name its breaches',
     usage: '--file FILE.ttl',
+    example: '--file public/data/girder.ttl',
     options: { file: 'value' },
     run: async (args) => {
       const file = required(args, 'file')
@@ -249,6 +259,7 @@ export const COMMANDS: Record<string, CliCommand> = {
   parse: {
     help: 'read plain notation into its tree',
     usage: '--query "…"',
+    example: '--query \'"sound field" NEAR/3 classroom*\'',
     options: { query: 'value' },
     run: (args) => {
       const { tree, problems } = parse(required(args, 'query'))

@@ -1,8 +1,9 @@
 import { readFileSync } from 'node:fs'
 import path from 'node:path'
 import { FIGURE_FONTS, rasteriser, type FigureFont, type Rasteriser } from '../core/picture'
+import { ROOT } from './root'
 
-const modules = path.join(import.meta.dirname, '..', '..', 'node_modules')
+const modules = path.join(ROOT, 'node_modules')
 
 /** The letters of the figures, as the app has them. */
 export const figureFonts = (): FigureFont[] =>

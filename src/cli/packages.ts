@@ -1,7 +1,7 @@
 import { randomBytes } from 'node:crypto'
-import { writeFileSync } from 'node:fs'
+import { unzipSync } from 'fflate'
 import { dateWords } from '../core/account'
-import { digestWords, listed, messageOf, plural, thousands } from '../core/base'
+import { digestWords, listed, plural, thousands } from '../core/base'
 import {
   difference,
   leftOutWords,
@@ -20,6 +20,9 @@ import { sourceFactsOf } from '../standins/source-facts'
 import { handedFrom } from './account'
 import { UsageError, type Arguments } from './arguments'
 import { problemLine, type CliCommand, type Outcome } from './command'
+import { inputBytes } from './input'
+import { handedOut } from './output'
+import { progress } from './progress'
 import { openReviewBytes, openReviewFile, type OpenedReview } from './open-package'
 import { runAgain } from './run-again'
 import { loadStandin } from './standins'
@@ -28,15 +31,6 @@ const files = (args: Arguments, count: number, what: string): string[] => {
   const given = [...(args.get('') ?? [])]
   if (given.length !== count) throw new UsageError(`Give ${what}.`)
   return given
-}
-
-function write(out: string, bytes: Uint8Array): string {
-  try {
-    writeFileSync(out, bytes)
-  } catch (error) {
-    throw new UsageError(`${out} could not be written: ${messageOf(error)}`)
-  }
-  return `${thousands(bytes.length)} bytes written to ${out}.`
 }
 
 /** The demo as any review is handed on: with the files that people read. */
@@ -56,14 +50,14 @@ async function pack(args: Arguments): Promise<Outcome> {
   const [file, out] = files(args, 2, 'a package and the file to write') as [string, string]
   const opened = await openReviewFile(file)
   if ('problems' in opened) return { exit: 1, errors: opened.problems.map(problemLine) }
-  if (args.has('plan-only')) return { exit: 0, output: write(out, await planPackage(opened)) }
+  if (args.has('plan-only')) return { exit: 0, ...handedOut(out, await planPackage(opened)) }
   const chosen = (args.get('without')?.[0] ?? '').split(',').filter(Boolean)
   const unknown = chosen.find((c) => !(LEAVES as readonly string[]).includes(c))
   if (unknown) throw new UsageError(`--without takes ${LEAVES.join(', ')}, not "${unknown}".`)
   const what: LeftOut = Object.fromEntries(chosen.map((c) => [c, true]))
   const packed = await packWithout({ entries: opened.entries, ...(await opened.packed()) }, what, handedFrom)
   return packed.ok
-    ? { exit: 0, output: write(out, packed.value) }
+    ? { exit: 0, ...handedOut(out, packed.value) }
     : { exit: 1, errors: packed.problems.map(problemLine) }
 }
 
@@ -78,6 +72,18 @@ async function planPackage({ review, packed }: OpenedReview): Promise<Uint8Array
   return packForPeople(await handedFrom(read), { entries, blobs: own })
 }
 
+interface ListedFile {
+  path: string
+  size: number
+}
+
+/** The files of a package, in its order. */
+function filesIn(bytes: Uint8Array): ListedFile[] {
+  const found: ListedFile[] = []
+  unzipSync(bytes, { filter: ({ name, originalSize }) => !found.push({ path: name, size: originalSize }) })
+  return found
+}
+
 /** What a package holds. */
 async function open(args: Arguments): Promise<Outcome> {
   const [file] = files(args, 1, 'one package') as [string]
@@ -87,7 +93,7 @@ async function open(args: Arguments): Promise<Outcome> {
   const last = entries.at(-1)!
   const gone = leftOutWords(entries, textsMissing)
   const people = [...new Set(entries.map((e) => e.by))].map((id) => nameOf(review, id) ?? id)
-  const { blobs, leftOut } = await opened.packed()
+  const { leftOut } = await opened.packed()
   const said = {
     title: review.title,
     question: review.question,
@@ -100,7 +106,7 @@ async function open(args: Arguments): Promise<Outcome> {
     records: told.figures.identified,
     works: told.ruled.works.works.length,
     leftOut: gone,
-    ...(args.has('list') ? { beside: [...blobs.keys()].sort(), missing: leftOut } : {}),
+    ...(args.has('list') ? { files: filesIn(inputBytes(file)), missing: leftOut } : {}),
   }
   return { exit: 0, output: args.has('json') ? JSON.stringify(said) : lines(said, last) }
 }
@@ -112,7 +118,8 @@ const lines = (
     people: string[]
     sources: string[]
     leftOut: string[]
-    beside?: string[]
+    files?: ListedFile[]
+    missing?: readonly string[]
   } & {
     entries: number
     runs: number
@@ -128,7 +135,8 @@ const lines = (
     `${plural(s.sources.length, 'source')}: ${s.sources.join('; ')}`,
     `${plural(s.runs, 'run')}, ${plural(s.records, 'record')}, ${plural(s.works, 'work')}`,
     ...(s.leftOut.length ? [`Left out: ${listed(s.leftOut)}`] : []),
-    ...(s.beside ? s.beside.map((d) => `blobs/${d}`) : []),
+    ...(s.files ?? []).map(({ path, size }) => `${thousands(size).padStart(12)}  ${path}`),
+    ...(s.missing ?? []).map((digest) => `    left out  data/blobs/${digest}`),
   ].join('\n')
 
 async function differ(args: Arguments): Promise<Outcome> {
@@ -161,33 +169,44 @@ async function again(args: Arguments): Promise<Outcome> {
 export const PACKAGE_COMMANDS: Record<string, CliCommand> = {
   demo: {
     help: 'write the package of the demo review',
-    usage: 'OUT.zip   (it is made anew, searches and all: about a minute)',
+    usage: 'OUT.zip',
+    note: 'It is made anew, searches and all.',
+    example: 'demo.luvren.zip',
     options: {},
     files: true,
     run: async (args) => {
       const [out] = files(args, 1, 'the file to write') as [string]
       console.error('Opening five databases in two releases, and searching them …')
-      return { exit: 0, output: write(out, await demoPackage()) }
+      const told = progress()
+      told.say('opening the stand-ins and doing the review')
+      const made = await demoPackage()
+      told.end()
+      return { exit: 0, ...handedOut(out, made) }
     },
   },
   pack: {
     help: 'pack a package again: without something, or as a plan for another review',
-    usage:
-      'PACKAGE OUT.zip [--without texts,names,rulings] [--plan-only]   (what was left out is said inside)',
+    usage: 'PACKAGE OUT.zip [--without texts,names,rulings] [--plan-only]',
+    note: 'What was left out is said inside.',
+    example: 'review.luvren.zip nameless.luvren.zip --without names,texts',
     options: { without: 'value', 'plan-only': 'flag' },
     files: true,
     run: pack,
   },
   open: {
     help: 'say what a package holds; it is checked whole first',
-    usage: 'PACKAGE [--list]   (--list: also what lies beside the journal)',
+    usage: 'PACKAGE [--list]',
+    note: '--list: also every file in it, with its size in bytes.',
+    example: 'review.luvren.zip --list',
     options: { list: 'flag' },
     files: true,
     run: open,
   },
   difference: {
     help: 'say what differs between two packages: plan, terms, lines, counts, works, rulings, text',
-    usage: 'FIRST SECOND   (for a co-author, or an update after a year)',
+    usage: 'FIRST SECOND',
+    note: 'For a supervisor, a co-author, or an update after a year.',
+    example: 'spring.luvren.zip autumn.luvren.zip',
     options: {},
     files: true,
     run: differ,
@@ -195,6 +214,7 @@ export const PACKAGE_COMMANDS: Record<string, CliCommand> = {
   again: {
     help: 'run all strategies of stand-ins in another release, and say what is new and what is gone',
     usage: `PACKAGE --release ${RELEASES.join('|')}`,
+    example: 'review.luvren.zip --release 2026-09',
     options: { release: 'value' },
     files: true,
     run: again,

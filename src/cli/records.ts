@@ -1,4 +1,4 @@
-import { readFileSync, writeFileSync } from 'node:fs'
+import { readFileSync } from 'node:fs'
 import path from 'node:path'
 import { messageOf, plural } from '../core/base'
 import {
@@ -18,6 +18,7 @@ import {
 import { styleEngine } from '../core/records/style'
 import { UsageError, type Arguments } from './arguments'
 import { STANDARD } from './input'
+import { writeOut } from './output'
 import { openReviewFile } from './open-package'
 import { problemLine, type CliCommand, type Outcome } from './command'
 import { formatOfEnding, oneOf, readRecordsFile } from './read-records'
@@ -47,11 +48,7 @@ function convert(args: Arguments): Outcome {
     return { exit: 1, errors: [...errors, `${from}: no record was found; nothing was written.`] }
   const written = WRITERS[format](records)
   if (to === STANDARD) return { exit: broken ? 1 : 0, output: written, errors }
-  try {
-    writeFileSync(to, written)
-  } catch (error) {
-    throw new UsageError(`${to} could not be written: ${messageOf(error)}`)
-  }
+  writeOut(to, written)
   const said = {
     read: read.items.length,
     broken,
@@ -152,7 +149,7 @@ async function overlap(args: Arguments): Promise<Outcome> {
   const nameOf = (id: string): string => names.get(id) ?? id
   const found = overlapOf(works.works, [...new Set(review.imports.map((i) => i.sourceId))])
   const svg = args.get('svg')?.[0]
-  if (svg !== undefined) writeFileSync(svg, drawOverlap(found, nameOf))
+  if (svg !== undefined) writeOut(svg, drawOverlap(found, nameOf))
   return {
     exit: 0,
     output: args.has('json')
@@ -171,13 +168,17 @@ export const RECORD_COMMANDS: Record<string, CliCommand> = {
   convert: {
     help: 'write the records of a file in another format',
     usage: `IN OUT [--from ris|bibtex|csl-json|csv|tagged] [--to ${WRITABLE.join('|')}] [--encoding utf-8|utf-16le|utf-16be|windows-1252]`,
+    note: 'Formats are told by what stands in the file and by the ending of the other; - is standard input or output.',
+    example: 'export.txt works.bib',
     options: { from: 'value', to: 'value', encoding: 'value' },
     files: true,
     run: convert,
   },
   dedupe: {
     help: 'tell the works behind the records of files: certain groups, and pairs to be settled',
-    usage: 'FILE… [--truth FILE] [--from FORMAT] [--encoding ENCODING]   (an id is "name#position")',
+    usage: 'FILE… [--truth FILE] [--from FORMAT] [--encoding ENCODING]',
+    note: 'A record is called "name#position" in what is printed and in the truth.',
+    example: 'a.ris b.bib c.csv --json',
     options: { truth: 'value', from: 'value', encoding: 'value' },
     files: true,
     run: dedupe,
@@ -185,6 +186,7 @@ export const RECORD_COMMANDS: Record<string, CliCommand> = {
   references: {
     help: 'set the records of a file as a reference list, with hints where a human eye is wanted',
     usage: `FILE [--style ${Object.keys(STYLES).join('|')}] [--from FORMAT] [--encoding ENCODING]`,
+    example: 'works.bib --style apa',
     options: { style: 'value', from: 'value', encoding: 'value' },
     files: true,
     run: references,
@@ -192,6 +194,7 @@ export const RECORD_COMMANDS: Record<string, CliCommand> = {
   overlap: {
     help: 'count what the sources of a review have in common',
     usage: 'PACKAGE [--svg FILE]',
+    example: 'review.luvren.zip --svg overlap.svg',
     options: { svg: 'value' },
     files: true,
     run: overlap,

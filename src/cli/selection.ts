@@ -1,4 +1,3 @@
-import { writeFileSync } from 'node:fs'
 import { heldEntries, inBuckets, plural, type Buckets } from '../core/base'
 import { nameOfPerson, rulingsByWork, workOf } from '../core/review'
 import {
@@ -15,6 +14,7 @@ import { figureFonts, rasteriserHere } from './figures'
 import { UsageError, type Arguments } from './arguments'
 import { problemLine, type CliCommand, type Outcome } from './command'
 import { openReviewFile, type OpenedReview } from './open-package'
+import { writeOut } from './output'
 
 const names = (args: Arguments, count: number, what: string): string[] => {
   const given = [...(args.get('') ?? [])]
@@ -32,8 +32,8 @@ async function flow(args: Arguments): Promise<Outcome> {
   if (faults.length) return { exit: 1, errors: faults.map((f) => `error: the flow does not add up: ${f}`) }
   const svg = args.get('svg')?.[0]
   const png = args.get('png')?.[0]
-  if (svg !== undefined) writeFileSync(svg, selfContained(drawFlow(told.figures.flow, words), figureFonts()))
-  if (png !== undefined) writeFileSync(png, (await rasteriserHere()).png(drawFlow(told.figures.flow, words)))
+  if (svg !== undefined) writeOut(svg, selfContained(drawFlow(told.figures.flow, words), figureFonts()))
+  if (png !== undefined) writeOut(png, (await rasteriserHere()).png(drawFlow(told.figures.flow, words)))
   return {
     exit: 0,
     output: args.has('json') ? JSON.stringify(told.figures.flow) : flowText(told.figures.flow, words),
@@ -92,15 +92,18 @@ function together(first: OpenedReview, second: OpenedReview): Buckets<OwnRulings
 
 export const SELECTION_COMMANDS: Record<string, CliCommand> = {
   flow: {
-    help: 'From what was identified to what is included, in words; --svg and --png draw it. Exit 1 where it does not add up.',
-    usage: 'flow PACKAGE [--svg OUT] [--png OUT] [--json]',
+    help: 'tell and draw the way from what was identified to what is included',
+    usage: 'PACKAGE [--svg OUT] [--png OUT]',
+    note: 'Exit code 1 where the flow does not add up.',
+    example: 'review.luvren.zip --svg flow.svg',
     files: true,
     options: { svg: 'value', png: 'value', json: 'flag' },
     run: flow,
   },
   agree: {
-    help: 'How every two readers of two copies of a review agree: percent, Cohen’s kappa with its 95 % interval.',
-    usage: 'agree A.luvren.zip B.luvren.zip [--json]',
+    help: 'say how every two readers of two copies of a review agree: percent, kappa with its 95 % interval',
+    usage: 'A.luvren.zip B.luvren.zip',
+    example: 'mine.luvren.zip theirs.luvren.zip',
     files: true,
     options: { json: 'flag' },
     run: agree,

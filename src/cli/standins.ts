@@ -7,6 +7,7 @@ import { runStrategy, searchAsTyped } from '../core/strategy'
 import { LATEST, openStandin, RELEASES, STANDINS, standin, type OpenStandin, type Release } from '../standins'
 import { recordsOf, vocabularyOf, type SourceId } from '../standins/corpus/releases'
 import { UsageError } from './arguments'
+import { builtRecords } from './built-records'
 
 export interface Found {
   hits: number
@@ -16,7 +17,7 @@ export interface Found {
   losses?: Loss[]
 }
 
-/** A stand-in made afresh from its generator: the same records as the app has. */
+/** A stand-in with the records that the app has: those that were built, else made afresh from their generator. */
 export function loadStandin(id: string, release: string = LATEST): OpenStandin {
   const info = standin(id)
   if (!info)
@@ -26,7 +27,7 @@ export function loadStandin(id: string, release: string = LATEST): OpenStandin {
   return openStandin(
     info,
     release,
-    recordsOf(id as SourceId, release as Release),
+    builtRecords(info, release) ?? recordsOf(id as SourceId, release as Release),
     vocabularyOf(id as SourceId),
   )
 }

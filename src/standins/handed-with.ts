@@ -18,9 +18,24 @@ export function readingOf(read: ReadReview): Omit<HandedFrom, 'drawing' | 'word'
   }
 }
 
+/** Draws each figure once: the Word file and the package need the same one, and drawing it takes longest of all files. */
+function drawnOnce(drawing: Rasteriser): Rasteriser {
+  const pictures = new Map<string, Uint8Array>()
+  const outlines = new Map<string, string>()
+  return {
+    png: (svg, zoom) => found(pictures, `${zoom} ${svg}`, () => drawing.png(svg, zoom)),
+    outlined: (svg) => found(outlines, svg, () => drawing.outlined(svg)),
+  }
+}
+
+function found<T>(known: Map<string, T>, key: string, make: () => T): T {
+  const own = known.get(key) ?? make()
+  known.set(key, own)
+  return own
+}
+
 /** The same with what draws figures and writes Word: all that files for people need, in a browser as on a command line. */
-export const handedWith = (read: ReadReview, drawing: Rasteriser): HandedFrom => ({
-  ...readingOf(read),
-  drawing,
-  word: (tree) => toWord(tree, figuresIn(tree, drawing)),
-})
+export function handedWith(read: ReadReview, rasteriser: Rasteriser): HandedFrom {
+  const drawing = drawnOnce(rasteriser)
+  return { ...readingOf(read), drawing, word: (tree) => toWord(tree, figuresIn(tree, drawing)) }
+}

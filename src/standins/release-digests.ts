@@ -14,6 +14,20 @@ export const DATA_DIGESTS: Readonly<Record<string, string>> = {
   'quayside@2026-09': '01a821f9323cb5c72cbf523fc33980f4ce2376912ca29ab7800972cd2842dfe4',
 }
 
+/** The same as the files that are built of them: JSON as it is written there, before it is squeezed. */
+export const FILE_DIGESTS: Readonly<Record<string, string>> = {
+  'fernhollow@2026-03': 'dc05f2ed1039d4e5c57e60a2c950fb23c712910d1c08e2678b15e02e44f0bc38',
+  'fernhollow@2026-09': '7a326f540d08655b3ae19a74ae392204e4ad2e5f04a8dfb06cb8e8c171122ea4',
+  'girder@2026-03': 'e85f58d302227fdbc08e50beb6f6b5b082663c90fc582d5bcb2b0e6abfbcad5d',
+  'girder@2026-09': 'a81bd86903a79dc0245e2454dd3c5757f508c1f8958ffa5e64654e8ce2e6eede',
+  'mindmere@2026-03': 'a04b0ee6148094720555f8acbff5a22b30e958242b8ab1ac59b0285726c6254c',
+  'mindmere@2026-09': '0f5f8a25aedd2d26c9079f97e8d8520a49213a1756dcfded02351f21ec1bfb92',
+  'wideband@2026-03': '14983ec9efc3e2471f3e12873bf39dd6fc5effd5e919caea85bfb2b356bdd298',
+  'wideband@2026-09': '2ddafcb85a16ae6d9f0bbc5e1e16924105e23dbc651a2fc0c829b21ad3b677c7',
+  'quayside@2026-03': 'ed1ffe5ecc19f30bb9b0ecb9ee8b6831433f7a5d28927ccf4b9be5b378a36522',
+  'quayside@2026-09': '6ec0a72d0f5646397d845c52ac1c64095e3be532450cf721933209d06d1bf67d',
+}
+
 /** The vocabularies: as SKOS is written. */
 export const VOCABULARY_DIGESTS: Readonly<Record<string, string>> = {
   fernhollow: '5f08b9d1322ed03b80c924a9a43b366d5f39a0f6b61573fbccf787b920ca43c3',

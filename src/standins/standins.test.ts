@@ -16,7 +16,7 @@ import {
   type SourceId,
 } from './corpus/releases'
 import { FIRST_HALF_DATA } from './first-half'
-import { DATA_DIGESTS, VOCABULARY_DIGESTS } from './release-digests'
+import { DATA_DIGESTS, FILE_DIGESTS, VOCABULARY_DIGESTS } from './release-digests'
 import { LATEST, openStandin, RELEASES, STANDINS, type OpenStandin } from '.'
 
 const open = Object.fromEntries(
@@ -92,6 +92,10 @@ describe('what a release is made of', () => {
       RELEASES.map((r) => [`${id}@${r}`, digestOf(canonicalJson(recordsOf(id, r)))]),
     )
     expect(DATA_DIGESTS).toEqual(Object.fromEntries(data))
+    const files = SOURCE_IDS.flatMap((id) =>
+      RELEASES.map((r) => [`${id}@${r}`, digestOf(JSON.stringify(recordsOf(id, r)))]),
+    )
+    expect(FILE_DIGESTS).toEqual(Object.fromEntries(files))
     const vocabularies = SOURCE_IDS.flatMap((id) => {
       const vocabulary = vocabularyOf(id)
       return vocabulary ? [[id, digestOf(writeSkos(vocabulary))]] : []

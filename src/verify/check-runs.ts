@@ -16,7 +16,7 @@ interface Group {
 
 /** Every run in a stand-in is run again in its release, and its hits compared. */
 export async function checkRuns(
-  { review }: OpenedReview,
+  { review }: Pick<OpenedReview, 'review'>,
   load: (id: string, release: string) => OpenStandin | Promise<OpenStandin>,
 ): Promise<Check> {
   const faults: string[] = []

@@ -1,13 +1,15 @@
 import { digestWords, plural, type Problem } from '../core/base'
 import { openReview, type HandedFrom, type OpenedReview, type ReadReview } from '../core/handed'
-import { inMemory, type Entry, type Packed } from '../core/review'
+import { inMemory, type Entry, type Packed, type Review } from '../core/review'
 import type { OpenStandin } from '../standins'
 import { checkBytes } from './check-bytes'
+import { checkCrate } from './check-crate'
 import { checkFlow, checkFrozen, checkPartition, checkTyped } from './check-record'
 import { checkRuns } from './check-runs'
 import { checked, type Check } from './report'
 
 export { checkFrozen } from './check-record'
+export { checkRuns } from './check-runs'
 export { reportText, type Check } from './report'
 
 /** What verifying needs from where it is done: a page's worker, or the command line. */
@@ -18,6 +20,8 @@ export interface VerifyHere {
   again?: (packed: Packed, make: () => Promise<Uint8Array>) => Promise<Uint8Array>
   /** A stand-in in a release, opened for searching. */
   standin: (id: string, release: string) => OpenStandin | Promise<OpenStandin>
+  /** Repeats the runs beside the other checks, where that can be done; else it is done here behind them. */
+  runs?: (review: Review) => Promise<Check>
   /** Told of each check as it is done. */
   done?: (check: Check) => void
 }
@@ -38,8 +42,8 @@ export function checkDigest(given: string, entries: readonly Entry[]): Check {
 /** The checks of the file itself, which are quick; with the review, where it can be opened. */
 export async function verifyFile(
   bytes: Uint8Array,
-  here: Pick<VerifyHere, 'from' | 'again' | 'done'>,
-): Promise<{ checks: Check[]; opened?: OpenedReview }> {
+  here: Pick<VerifyHere, 'from' | 'again' | 'runs' | 'done'>,
+): Promise<{ checks: Check[]; opened?: OpenedReview; runs?: Promise<Check> | undefined }> {
   const read = await openReview(inMemory(bytes))
   const words = (p: Problem): string => `${p.message}${typeof p.at === 'string' ? ` (${p.at})` : ''}`
   if (!read.ok)
@@ -47,6 +51,9 @@ export async function verifyFile(
       checks: [checked('Package', 'files, journal, and what lies beside it', read.problems.map(words))],
     }
   const opened = read.value
+  const runs = here.runs?.(opened.review)
+  // A failure is told where its check stands.
+  runs?.catch(() => undefined)
   const { entries } = opened
   const packed = await opened.packed()
   const beside = `${plural(packed.blobs.size, 'file')} beside the journal`
@@ -58,12 +65,14 @@ export async function verifyFile(
   here.done?.(first)
   const second = await checkBytes(bytes, opened, packed, here)
   here.done?.(second)
-  return { checks: [first, second], opened }
+  const third = checkCrate(bytes)
+  here.done?.(third)
+  return { checks: [first, second, third], opened, runs }
 }
 
 /** All checks of a package, in their order; where it cannot be opened, only what is wrong with it. */
 export async function verifyPackage(bytes: Uint8Array, here: VerifyHere, digest?: string): Promise<Check[]> {
-  const { checks, opened } = await verifyFile(bytes, here)
+  const { checks, opened, runs } = await verifyFile(bytes, here)
   if (!opened) return checks
   const more: (() => Check | Promise<Check>)[] = [
     ...(digest === undefined ? [] : [() => checkDigest(digest, opened.entries)]),
@@ -71,7 +80,7 @@ export async function verifyPackage(bytes: Uint8Array, here: VerifyHere, digest?
     () => checkFlow(opened),
     () => checkFrozen(opened),
     () => checkTyped(opened),
-    () => checkRuns(opened, here.standin),
+    () => runs ?? checkRuns(opened, here.standin),
   ]
   for (const check of more) {
     const found = await check()
