@@ -10,6 +10,8 @@ import {
 import { toWord } from '../core/account/documents/word'
 import { plural } from '../core/base'
 import { appendixContextOf, figuresIn, type HandedFrom, type ReadReview } from '../core/handed'
+import { writeSkos } from '../core/vocabulary'
+import { vocabularyOf, type SourceId } from '../standins/corpus/releases'
 import { handedWith, readingOf } from '../standins/handed-with'
 import { UsageError, type Arguments } from './arguments'
 import { problemLine, type CliCommand, type Outcome } from './command'
@@ -26,7 +28,7 @@ const WRITERS: Record<string, (tree: DocumentTree) => Promise<string | Uint8Arra
 
 /** What files for people are made from, here. */
 export const handedFrom = async (read: ReadReview): Promise<HandedFrom> =>
-  handedWith(read, await rasteriserHere())
+  handedWith(read, await rasteriserHere(), (info) => writeSkos(vocabularyOf(info.id as SourceId)!))
 
 /** The section of a review as a document, as the app hands it out. */
 export function sectionOfPackage(opened: OpenedReview, args: Arguments): DocumentTree {

@@ -3,11 +3,12 @@ import { figuresIn, type HandedFrom, type ReadReview } from '../core/handed'
 import type { Rasteriser } from '../core/picture'
 import { referenceList, type StyleEngine } from '../core/records'
 import { styleEngine } from '../core/records/style'
+import { STANDINS, vocabularyFile, type StandinInfo } from '.'
 import { sourceFactsOf } from './source-facts'
 import { sourceInfo } from './source-info'
 
 /** What the section and its appendices are made from: the review, its sources with what is known of them, and a style. */
-export function readingOf(read: ReadReview): Omit<HandedFrom, 'drawing' | 'word'> {
+export function readingOf(read: ReadReview): Omit<HandedFrom, 'drawing' | 'word' | 'vocabularies'> {
   const { review } = read
   let engine: StyleEngine | undefined
   return {
@@ -35,7 +36,23 @@ function found<T>(known: Map<string, T>, key: string, make: () => T): T {
 }
 
 /** The same with what draws figures and writes Word: all that files for people need, in a browser as on a command line. */
-export function handedWith(read: ReadReview, rasteriser: Rasteriser): HandedFrom {
+export async function handedWith(
+  read: ReadReview,
+  rasteriser: Rasteriser,
+  turtleOf: (info: StandinInfo) => string | Promise<string>,
+): Promise<HandedFrom> {
   const drawing = drawnOnce(rasteriser)
-  return { ...readingOf(read), drawing, word: (tree) => toWord(tree, figuresIn(tree, drawing)) }
+  const named = STANDINS.filter((info) => read.review.sources.some((s) => s.profileId === info.id))
+  const vocabularies = named.flatMap((info) => {
+    const file = vocabularyFile(info)
+    return file ? [{ info, title: info.vocabularyTitle!, file }] : []
+  })
+  return {
+    ...readingOf(read),
+    vocabularies: await Promise.all(
+      vocabularies.map(async ({ info, ...of }) => ({ ...of, turtle: await turtleOf(info) })),
+    ),
+    drawing,
+    word: (tree) => toWord(tree, figuresIn(tree, drawing)),
+  }
 }

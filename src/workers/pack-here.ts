@@ -9,7 +9,9 @@ import {
   type ReadReview,
 } from '@/core/handed'
 import { blobsOf, packInto, type Entry } from '@/core/review'
+import { vocabularyFile } from '@/standins'
 import { handedWith } from '@/standins/handed-with'
+import { fetchBytes } from './fetch-bytes'
 import { drawing } from './figures'
 import type { GoOn } from './pace'
 import type { BlocksHere } from './records/blocks-here'
@@ -26,7 +28,10 @@ export type HandedAs =
   ({ as: 'review' } & LeftOut) | { as: 'plan'; id: string; title: string; at: string; by: string }
 
 /** What files for people are made from, in a worker. */
-export const handedHere = async (read: ReadReview): Promise<HandedFrom> => handedWith(read, await drawing())
+export const handedHere = async (read: ReadReview): Promise<HandedFrom> =>
+  handedWith(read, await drawing(), async (info) =>
+    new TextDecoder().decode(await fetchBytes(`/data/${vocabularyFile(info)}`)),
+  )
 
 /**
  * Packs a review that lies in this browser, with everything that people read, one part after another. `goOn` is told parts

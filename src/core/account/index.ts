@@ -23,6 +23,7 @@ export {
   referencedWorks,
   referenceInlines,
   CHECKLISTS,
+  checklistTables,
   notApplicable,
   openItems,
   reportingItems,

@@ -19,6 +19,7 @@ const FORMATS: Readonly<Record<string, string>> = {
   jsonl: 'application/jsonl',
   svg: 'image/svg+xml',
   png: 'image/png',
+  ttl: 'text/turtle',
 }
 
 /**

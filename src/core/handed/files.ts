@@ -10,21 +10,17 @@ import {
   toMarkdown,
   type AppendixContext,
 } from '../account'
-import { canonicalJson, foldWord, holdsNothing } from '../base'
+import { canonicalJson, holdsNothing } from '../base'
+import type { Rasteriser } from '../picture'
 import { writeCslJson, writeRis } from '../records'
 import { plainReview, type Source } from '../review'
 import { searchedIn } from '../figures'
+import { checklistFiles, databaseFiles, overlapFiles, type WordsFile } from './evidence-files'
 import { appendixContextOf, type HandedFrom } from './from'
 import { leftOutWords } from './left-out'
 import { indexPage, type HandedFile } from './index-page'
+import { plainName } from './plain-name'
 import { rulingsTable, worksTable } from './tables'
-
-/** A name that is plain in every system: small letters, digits and hyphens. */
-export const plainName = (words: string): string =>
-  foldWord(words)
-    .replace(/[^a-z0-9]+/g, '-')
-    .replace(/^-+|-+$/g, '')
-    .slice(0, 40) || 'unnamed'
 
 /** Where the strategy of a source lies in a package; two sources that are called alike get numbers. */
 export function strategyPath({ review, short }: HandedFrom, source: Source): string {
@@ -38,6 +34,7 @@ const LICENCES = `All rights in this review remain with the people who made it.
 
 The letters in the figures are Atkinson Hyperlegible Next (SIL Open Font License 1.1).
 Records that came from a database may stand under terms of that database: abstracts above all.
+The invented databases, their vocabularies and their profiles are part of Luvren (MIT licence).
 `
 
 /**
@@ -81,16 +78,13 @@ export async function handedFiles(
     text('selection/rulings.csv', 'every ruling as it stands', () => rulingsTable(review))
   if (context.flow) {
     const { svg, text: inWords } = context.flow
-    text('figures/flow.svg', 'the flow as a figure', () => drawing.outlined(svg))
-    files.set('figures/flow.png', { about: 'the flow as a picture', bytes: () => drawing.png(svg) })
+    figure(files, drawing, 'flow', 'the flow', svg)
     text('figures/flow.txt', 'the flow in words', () => `${inWords}\n`)
   }
-  for (const profile of review.profiles)
-    text(
-      `profiles/${plainName(profile.id)}.json`,
-      `how ${profile.name} speaks`,
-      () => `${canonicalJson(profile)}\n`,
-    )
+  const overlap = overlapFiles(from)
+  if (overlap) figure(files, drawing, 'overlap', 'what the sources have in common', overlap.svg)
+  const borne: WordsFile[] = [...(overlap?.files ?? []), ...checklistFiles(context), ...databaseFiles(from)]
+  for (const [path, about, content] of borne) text(path, about, content)
   text(
     'review.json',
     'the review as the journal comes to',
@@ -102,6 +96,19 @@ export async function handedFiles(
     indexPage(context, leftOutWords(from.entries, from.textsMissing), others),
   )
   return files
+}
+
+/** A figure in both forms. */
+function figure(
+  files: Map<string, HandedFile>,
+  drawing: Rasteriser,
+  name: string,
+  about: string,
+  svg: string,
+): void {
+  const outlined = (): Uint8Array => new TextEncoder().encode(drawing.outlined(svg))
+  files.set(`figures/${name}.svg`, { about: `${about} as a figure`, bytes: outlined })
+  files.set(`figures/${name}.png`, { about: `${about} as a picture`, bytes: () => drawing.png(svg) })
 }
 
 /** The section in the forms that people go on with. */

@@ -20,6 +20,8 @@ export interface HandedFrom extends Omit<ReadReview, 'beside'> {
   source: (sourceId: string) => SourceFacts | undefined
   /** A name of a source that is short enough for a figure. */
   short: (source: Source) => string
+  /** The vocabularies of invented databases that the plan names: what each is called, its file, and what stands in it. */
+  vocabularies: readonly { title: string; file: string; turtle: string }[]
   /** References to records in a style, in their order. */
   cite: (records: readonly Rec[]) => Reference[]
   drawing: Rasteriser
@@ -28,7 +30,9 @@ export interface HandedFrom extends Omit<ReadReview, 'beside'> {
 }
 
 /** What the account is read from: with the yield of each term, counted over the works. */
-export function factContextOf(from: Omit<HandedFrom, 'drawing' | 'word' | 'short' | 'cite'>): FactContext {
+export function factContextOf(
+  from: Omit<HandedFrom, 'drawing' | 'word' | 'short' | 'cite' | 'vocabularies'>,
+): FactContext {
   const { review, entries, works, told, source, textsMissing } = from
   const list = new WorkList(layColumns(works.works), () =>
     buildIndex(works.works.map((w) => toDocument(w.record))),
@@ -46,7 +50,9 @@ export function factContextOf(from: Omit<HandedFrom, 'drawing' | 'word' | 'short
 }
 
 /** The same with what appendices need: works as references, and the flow as a figure. */
-export function appendixContextOf(from: Omit<HandedFrom, 'drawing' | 'word'>): AppendixContext {
+export function appendixContextOf(
+  from: Omit<HandedFrom, 'drawing' | 'word' | 'vocabularies'>,
+): AppendixContext {
   const { review, works, told, cite, short } = from
   const records = new Map(works.works.map((w) => [w.id, w.record]))
   const { included, excluded } = judgedWorks(review, told.ruled)

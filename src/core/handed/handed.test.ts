@@ -9,6 +9,7 @@ import { HtmlValidate } from 'html-validate'
 import { handedFrom } from '../../cli/account'
 import { digestOf } from '../base'
 import { builtDemo } from '../../standins/built-demo.fixture'
+import { VOCABULARY_DIGESTS } from '../../standins/release-digests'
 import { sourceFactsOf } from '../../standins/source-facts'
 import { fold, inMemory, nextEntry, openPackage, relate, type Entry } from '../review'
 import {
@@ -172,6 +173,28 @@ describe('what is handed on for people', () => {
     for (const to of links) expect(ids, to).toContain(to)
     for (const [, file] of page.matchAll(/href="([a-z][^"#:]*)"/g))
       expect(files).toHaveProperty([`data/${file}`])
+  })
+
+  it('has what bears the section out: checklists, overlap, how each database speaks, and vocabularies', () => {
+    const lines = (name: string): string[] => files[`data/${name}`]!.trim().split('\r\n')
+    expect(lines('checklists/prisma-s.csv')).toHaveLength(1 + 16)
+    expect(lines('checklists/prisma-2020.csv').length).toBeGreaterThan(3)
+    // What sets of sources gave adds up to the works that stand.
+    const sets = lines('records/overlap.csv').slice(lines('records/overlap.csv').indexOf('') + 2)
+    const works = sets.map((l) => Number(l.split(',').at(-1)))
+    expect(works.reduce((a, b) => a + b, 0)).toBe(whole.works.works.length)
+    for (const name of ['flow', 'overlap']) {
+      expect(files[`data/figures/${name}.svg`]).toMatch(/^<svg/)
+      expect(files).toHaveProperty([`data/figures/${name}.png`])
+    }
+    for (const { id } of whole.review.sources) {
+      const profile = sourceFactsOf(whole.review)(id)?.profile
+      if (profile) expect(JSON.parse(files[`data/profiles/${profile.id}.json`]!)).toEqual(profile)
+    }
+    const turtle = (id: string): string => digestOf(files[`data/vocabularies/${id}.ttl`]!)
+    expect(Object.keys(VOCABULARY_DIGESTS).map((id) => [id, turtle(id)])).toEqual(
+      Object.entries(VOCABULARY_DIGESTS),
+    )
   })
 
   it('is the same, byte for byte, whenever it is made', async () => {

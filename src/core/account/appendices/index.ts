@@ -27,7 +27,7 @@ export type { AppendixContext, Referenced } from './context'
 export { withWorks } from './with-works'
 export { referencedWorks, referenceInlines } from './referenced'
 export { aboutWords, elementWords, outcomeWords, VERDICT_WORDS } from './search-review'
-export { CHECKLISTS, notApplicable, openItems, reportingItems } from './reporting'
+export { CHECKLISTS, checklistTables, notApplicable, openItems, reportingItems } from './reporting'
 export type { ReportingItem } from './reporting-item'
 
 /** Appendices by their letters; one that has nothing to hold is left out, and the others keep their letters. */

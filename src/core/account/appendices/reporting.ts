@@ -2,7 +2,7 @@ import { nameOfPerson, type TakenOver } from '../../review'
 import { selectClaims } from '../claims'
 import { ofKind } from '../draft/group/alike'
 import { text } from '../document'
-import { cell, type Block } from '../documents/tree'
+import { cell, type Block, type Cell } from '../documents/tree'
 import { searchedIn } from '../standing'
 import type { AppendixContext } from './context'
 import { reportingItems2020 } from './reporting-2020'
@@ -184,11 +184,22 @@ export const openItems = (c: AppendixContext): number =>
   ).length
 
 /** H: the items as tables: what closes each, and where it stands. */
-export function reportingAppendix(c: AppendixContext): Block[] {
-  if (!c.figures.searched.length) return []
-  return CHECKLISTS.map(({ id, name, items }) => ({
+export const reportingAppendix = (c: AppendixContext): Block[] =>
+  checklistTables(c).map(({ name, head, rows }) => ({
     kind: 'table',
     caption: [text(`Reporting items of ${name}, with what closes each`)],
+    head,
+    rows,
+  }))
+
+/** The checklists as tables; none where nothing was searched. */
+export function checklistTables(
+  c: AppendixContext,
+): { id: ChecklistId; name: string; head: string[]; rows: Cell[][] }[] {
+  if (!c.figures.searched.length) return []
+  return CHECKLISTS.map(({ id, name, items }) => ({
+    id,
+    name,
     head: ['Item', 'About', 'From the record', 'Where'],
     rows: items(c).map((i) => {
       const left = c.review.leftAdvice?.[notApplicable(id, i.number)]
