@@ -21,8 +21,13 @@ const PRINT: DrawingInk = {
 const ROW = 26
 const STEP = 30
 const LEFT = 16
-const TOP = 118
 const BAR = 300
+/** Names are slanted by so much, their letters about so wide; longer ones end in … and have a title. */
+const SLANT = (52 * Math.PI) / 180
+const LETTER = 6.6
+const LONGEST_NAME = 34
+const shortened = (name: string): string =>
+  name.length > LONGEST_NAME ? `${name.slice(0, LONGEST_NAME - 1).trimEnd()}…` : name
 
 /**
  * The overlap as a drawing of its own in SVG: one row for each set of sources, a filled dot under every source of it, a
@@ -36,18 +41,20 @@ export function drawOverlap(
   const columns = sources.filter((s) => s.works > 0).map((s) => s.id)
   const shown = sets.slice(0, most)
   const left = sets.slice(most)
+  const letters = Math.max(0, ...columns.map((id) => shortened(nameOf(id)).length))
+  const top = Math.ceil(letters * LETTER * Math.sin(SLANT)) + 34
   const barAt = LEFT + columns.length * STEP + 18
   const width = barAt + BAR + 90
-  const height = TOP + shown.length * ROW + (left.length ? 44 : 20)
+  const height = top + shown.length * ROW + (left.length ? 44 : 20)
   const longest = Math.max(1, ...shown.map((s) => s.works))
   const x = (id: string): number => LEFT + columns.indexOf(id) * STEP + STEP / 2
   const parts: string[] = []
   for (const id of columns)
     parts.push(
-      `<text transform="translate(${x(id) + 4} ${TOP - 12}) rotate(-52)" font-size="12" fill="${ink.ink}">${escaped(nameOf(id))}</text>`,
+      `<text transform="translate(${x(id) + 4} ${top - 12}) rotate(-52)" font-size="12" fill="${ink.ink}"><title>${escaped(nameOf(id))}</title>${escaped(shortened(nameOf(id)))}</text>`,
     )
   shown.forEach((set, n) => {
-    const y = TOP + n * ROW + ROW / 2
+    const y = top + n * ROW + ROW / 2
     if (n)
       parts.push(`<path d="M${LEFT} ${y - ROW / 2}H${width - LEFT}" stroke="${ink.hair}" stroke-width=".6"/>`)
     for (const id of columns)
@@ -64,7 +71,7 @@ export function drawOverlap(
   })
   if (left.length)
     parts.push(
-      `<text x="${barAt}" y="${TOP + shown.length * ROW + 24}" font-size="12" fill="${ink.quiet}">and ${left.length} smaller sets with ${thousands(left.reduce((n, s) => n + s.works, 0))} works</text>`,
+      `<text x="${barAt}" y="${top + shown.length * ROW + 24}" font-size="12" fill="${ink.quiet}">and ${left.length} smaller sets with ${thousands(left.reduce((n, s) => n + s.works, 0))} works</text>`,
     )
   return `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 ${width} ${height}" width="${width}" height="${height}" font-family="${escaped(ink.font)}" role="img" aria-label="${thousands(works)} works by the sources that found them"><rect width="100%" height="100%" fill="${ink.ground}"/>${parts.join('')}</svg>`
 }

@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { overlapOf } from './overlap'
+import { drawOverlap } from './overlap-drawing'
 
 const works = (...sets: string[]) => sets.map((s) => ({ sources: s.split('') }))
 
@@ -42,6 +43,16 @@ describe('what sources have in common', () => {
         }
       }),
     )
+  })
+
+  it('is drawn with room above for its longest name, and one that is too long can be read whole', () => {
+    const names: Record<string, string> = { a: 'A', b: 'The reference lists of works kept & read by hand' }
+    const svg = drawOverlap(overlapOf(works('a', 'b', 'ab'), ['a', 'b']), (id) => names[id]!)
+    expect(svg).toContain('<title>The reference lists of works kept &amp; read by hand</title>')
+    expect(svg).toContain('>The reference lists of works kept…<')
+    // Letters of twelve points are at most about seven wide, and stand at 52 degrees.
+    const [, top] = /translate\([\d.]+ ([\d.]+)\)/.exec(svg)!
+    expect(Number(top)).toBeGreaterThan('The reference lists of works kept…'.length * 6 * 0.788)
   })
 
   it('is nothing where there are no works', () => {
