@@ -70,6 +70,45 @@ test('a strategy run again in a later release brings only what is new, into an u
   await expect(columns).toHaveCount(2)
 })
 
+test('every source is run again in a newer release at once, and what is new comes into one update', async ({
+  page,
+}) => {
+  await beginReview(page)
+  await addDatabase(page, 'Fernhollow')
+  await addDatabase(page, 'Mindmere')
+  await stage(page, 'Terms')
+  await typeWords(page, ['noise', 'reading'])
+  await stage(page, 'Searches')
+  for (const source of ['Fernhollow', 'Mindmere']) {
+    await tab(page, source)
+    await page.getByLabel('Release that is searched').click()
+    await page.locator('.ant-select-item-option', { hasText: 'March' }).last().click()
+    await page.keyboard.press('d')
+    await page.keyboard.press('r')
+    await expect(page.locator('[data-line="3"] .hits')).toHaveText(/^\d+$/)
+    await page.locator('[data-line="3"]').click()
+    await page.keyboard.press('b')
+    await expect(page.getByText(/records are in the review/)).toBeVisible()
+    await expect(page.getByText(/records are in the review/)).toBeHidden({ timeout: 15_000 })
+  }
+  await tab(page, 'All, by concept')
+  const again = page.getByRole('region', { name: 'Run again' })
+  await expect(again).toContainText('There is a newer release of Fernhollow and Mindmere.')
+  await again.getByRole('button', { name: /Run all again in the release of September/ }).click()
+  await again.getByRole('button', { name: 'Show what came and went in 2 sources' }).click()
+  const rows = again.locator('tbody tr')
+  await expect(rows).toHaveCount(2)
+  const fresh = (await rows.locator('td:last-child').allInnerTexts()).map(Number)
+  expect(fresh.every((n) => n > 0)).toBe(true)
+  const sum = fresh.reduce((a, b) => a + b, 0)
+  await again.getByRole('button', { name: `Begin an update with the ${sum} new ones` }).click()
+  await expect(page.getByText(`${sum} records came into the update`)).toBeVisible()
+  await stage(page, 'Selection')
+  await tab(page, 'Flow')
+  await expect(page.locator('.flow-column')).toHaveCount(2)
+  expect((await flowNumbers(page, 1))['records identified']).toBe(sum)
+})
+
 test('a loan is asked for with its day, comes due, and goes into a calendar; a page is noted with its worth', async ({
   page,
 }) => {

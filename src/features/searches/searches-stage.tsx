@@ -28,6 +28,7 @@ export function SearchesStage() {
     chosen === ALL ? ALL : (databases.find((s) => s.source.id === chosen) ?? databases[0])?.source.id
   const info = databases.find((s) => s.source.id === shown)
   const runAll = useRunAll(databases)
+  const { start: runEverywhere } = runAll
   const actions = useMemo<Action[]>(() => {
     const tabs = [...databases.map((s) => s.source.id), ALL]
     const at = tabs.indexOf(shown ?? '')
@@ -74,10 +75,10 @@ export function SearchesStage() {
         label: 'Run every source',
         key: 'Shift+R',
         when: () => shown === ALL && databases.some((s) => s.searched),
-        run: runAll.start,
+        run: () => runEverywhere(),
       },
     ]
-  }, [databases, shown, review, deed, store, message, runAll.start])
+  }, [databases, shown, review, deed, store, message, runEverywhere])
   useActions('searches-stage', actions)
   if (!databases.length)
     return (

@@ -21,6 +21,7 @@ import { LimitName, standingsOf, standingWords } from '../panes/ledger'
 import { useStore } from '@/store/provider'
 import { KeyHint } from '../../shared/key-hint'
 import { saveWord } from '../../shared/word-files'
+import { AgainAll } from '../versions/again-all'
 import type { RunAll } from './use-run-all'
 
 /** The sheets side by side: what each concept finds in each source, how each limit stands, and the totals. */
@@ -85,7 +86,7 @@ export function AllSources({
             <Button onClick={runAll.stop}>Stop</Button>
           ) : (
             stale > 0 && (
-              <Button type={undrafted ? 'default' : 'primary'} onClick={runAll.start}>
+              <Button type={undrafted ? 'default' : 'primary'} onClick={() => runAll.start()}>
                 Run every source
                 <KeyHint of="run-all" />
               </Button>
@@ -186,6 +187,7 @@ export function AllSources({
           </tr>
         </tbody>
       </table>
+      <AgainAll review={review} infos={infos} open={open} runAll={runAll.start} />
     </section>
   )
 }

@@ -8,11 +8,12 @@ import { runLines } from './run'
 export interface RunAll {
   /** Which source is being run, and how far; undefined while nothing runs. */
   at: { name: string; source: number; of: number; done: number; lines: number } | undefined
-  start: () => void
+  /** Runs what is stale everywhere; of the sources that are named, every line again. */
+  start: (again?: readonly string[]) => void
   stop: () => void
 }
 
-/** Runs what is stale in every stand-in, one after the other; what was run before it was stopped is kept. */
+/** Runs stand-ins one after the other; what was run before it was stopped is kept. */
 export function useRunAll(infos: readonly SourceInfo[]): RunAll {
   const store = useStore()
   const { deed } = store
@@ -20,33 +21,36 @@ export function useRunAll(infos: readonly SourceInfo[]): RunAll {
   const [at, setAt] = useState<RunAll['at']>()
   const stopped = useRef(false)
   const running = useRef(false)
-  const start = useCallback((): void => {
-    if (running.current) return
-    const own = infos.filter((i) => i.searched)
-    const run = async (): Promise<void> => {
-      running.current = true
-      stopped.current = false
-      let logged = 0
-      let broken = 0
-      try {
-        for (const [i, info] of own.entries()) {
-          const outcome = await runLines(store, info.source, 'stale', (done, lines) => {
-            setAt({ name: info.short, source: i + 1, of: own.length, done, lines })
-            return !stopped.current
-          })
-          logged += outcome.logged
-          broken += outcome.problems.size
-          if (stopped.current) break
+  const start = useCallback(
+    (again?: readonly string[]): void => {
+      if (running.current) return
+      const own = infos.filter((i) => i.searched && (again?.includes(i.source.id) ?? true))
+      const run = async (): Promise<void> => {
+        running.current = true
+        stopped.current = false
+        let logged = 0
+        let broken = 0
+        try {
+          for (const [i, info] of own.entries()) {
+            const outcome = await runLines(store, info.source, again ? 'all' : 'stale', (done, lines) => {
+              setAt({ name: info.short, source: i + 1, of: own.length, done, lines })
+              return !stopped.current
+            })
+            logged += outcome.logged
+            broken += outcome.problems.size
+            if (stopped.current) break
+          }
+        } finally {
+          running.current = false
+          setAt(undefined)
         }
-      } finally {
-        running.current = false
-        setAt(undefined)
+        const left = broken ? `; ${plural(broken, 'line')} could not be run: their sheets say why` : ''
+        deed(message.info(`${stopped.current ? 'Stopped: ' : ''}${plural(logged, 'run')} logged${left}.`, 5))
       }
-      const left = broken ? `; ${plural(broken, 'line')} could not be run: their sheets say why` : ''
-      deed(message.info(`${stopped.current ? 'Stopped: ' : ''}${plural(logged, 'run')} logged${left}.`, 5))
-    }
-    deed(run())
-  }, [infos, store, deed, message])
+      deed(run())
+    },
+    [infos, store, deed, message],
+  )
   const stop = useCallback(() => {
     stopped.current = true
   }, [])

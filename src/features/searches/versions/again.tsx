@@ -4,19 +4,18 @@ import { useMemo, useState } from 'react'
 import { dateWords } from '@/core/account'
 import { plural, thousands } from '@/core/base'
 import type { Rec } from '@/core/records'
-import { strategyVersions, type Line, type Review, type Run } from '@/core/review'
-import { finalLine, occasionsOf, type Occasion } from '@/core/strategy'
-import { LATEST, RELEASES, releaseWords, standinKey } from '@/standins'
+import type { Line, Review } from '@/core/review'
+import { LATEST, releaseWords } from '@/standins'
 import { useSession, useStore } from '@/store/provider'
 import type { SourceInfo } from '@/standins/source-info'
 import { useAsked } from '@/store/use-asked'
-import { searchDesk } from '@/workers'
-import type { ComeAndGone as Found } from '@/core/records'
 import { useMarker } from '../../shared/use-marks'
 import { exportsOf, useExportsCompared } from './exports-compared'
 import { PeekRecord } from '../panes/peek-record'
 import { BringNew } from './bring-new'
+import { askAgain, earlierOf, occasionsIn, occasionWords } from './occasions'
 import { Reminder } from './reminder'
+import { foundAnew } from './update-round'
 
 /** What came and what went since the strategy was run before; when to run it again. */
 export function Again({
@@ -44,21 +43,6 @@ export function Again({
   )
 }
 
-/** What a run is best held against: the same question in another release, else another release, else the run before. */
-function earlierOf<O extends Occasion<Line, Run>>(older: readonly O[], { run }: O): O | undefined {
-  const released = older.filter((o) => o.run.release !== run.release)
-  return released.findLast((o) => o.run.key === run.key) ?? released.at(-1) ?? older.at(-1)
-}
-
-const occasionWords = ({ run }: Occasion<Line, Run>): string =>
-  [
-    dateWords(run.at),
-    ...(run.release
-      ? [RELEASES.some((r) => r === run.release) ? releaseWords(run.release) : run.release]
-      : []),
-    plural(run.hits, 'hit'),
-  ].join(', ')
-
 function Occasions({
   review,
   info,
@@ -73,19 +57,16 @@ function Occasions({
   const { act, deed } = useStore()
   const { source } = info
   const entries = useSession((s) => s.entries)
-  const last = finalLine(lines)
-  const occasions = useMemo(() => {
-    if (!last) return []
-    const versions = strategyVersions(entries, source.id, lines)
-    // What was pasted was found elsewhere, in a state of the database that nobody can open again.
-    const runs = review.runs.filter((r) => r.how === 'stand-in')
-    return occasionsOf(runs, last.id, versions).filter((o) => o.lines)
-  }, [entries, source.id, lines, review.runs, last])
+  const occasions = useMemo(
+    () => occasionsIn(entries, review, source.id, lines),
+    [entries, review, source.id, lines],
+  )
   const [chosen, setChosen] = useState<string>()
   const after = occasions[occasions.length - 1]
   const older = occasions.slice(0, -1)
   const before = older.find((o) => o.run.id === chosen) ?? (after && earlierOf(older, after))
-  const found = useAgain(info, before, after)
+  const found = useAsked(() => askAgain(info, before, after), [info, before, after]).value
+  const anew = after && found && foundAnew(review, source, after.run, found)
   const newer = info.release !== LATEST
   return (
     <>
@@ -128,7 +109,7 @@ function Occasions({
           </p>
           {found ? (
             <>
-              <BringNew review={review} info={info} run={after.run} found={found} />
+              <BringNew review={review} all={anew ? [anew] : []} />
               <Difference
                 review={review}
                 gone={found.withdrawn.length + found.lostNow.length}
@@ -149,23 +130,6 @@ function Occasions({
       )}
     </>
   )
-}
-
-function useAgain(
-  info: SourceInfo,
-  before: Occasion<Line, Run> | undefined,
-  after: Occasion<Line, Run> | undefined,
-): Found | undefined {
-  const id = info.standin?.id
-  return useAsked(() => {
-    if (!id || !before?.lines || !after?.lines) return undefined
-    const asked = ({ run, lines }: Occasion<Line, Run>) => ({
-      key: standinKey(id, run.release),
-      lines: [...(lines ?? [])],
-      lineId: run.lineId,
-    })
-    return searchDesk().again(asked(before), asked(after))
-  }, [id, before, after]).value
 }
 
 /** For a database outside: the export files that were brought in at two times. */
