@@ -1,10 +1,12 @@
 import { randomBytes } from 'node:crypto'
 import { unzipSync } from 'fflate'
 import { dateWords } from '../core/account'
-import { digestWords, listed, plural, thousands } from '../core/base'
+import { digestWords, listed, ok, plural, thousands, type Result } from '../core/base'
 import {
   difference,
   leftOutWords,
+  openReview,
+  openWhole,
   packForPeople,
   packWithout,
   planEntries,
@@ -13,7 +15,7 @@ import {
   type LeftOut,
   type ReadReview,
 } from '../core/handed'
-import { nameOf, packReview, type Entry } from '../core/review'
+import { inMemory, nameOf, packReview, type Entry } from '../core/review'
 import { RELEASES, STANDINS } from '../standins'
 import { buildDemo } from '../standins/demo'
 import { sourceFactsOf } from '../standins/source-facts'
@@ -48,17 +50,31 @@ const LEAVES = ['texts', 'names', 'rulings'] as const
 /** A package packed again: as it is, without something, or as a plan for another review. */
 async function pack(args: Arguments): Promise<Outcome> {
   const [file, out] = files(args, 2, 'a package and the file to write') as [string, string]
-  const opened = await openReviewFile(file)
-  if ('problems' in opened) return { exit: 1, errors: opened.problems.map(problemLine) }
-  if (args.has('plan-only')) return { exit: 0, ...handedOut(out, await planPackage(opened)) }
   const chosen = (args.get('without')?.[0] ?? '').split(',').filter(Boolean)
   const unknown = chosen.find((c) => !(LEAVES as readonly string[]).includes(c))
   if (unknown) throw new UsageError(`--without takes ${LEAVES.join(', ')}, not "${unknown}".`)
-  const what: LeftOut = Object.fromEntries(chosen.map((c) => [c, true]))
-  const packed = await packWithout({ entries: opened.entries, ...(await opened.packed()) }, what, handedFrom)
-  return packed.ok
-    ? { exit: 0, ...handedOut(out, packed.value) }
-    : { exit: 1, errors: packed.problems.map(problemLine) }
+  const made =
+    chosen.length && !args.has('plan-only')
+      ? await leftOut(file, Object.fromEntries(chosen.map((c) => [c, true])))
+      : await asItIs(file, args.has('plan-only'))
+  return made.ok
+    ? { exit: 0, ...handedOut(out, made.value) }
+    : { exit: 1, errors: made.problems.map(problemLine) }
+}
+
+/** Of what is packed without something, nothing is read before that is left out. */
+async function leftOut(file: string, what: LeftOut): Promise<Result<Uint8Array>> {
+  const whole = await openWhole(inMemory(inputBytes(file)))
+  return whole.ok ? packWithout(whole.value, what, handedFrom) : whole
+}
+
+/** What is packed as it is, or as a plan, is read once. */
+async function asItIs(file: string, plan: boolean): Promise<Result<Uint8Array>> {
+  const read = await openReview(inMemory(inputBytes(file)))
+  if (!read.ok) return read
+  if (plan) return ok(await planPackage(read.value))
+  const { entries, packed } = read.value
+  return ok(await packForPeople(await handedFrom(read.value), { entries, ...(await packed()) }))
 }
 
 async function planPackage({ review, packed }: OpenedReview): Promise<Uint8Array> {

@@ -27,3 +27,9 @@ export function canonicalJson(value: unknown): string {
 export function digestOf(content: string | Uint8Array): string {
   return bytesToHex(sha256(typeof content === 'string' ? utf8ToBytes(content) : content))
 }
+
+/** The same of content that comes in pieces. */
+export function digestInPieces(): { add: (piece: Uint8Array) => void; end: () => string } {
+  const hash = sha256.create()
+  return { add: (piece) => void hash.update(piece), end: () => bytesToHex(hash.digest()) }
+}

@@ -12,13 +12,14 @@ import {
 } from '../account'
 import { canonicalJson, holdsNothing } from '../base'
 import type { Rasteriser } from '../picture'
-import { writeCslJson, writeRis } from '../records'
+import { cslJsonPieces, writeRis } from '../records'
 import { plainReview, type Source } from '../review'
 import { searchedIn } from '../figures'
 import { checklistFiles, databaseFiles, overlapFiles, type WordsFile } from './evidence-files'
 import { appendixContextOf, type HandedFrom } from './from'
 import { leftOutWords } from './left-out'
 import { indexPage, type HandedFile } from './index-page'
+import { encodedPieces, inPieces } from './pieces'
 import { plainName } from './plain-name'
 import { rulingsTable, worksTable } from './tables'
 
@@ -68,9 +69,12 @@ export async function handedFiles(
     )
   const records = works.works.map((w) => w.record)
   if (records.length) {
-    text('records/works.ris', 'the works, as RIS', () => writeRis(records))
-    text('records/works.json', 'the works, as CSL-JSON', () => writeCslJson(records))
-    text('records/works.csv', 'each work with its records, its sources and its place in the flow', () =>
+    const large = (path: string, about: string, content: () => Iterable<string>): void => {
+      files.set(path, { about, bytes: () => encodedPieces(content()) })
+    }
+    large('records/works.ris', 'the works, as RIS', () => inPieces(records, writeRis))
+    large('records/works.json', 'the works, as CSL-JSON', () => cslJsonPieces(records))
+    large('records/works.csv', 'each work with its records, its sources and its place in the flow', () =>
       worksTable(from),
     )
   }

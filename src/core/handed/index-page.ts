@@ -1,11 +1,12 @@
 import { dateWords, sectionDocument, toHtml, wordsOfCell, type AppendixContext } from '../account'
 import { digestWords, listed } from '../base'
 import { escapedXml as escaped } from '../picture'
+import type { FileBytes } from '../review'
 import { factLinks } from './fact-links'
 
 /** A file that is handed on: what it is in a few words, and its bytes, made when they are asked for. */
 export interface HandedFile {
-  bytes: () => Uint8Array
+  bytes: () => FileBytes
   about: string
 }
 

@@ -12,7 +12,7 @@ export { handedFiles } from './files'
 export { difference, relationWords, type Compared, type Difference } from './difference'
 export { planEntries, planOnly } from './plan-only'
 export { leaveOut, leftOutWords, type HandedOn, type LeftOut } from './left-out'
-export { openReview, type OpenedReview } from './open-review'
+export { openReview, openWhole, type OpenedReview } from './open-review'
 export { readReview, type ReadReview } from './read-review'
 export type { HandedFile } from './index-page'
 

@@ -1,5 +1,5 @@
 import { ok, type Result } from '../base'
-import { openPackage, type ByteSource, type Packed } from '../review'
+import { openPackage, type ByteSource, type Opened, type Packed } from '../review'
 import { readReview, type ReadReview } from './read-review'
 
 /** A review from its package, checked whole, with its works and every number. */
@@ -10,18 +10,32 @@ export interface OpenedReview extends ReadReview {
   packed: () => Promise<Required<Omit<Packed, 'entries'>>>
 }
 
+/** All that was packed with the journal, in memory. */
+async function packedOf({
+  digests,
+  leftOut,
+  unfinished,
+  blob,
+}: Opened): Promise<Required<Omit<Packed, 'entries'>>> {
+  const blobs = new Map<string, Uint8Array>()
+  for (const digest of digests) blobs.set(digest, await blob(digest))
+  return { blobs, leftOut, unfinished }
+}
+
+/** A package opened and checked, and nothing read of it: of a large review, half the memory. */
+export async function openWhole(source: ByteSource): Promise<Result<Required<Packed>>> {
+  const opened = await openPackage(source)
+  if (!opened.ok) return opened
+  return ok({ entries: opened.value.entries, ...(await packedOf(opened.value)) }, opened.problems)
+}
+
 /** Opens a package and reads its review; or says what is wrong with it. */
 export async function openReview(source: ByteSource): Promise<Result<OpenedReview>> {
   const opened = await openPackage(source)
   if (!opened.ok) return opened
-  const { entries, digests, leftOut, unfinished } = opened.value
-  const there = new Set(digests)
+  const there = new Set(opened.value.digests)
   const blob = async (digest: string): Promise<Uint8Array | undefined> =>
     there.has(digest) ? opened.value.blob(digest) : undefined
-  const packed: OpenedReview['packed'] = async () => {
-    const blobs = new Map<string, Uint8Array>()
-    for (const digest of digests) blobs.set(digest, await opened.value.blob(digest))
-    return { blobs, leftOut, unfinished }
-  }
-  return ok({ ...(await readReview(entries, blob)), blob, packed }, opened.problems)
+  const read = await readReview(opened.value.entries, blob)
+  return ok({ ...read, blob, packed: () => packedOf(opened.value) }, opened.problems)
 }

@@ -4,9 +4,10 @@ import type { Review, WorkRead } from '../review'
 import { placeOf, reasonWords, type SaidOfWork } from '../selection'
 import { saidOfWorks } from '../figures'
 import type { HandedFrom } from './from'
+import { inPieces } from './pieces'
 
 /** Every work with its records, where each came from, and where it stands in the flow. */
-export function worksTable({ review, works, told }: HandedFrom): string {
+export function* worksTable({ review, works, told }: HandedFrom): Generator<string> {
   const said: ReadonlyMap<string, SaidOfWork> = saidOfWorks(works, review)
   const nameOf = (id: string): string => review.sources.find((s) => s.id === id)?.name ?? id
   const row = (w: WorkRead): string[] => {
@@ -22,10 +23,8 @@ export function worksTable({ review, works, told }: HandedFrom): string {
       [...new Set(w.from.map((f) => nameOf(f.sourceId)))].join('; '),
     ]
   }
-  return csvText([
-    ['Work', 'Title', 'Year', 'DOI', 'Place in the flow', 'Reason', 'Records', 'Found in'],
-    ...works.works.map(row),
-  ])
+  yield csvText([['Work', 'Title', 'Year', 'DOI', 'Place in the flow', 'Reason', 'Records', 'Found in']])
+  yield* inPieces(works.works, (some) => csvText(some.map(row)))
 }
 
 /** Every ruling as it stands: on which record, in which pass, by whom (their id), and why. */

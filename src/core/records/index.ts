@@ -14,7 +14,7 @@ export {
 } from './blocks'
 export { Rec, emptyRecord, toDocument, whereFrom, whoAndWhen } from './record'
 export { readRis, type RisRead } from './formats/ris'
-export { writeCslJson } from './formats/csl-json'
+export { cslJsonPieces, writeCslJson } from './formats/csl-json'
 export { writeRis } from './formats/ris-write'
 export { csvText, writeTable } from './formats/table'
 export { toCsl, type CslItem } from './formats/csl'

@@ -3,8 +3,18 @@ import { fromCsl, toCsl } from './csl'
 import { atLine, type Reader, type ReadsTo } from './item'
 
 /** Writes records as CSL-JSON, one item a line. */
-export const writeCslJson = (records: readonly Rec[]): string =>
-  records.length ? `[\n${records.map((r) => JSON.stringify(toCsl(r))).join(',\n')}\n]\n` : '[]\n'
+export const writeCslJson = (records: readonly Rec[]): string => [...cslJsonPieces(records)].join('')
+
+/** The same some records at a time, for many are too large a text. */
+export function* cslJsonPieces(records: readonly Rec[]): Generator<string> {
+  if (!records.length) return yield '[]\n'
+  const AT_ONCE = 1000
+  for (let at = 0; at < records.length; at += AT_ONCE) {
+    const some = records.slice(at, at + AT_ONCE).map((r) => JSON.stringify(toCsl(r)))
+    yield `${at ? ',' : '['}\n${some.join(',\n')}`
+  }
+  yield '\n]\n'
+}
 
 /**
  * Reads CSL-JSON in pieces: the objects of the outermost list, or of `items` in an outermost object, or one object alone.

@@ -1,5 +1,5 @@
 export { packInto, packReview, type Packed, type Packing, type Readable } from './pack'
-export { PackageWriter, type Listed } from './writer'
+export { PackageWriter, type FileBytes, type Listed } from './writer'
 export { openPackage, type Opened } from './open'
 export { inMemory, ofFile, type ByteSource } from './bytes'
 export { BOUNDS, joined } from './zip-read'

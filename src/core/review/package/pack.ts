@@ -1,7 +1,7 @@
 import { strToU8 } from 'fflate'
 import { digestOf } from '../../base'
 import { commandOf, type Entry } from '../journal'
-import { PackageWriter, type Listed } from './writer'
+import { PackageWriter, type FileBytes, type Listed } from './writer'
 import { joined } from './zip-read'
 
 export interface Packed {
@@ -25,7 +25,7 @@ export interface Packing extends Omit<Packed, 'blobs'> {
  * of all that is there.
  */
 export interface Readable {
-  files: ReadonlyMap<string, () => Uint8Array>
+  files: ReadonlyMap<string, () => FileBytes>
   /** The RO-Crate description, made when everything else is packed. */
   crate: (listed: readonly Listed[]) => object
 }

@@ -1,9 +1,12 @@
 import { strToU8, Zip, ZipDeflate } from 'fflate'
-import { digestOf } from '../../base'
+import { digestInPieces, digestOf } from '../../base'
 
 // A fixed date keeps the bytes the same for the same content; the dates that count stand in the journal.
 // A zip archive holds local time: the day is made from local parts, so that no time zone changes a byte.
 const STAMP = new Date(1980, 0, 2)
+
+/** What is in a file: all of it, or one piece after the other, so that a large one is never whole in memory. */
+export type FileBytes = Uint8Array | Iterable<Uint8Array>
 
 /** A file of a package, as its manifest lists it. */
 export interface Listed {
@@ -29,9 +32,14 @@ export class PackageWriter {
   }
 
   /** Adds a file of the payload; its digest, where it is known already, is not reckoned again. */
-  add(path: string, bytes: Uint8Array, digest = digestOf(bytes)): void {
-    this.listed.push({ path, digest, size: bytes.length })
-    this.put(`data/${path}`, bytes)
+  add(path: string, bytes: FileBytes, known?: string): void {
+    const digest = digestInPieces()
+    let size = 0
+    this.put(`data/${path}`, bytes instanceof Uint8Array ? [bytes] : bytes, (piece) => {
+      size += piece.length
+      if (known === undefined) digest.add(piece)
+    })
+    this.listed.push({ path, digest: known ?? digest.end(), size })
   }
 
   end(): void {
@@ -43,16 +51,25 @@ export class PackageWriter {
       ['bagit.txt', digestOf(bagit)],
       ['manifest-sha256.txt', digestOf(manifest)],
     ])
-    this.put('bagit.txt', bagit)
-    this.put('manifest-sha256.txt', manifest)
-    this.put('tagmanifest-sha256.txt', tags)
+    this.put('bagit.txt', [bagit])
+    this.put('manifest-sha256.txt', [manifest])
+    this.put('tagmanifest-sha256.txt', [tags])
     this.zip.end()
   }
 
-  private put(name: string, bytes: Uint8Array): void {
+  private put(name: string, pieces: Iterable<Uint8Array>, seen?: (piece: Uint8Array) => void): void {
     const file = new ZipDeflate(name, { level: 6 })
     file.mtime = STAMP
     this.zip.add(file)
-    file.push(bytes, true)
+    // The last piece has to be known as such: one is held back until the next one is there.
+    let held: Uint8Array = new Uint8Array()
+    let none = true
+    for (const piece of pieces) {
+      seen?.(piece)
+      if (!none) file.push(held)
+      held = piece
+      none = false
+    }
+    file.push(held, true)
   }
 }
