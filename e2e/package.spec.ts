@@ -68,6 +68,18 @@ test('two people went on with copies of one review; what one ruled is taken in b
   await one.goto('/review/demo/selection')
   await one.getByRole('tab', { name: /^Between readers/ }).click()
   await expect(one.locator('.agreements')).toContainText('S. Ebers')
+
+  // Kept both, they lie one beside the other, and each is opened as it is.
+  await one.goto('/')
+  await one.locator('input[type=file]').setInputFiles(file)
+  await parted.getByRole('button', { name: 'Keep both' }).click()
+  await expect(one).toHaveURL(/\/review\/demo~2\/question$/, { timeout: 60_000 })
+  await expect(one.locator('.question-text')).toBeVisible()
+  await stage(one, 'Selection')
+  await expect(one.locator('.pass-head')).toBeVisible()
+  await one.goto('/')
+  await expect(one.locator('.shelf-row')).toHaveCount(2)
+  await expect(one.getByText('copy 2, with a history of its own')).toBeVisible()
 })
 
 test('another reader is handed chosen works without rulings, is told who asks, and begins with these', async ({

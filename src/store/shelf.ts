@@ -2,6 +2,7 @@ import { tell, type Told } from '@/core/figures'
 import { foldInSteps, nextEntry, sidesIn, type Entry, type Opened, type Review } from '@/core/review'
 import { inSteps } from './breathe'
 import { LEASE, type Blobs } from './blobs'
+import { freeCopyId, reviewIdOf } from './copy-ids'
 import { addEntries, readEntries, removeReview, storeReview, sweep, type ShelfItem } from './db'
 import type { Ground } from './environment'
 import { Parted } from './refusal'
@@ -43,17 +44,23 @@ export class Shelf {
     return id
   }
 
-  /** Puts a review that was checked whole into this browser, in one go, and gives its id. */
-  async store({ entries, digests, blob }: Opened, demo = false): Promise<string> {
+  /**
+   * Puts a review that was checked whole into this browser, in one go, and gives the id under which it lies here. Where it is
+   * here already, that copy goes on which has the same journal as far as both go; where none has, `beside` lays another one
+   * beside them, and otherwise nothing is touched.
+   */
+  async store(
+    { entries, digests, blob }: Opened,
+    { demo = false, beside = false }: { demo?: boolean; beside?: boolean } = {},
+  ): Promise<string> {
     const known = new Set(digests)
     const sideAt = async (digest: string): Promise<Uint8Array | undefined> =>
       known.has(digest) ? blob(digest) : this.options.blobs.bytes(digest)
     const review = await reviewOf(entries, sideAt)
-    const { id } = review
     const db = await this.options.connection.get()
-    const taken = await readEntries(db, id)
-    // The same journal, as far as both go: keep the longer one. Otherwise the one here is not touched.
-    if (!taken.slice(0, entries.length).every((e, i) => e.digest === entries[i]!.digest)) throw new Parted(id)
+    const copies = (await db.getAllKeys('shelf')).filter((key) => reviewIdOf(key) === review.id)
+    const [id, taken] = await this.sameJournal(review.id, copies, entries, beside)
+    // The same journal, as far as both go: keep the longer one.
     const longer = entries.length > taken.length ? entries : taken
     const present = longer === entries ? review : await reviewOf(longer, sideAt)
     // Laid down first; the one transaction behind it makes the review exist.
@@ -66,6 +73,22 @@ export class Shelf {
     })
     this.show([item, ...this.items.filter((i) => i.id !== item.id)])
     return id
+  }
+
+  /** Under which id a journal goes on here, and what lies there of it. */
+  private async sameJournal(
+    reviewId: string,
+    copies: readonly string[],
+    entries: readonly Entry[],
+    beside: boolean,
+  ): Promise<[id: string, taken: readonly Entry[]]> {
+    const db = await this.options.connection.get()
+    for (const id of copies.length ? copies : [reviewId]) {
+      const taken = await readEntries(db, id)
+      if (taken.slice(0, entries.length).every((e, i) => e.digest === entries[i]!.digest)) return [id, taken]
+    }
+    if (!beside) throw new Parted(copies[0] ?? reviewId)
+    return [freeCopyId(reviewId, copies), []]
   }
 
   /** Writes the line of a review. */
@@ -96,7 +119,7 @@ export class Shelf {
   /** Removes a review from this browser, for good. */
   async remove(id: string): Promise<void> {
     await removeReview(await this.options.connection.get(), id)
-    await this.options.records.forget(id)
+    await this.options.records.forget(reviewIdOf(id))
     this.show(this.items.filter((i) => i.id !== id))
     await this.sweep()
   }

@@ -149,6 +149,30 @@ describe('the open review', () => {
     expect(taken.problems[0]).toMatchObject({ code: 'parted', at: id })
     expect(taken.problems[0]!.message).toContain('on the shelf already')
     expect(now().folded.review.question).toBe('another way')
+
+    // Kept both, each goes on for itself under an id of its own; the review that both are has one.
+    const both = await store.takePackage(asFile(one), { beside: true })
+    expect(both).toMatchObject({ ok: true, value: `${id}~2` })
+    await store.openReview(`${id}~2`)
+    expect([now().reviewId, now().folded.review.id]).toEqual([`${id}~2`, id])
+    expect(now().folded.review.question).toBe('one way')
+    await store.act('question.set', { text: 'one way, gone on with' })
+    const goneOn = await store.packOpenReview()
+    await store.openReview(id)
+    expect(now().folded.review.question).toBe('another way')
+    // A package goes on in the copy whose journal it has, also when it is ahead of it.
+    await store.deleteReview(`${id}~2`)
+    expect(await store.takePackage(asFile(one), { beside: true })).toMatchObject({ value: `${id}~2` })
+    expect(await store.takePackage(asFile(goneOn))).toMatchObject({ ok: true, value: `${id}~2` })
+    await store.openReview(`${id}~2`)
+    expect(now().folded.review.question).toBe('one way, gone on with')
+    await store.openReview(id)
+    expect(now().folded.review.question).toBe('another way')
+    expect(
+      now()
+        .shelf!.map((s) => s.id)
+        .sort(),
+    ).toEqual([id, `${id}~2`])
   })
 
   it('is put away with everything, taken back, and only then removed', async () => {

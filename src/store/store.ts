@@ -185,13 +185,13 @@ export function createStore(environment: Environment) {
      */
     takePackage: async (
       file: Blob,
-      demo = false,
+      how: { demo?: boolean; beside?: boolean } = {},
       open: (file: Blob) => Promise<Result<Opened>> = (f) => openPackage(ofFile(f)),
     ): Promise<Result<string>> => {
       const read = await open(file)
       if (!read.ok) return read
       try {
-        return { ok: true, value: await shelf.store(read.value, demo), problems: [] }
+        return { ok: true, value: await shelf.store(read.value, how), problems: [] }
       } catch (error) {
         const message = errorInWords(error)
         return error instanceof Parted

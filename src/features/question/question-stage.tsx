@@ -28,6 +28,7 @@ export function QuestionStage() {
   const store = useStore()
   const { act, deed, newId, session } = store
   const review = useSession((s) => s.folded.review)
+  const hereId = useSession((s) => s.reviewId)
   const sources = useSourceInfos(review)
   const [pasting, setPasting] = useState(false)
   // The concept that was begun last: the cursor stands in its name.
@@ -77,7 +78,7 @@ export function QuestionStage() {
   return (
     <>
       <TitleLine review={review} />
-      <QuestionText key={review.id} review={review} />
+      <QuestionText key={hereId} review={review} />
       <Suggestions review={review} sources={sources} />
       <FrameworkChoice review={review} add={add} />
       <div className="columns" data-anchor="concepts">

@@ -29,13 +29,13 @@ export function PartedDialog({ file, reviewId, close }: { file: File; reviewId: 
       .compare(file, reviewId, person)
       .then(setFound, (error: unknown) => setFailed(messageOf(error)))
   }, [file, reviewId, person])
-  const go = (job: () => Promise<void>): void => {
+  const go = (job: () => Promise<string | void>): void => {
     setBusy(true)
     store.deed(
       job()
-        .then(() => {
+        .then((id) => {
           close()
-          router.push(`/review/${reviewId}/question`)
+          router.push(`/review/${id ?? reviewId}/question`)
         })
         .catch((error: unknown) => setFailed(messageOf(error)))
         .finally(() => setBusy(false)),
@@ -54,16 +54,25 @@ export function PartedDialog({ file, reviewId, close }: { file: File; reviewId: 
       const read = await takePackage(store, file)
       if (!read.ok) throw new Error(read.problems[0]?.message ?? 'The package was not taken.')
     })
+  const keepBoth = (): void =>
+    go(async () => {
+      const read = await takePackage(store, file, { beside: true })
+      if (!read.ok) throw new Error(read.problems[0]?.message ?? 'The package was not taken.')
+      return read.value
+    })
   const others = found?.sides.reduce((n, s) => n + s.deeds, 0) ?? 0
   return (
     <Modal
       open
-      width={640}
+      width={780}
       title="Two histories of one review"
       onCancel={close}
       footer={
         <>
           <Button onClick={close}>Keep the one here</Button>
+          <Button disabled={!found || busy} onClick={keepBoth}>
+            Keep both
+          </Button>
           <Button disabled={!found || busy} loading={busy} onClick={replace}>
             Put the package in its place
           </Button>
@@ -94,8 +103,9 @@ export function PartedDialog({ file, reviewId, close }: { file: File; reviewId: 
             </p>
           )}
           <p className="sub">
-            If the package takes the place of the one here, the one here is saved as a file before. What
-            differs, from the one here (first) to the package (second):
+            Kept both, they lie on the shelf one beside the other, and each goes on for itself. If the package
+            takes the place of the one here, the one here is saved as a file before. What differs, from the
+            one here (first) to the package (second):
           </p>
           <div className="parted-parts" tabIndex={0} role="group" aria-label="What differs">
             {found.parts.map((p) => (

@@ -6,6 +6,7 @@ import { useEffect, useState } from 'react'
 import { messageOf, plural } from '@/core/base'
 import type { ShelfItem } from '@/store/db'
 import { FAULT_WORDS } from '@/store/fault-words'
+import { copyNumber } from '@/store/copy-ids'
 import { useSession, useStore } from '@/store/provider'
 import { CourseBand } from '@/ui/course-band'
 import { DEMO_ID, shelveDemo } from './demo'
@@ -179,6 +180,11 @@ function ShelfRow({ item }: { item: ShelfItem }) {
       <Link href={`/review/${item.id}/question`} style={{ textDecoration: 'none' }}>
         <h2>
           {nameOf(item)}{' '}
+          {copyNumber(item.id) > 1 && (
+            <span className="sub" style={{ fontFamily: 'var(--sans)', fontWeight: 400 }}>
+              copy {copyNumber(item.id)}, with a history of its own
+            </span>
+          )}
           {item.demo && (
             <span className="sub" style={{ fontFamily: 'var(--sans)', fontWeight: 400 }}>
               demo, invented records

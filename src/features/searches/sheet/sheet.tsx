@@ -2,6 +2,7 @@
 import Link from 'next/link'
 import { useEffect, useState } from 'react'
 import { termsInUse, type Review } from '@/core/review'
+import { useSession } from '@/store/provider'
 import type { SourceInfo } from '@/standins/source-info'
 import { useSplit } from '@/ui/split'
 import { KeyHint } from '../../shared/key-hint'
@@ -41,6 +42,7 @@ export function Sheet({ review, info, infos, open }: SheetProps) {
 }
 
 function Empty({ review, actions }: { review: Review; actions: SheetActions }) {
+  const hereId = useSession((s) => s.reviewId)
   return (
     <p className="empty">
       The lines of this strategy will stand here: for each concept its words and its headings, joined with OR;
@@ -61,7 +63,7 @@ function Empty({ review, actions }: { review: Review; actions: SheetActions }) {
         <>
           {' '}
           The grid is still empty: its words and headings come from{' '}
-          <Link href={`/review/${review.id}/terms`}>Terms</Link> (<kbd>⇧2</kbd>).
+          <Link href={`/review/${hereId}/terms`}>Terms</Link> (<kbd>⇧2</kbd>).
         </>
       )}
     </p>
