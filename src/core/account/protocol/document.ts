@@ -22,8 +22,10 @@ export const differenceWords = ({ about: matter, from, to }: Difference): string
     ? `${about} added: ${to}`
     : to === undefined
       ? `${about} dropped: ${from}`
-      : `${about} changed from ${from} to ${to}`
+      : `${about} changed from ${marked(from)} to ${marked(to)}`
 }
+/** A whole sentence stands in quotation marks, so that it ends where it ends. */
+const marked = (words: string): string => (/[.?!]$/.test(words) ? `“${words}”` : words)
 
 /** The protocol as a document of its own, as it stands in force, with its amendments. */
 export function protocolDocument({
