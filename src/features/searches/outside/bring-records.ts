@@ -9,7 +9,8 @@ import { searchDesk } from '@/workers'
 import { partsOf, type Place } from '../../shared/bring-file/bring-file'
 import { bringIn } from '../../shared/tell-apart'
 
-async function put(
+/** Puts records of a source into the present round, in the place of what it brought before, or beside that. */
+export async function put(
   store: Store,
   laying: Laying,
   source: Source,

@@ -1,8 +1,8 @@
 import type { ComeAndGone, Rec } from '@/core/records'
-import { inRound, standingImports, type Review, type Run, type Source } from '@/core/review'
+import { standingImports, type Review, type Run, type Source } from '@/core/review'
 import { releaseWords } from '@/standins'
 import type { Store } from '@/store/store'
-import { bringIn } from '../../shared/tell-apart'
+import { put } from '../outside/bring-records'
 
 /** What a later search of a source found anew. */
 export interface FoundAnew {
@@ -41,7 +41,7 @@ export function openUpdate(review: Review, sourceIds: readonly string[]): { id: 
  * they are, and the flow tells both. Gives how many records came.
  */
 export async function bringIntoUpdate(store: Store, all: readonly FoundAnew[]): Promise<number> {
-  const { act, lay, newId, now, session } = store
+  const { act, lay, newId, session } = store
   const review = (): Review => session.getState().folded.review
   const releases = [...new Set(all.map(({ run }) => run.release))]
   if (
@@ -59,16 +59,6 @@ export async function bringIntoUpdate(store: Store, all: readonly FoundAnew[]): 
           : 'searched again',
     })
   for (const { source, run, records } of all)
-    await lay(async (laying) => {
-      await bringIn(store, laying, {
-        id: newId(),
-        sourceId: source.id,
-        ...(await laying.keepRecords(records)),
-        count: records.length,
-        at: now(),
-        ...inRound(review()),
-        runId: run.id,
-      })
-    })
+    await lay((laying) => put(store, laying, source, records, 'beside', { runId: run.id }, ''))
   return all.reduce((n, { records }) => n + records.length, 0)
 }
