@@ -9,10 +9,12 @@ import { sourceInfo } from './source-info'
 
 /** What the section and its appendices are made from: the review, its sources with what is known of them, and a style. */
 export function readingOf(read: ReadReview): Omit<HandedFrom, 'drawing' | 'word' | 'vocabularies'> {
-  const { review } = read
+  // What the works were read from is let go: of many records, it is as large as the works.
+  const { beside: _beside, ...kept } = read
+  const { review } = kept
   let engine: StyleEngine | undefined
   return {
-    ...read,
+    ...kept,
     source: sourceFactsOf(review),
     short: (s) => sourceInfo(review, s).short,
     cite: (records) => referenceList(records, (engine ??= styleEngine('apa'))),

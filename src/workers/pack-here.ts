@@ -60,12 +60,14 @@ export async function packHere(
     if (!bytes) throw new Error('Something that was here a moment ago is gone.')
     return bytes
   }
-  const read = await readReview(own, async (digest) => (held.has(digest) ? blob(digest) : undefined))
+  const from = await handedHere(
+    await readReview(own, async (digest) => (held.has(digest) ? blob(digest) : undefined)),
+  )
   if (goOn && !(await goOn(0, there.length))) return undefined
   const small = new Map<string, Uint8Array>()
-  for (const { digest } of read.review.frozenTexts ?? [])
+  for (const { digest } of from.review.frozenTexts ?? [])
     if (held.has(digest)) small.set(digest, await blob(digest))
-  const readable = await readableOf(await handedHere(read), (digest) => small.get(digest))
+  const readable = await readableOf(from, (digest) => small.get(digest))
   const pieces: Uint8Array[] = []
   let done = 0
   let stopped = false
@@ -81,7 +83,7 @@ export async function packHere(
       leftOut: named.filter((d) => !held.has(d)).sort(),
       unfinished: how.as === 'review' ? unfinished : [],
     },
-    read.review.title,
+    from.review.title,
     (piece) => pieces.push(piece),
     readable,
   ).catch((error: unknown) => {
