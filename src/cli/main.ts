@@ -3,6 +3,7 @@ import { messageOf } from '@/core/base'
 import { COMMANDS } from './commands'
 import { parseArguments, UsageError } from './arguments'
 import type { CliCommand } from './command'
+import { going } from './progress'
 
 const CALL = 'npm run -s luvren --'
 
@@ -47,9 +48,8 @@ async function main(words: string[]): Promise<number> {
     console.log(helpOf(name, command))
     return 0
   }
-  const { exit, output, bytes, errors } = await command.run(
-    parseArguments(rest, command.options, command.files),
-  )
+  const given = parseArguments(rest, command.options, command.files)
+  const { exit, output, bytes, errors } = await (async () => command.run(given))().finally(going.end)
   if (output !== undefined) process.stdout.write(output.endsWith('\n') ? output : `${output}\n`)
   if (bytes) process.stdout.write(bytes)
   for (const line of errors ?? []) console.error(line)

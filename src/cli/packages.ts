@@ -24,7 +24,7 @@ import { UsageError, type Arguments } from './arguments'
 import { problemLine, type CliCommand, type Outcome } from './command'
 import { inputBytes } from './input'
 import { handedOut } from './output'
-import { progress } from './progress'
+import { going } from './progress'
 import { openReviewBytes, openReviewFile, type OpenedReview } from './open-package'
 import { runAgain } from './run-again'
 import { loadStandin } from './standins'
@@ -64,14 +64,17 @@ async function pack(args: Arguments): Promise<Outcome> {
 
 /** Of what is packed without something, nothing is read before that is left out. */
 async function leftOut(file: string, what: LeftOut): Promise<Result<Uint8Array>> {
+  going.say('reading the package, and making its files without what is left out')
   const whole = await openWhole(inMemory(inputBytes(file)))
   return whole.ok ? packWithout(whole.value, what, handedFrom) : whole
 }
 
 /** What is packed as it is, or as a plan, is read once. */
 async function asItIs(file: string, plan: boolean): Promise<Result<Uint8Array>> {
+  going.say('reading the package')
   const read = await openReview(inMemory(inputBytes(file)))
   if (!read.ok) return read
+  going.say('making its files')
   if (plan) return ok(await planPackage(read.value))
   const { entries, packed } = read.value
   return ok(await packForPeople(await handedFrom(read.value), { entries, ...(await packed()) }))
@@ -192,12 +195,8 @@ export const PACKAGE_COMMANDS: Record<string, CliCommand> = {
     files: true,
     run: async (args) => {
       const [out] = files(args, 1, 'the file to write') as [string]
-      console.error('Opening five databases in two releases, and searching them …')
-      const told = progress()
-      told.say('opening the stand-ins and doing the review')
-      const made = await demoPackage()
-      told.end()
-      return { exit: 0, ...handedOut(out, made) }
+      going.say('opening five databases in two releases, and searching them')
+      return { exit: 0, ...handedOut(out, await demoPackage()) }
     },
   },
   pack: {

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs'
 import path from 'node:path'
-import { messageOf, plural } from '../core/base'
+import { messageOf, plural, thousands } from '../core/base'
 import {
   drawOverlap,
   findPartition,
@@ -19,6 +19,7 @@ import { styleEngine } from '../core/records/style'
 import { UsageError, type Arguments } from './arguments'
 import { STANDARD } from './input'
 import { writeOut } from './output'
+import { going } from './progress'
 import { openReviewFile } from './open-package'
 import { problemLine, type CliCommand, type Outcome } from './command'
 import { formatOfEnding, oneOf, readRecordsFile } from './read-records'
@@ -40,6 +41,7 @@ function convert(args: Arguments): Outcome {
   const format = oneOf(WRITABLE, args.get('to')?.[0] ?? formatOfEnding(to), '--to')
   if (!format)
     throw new UsageError(`What ${to} is to be written in is not clear: give --to ${WRITABLE.join(', ')}.`)
+  going.say(`reading ${path.basename(from)}`)
   const read = readRecordsFile(from, saidOf(args))
   const records = read.items.flatMap((i) => i.record ?? [])
   const broken = read.items.length - records.length
@@ -76,6 +78,7 @@ function dedupe(args: Arguments): Outcome {
     if (bases.has(base))
       throw new UsageError(`Two files are called ${base}: ${base}#1 would mean two records. Rename one.`)
     bases.add(base)
+    going.say(`reading ${base}`)
     const read = readRecordsFile(file, saidOf(args))
     errors.push(...read.problems.map((p) => `${file}: ${problemLine(p)}`))
     for (const { position, record } of read.items) {
@@ -84,7 +87,9 @@ function dedupe(args: Arguments): Outcome {
       records.push(record)
     }
   }
-  const { classes, toSettle } = findPartition(names, records)
+  const { classes, toSettle } = findPartition(names, records, ({ done, of }) =>
+    going.say(`compared ${thousands(done)} of ${plural(of, 'record')}`),
+  )
   const pairs = toSettle.map(({ a, b }) => [a, b])
   const truth = args.get('truth')?.[0]
   const measured = truth === undefined ? undefined : measurePairs(readTruth(truth), classes, toSettle)

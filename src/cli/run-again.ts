@@ -4,6 +4,7 @@ import { standingRuns, type Review } from '../core/review'
 import { finalLine, runStrategy } from '../core/strategy'
 import { standin } from '../standins'
 import type { Outcome } from './command'
+import { going } from './progress'
 import { loadStandin } from './standins'
 
 interface SourceAgain {
@@ -27,7 +28,7 @@ export function runAgain(review: Review, release: string, json: boolean): Outcom
     const last = finalLine(lines)
     const run = last && standingRuns(review.runs).findLast((r) => r.sourceId === source.id)
     if (!info || !last || !run) continue
-    console.error(`${source.name}: ${run.release} and ${release} …`)
+    going.say(`${source.name}: ${run.release} and ${release}`)
     const occasion = (of: string): { held: readonly Rec[]; found: Rec[] } | undefined => {
       const opened = loadStandin(info.id, of)
       const docs = runStrategy(opened, lines).find((r) => r.id === last.id)?.docs

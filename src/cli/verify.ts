@@ -6,7 +6,7 @@ import { handedFrom } from './account'
 import { UsageError, type Arguments } from './arguments'
 import type { CliCommand, Outcome } from './command'
 import { inputBytes } from './input'
-import { progress } from './progress'
+import { going } from './progress'
 import { loadStandin } from './standins'
 
 /** The worker lies beside the program where it was put together; from its sources none can be started. */
@@ -23,12 +23,10 @@ const runsBeside = (review: Review): Promise<Check> =>
 async function run(args: Arguments): Promise<Outcome> {
   const files = args.get('') ?? []
   if (files.length !== 1) throw new UsageError('Give one package.')
-  const told = progress()
-  const done = ({ about, state }: Check): void => told.say(`${about}: ${state}`)
-  told.say('reading the package')
+  const done = ({ about, state }: Check): void => going.say(`${about}: ${state}`)
+  going.say('reading the package')
   const here = { from: handedFrom, standin: loadStandin, ...(BUILT ? { runs: runsBeside } : {}), done }
   const checks = await verifyPackage(inputBytes(files[0]!), here, args.get('digest')?.[0])
-  told.end()
   return {
     exit: checks.some((c) => c.state === 'fault') ? 1 : 0,
     output: args.has('json') ? JSON.stringify(checks) : reportText(checks),
