@@ -6,6 +6,8 @@ import type { VerifyHere } from '.'
 import { checked, unchecked, type Check } from './report'
 
 const CRATE = 'data/ro-crate-metadata.json'
+/** What changes with the description alone: the description, and the lists in which its digest stands. */
+const DESCRIBING: ReadonlySet<string> = new Set([CRATE, 'manifest-sha256.txt', 'tagmanifest-sha256.txt'])
 
 /**
  * Is the file, byte for byte, what this review packs to: the journal, what lies beside it, the files for people, and the
@@ -39,19 +41,24 @@ async function compare(
     return checked(ABOUT, 'made again', [`They cannot be made again: ${messageOf(error)}`])
   }
   const says = `${plural(file.length, 'byte')} compared with what the review packs to`
-  if (same(file, again)) return checked(ABOUT, says, [], there ? [] : ['No files for people were packed.'])
+  const as = (bytes: Uint8Array): boolean => same(file, bytes)
+  // Packages without files for people say no version, and the first ones were packed in one piece.
+  if (as(again) || (!there && as(packReview(whole, opened.review.title, undefined, Infinity))))
+    return checked(ABOUT, says, [], there ? [] : ['No files for people were packed.'])
   const [own, now] = [unzipSync(file), unzipSync(again)]
   const differing = [...new Set([...Object.keys(own), ...Object.keys(now)])]
     .filter((name) => !own[name] || !now[name] || !same(own[name], now[name]))
     .sort()
   const [version, present] = [own, now].map((files) => versionIn(files[CRATE]))
   const onlyNamed = differing.length === 1 && differing[0] === CRATE
-  if (version !== present && !onlyNamed)
+  if (there && version !== undefined && version !== present && !onlyNamed)
     // Under another version words and pictures may be others; what they are made from is checked all the same.
     return unchecked(
       ABOUT,
-      `they were made by version ${version ?? 'unknown'} of what writes them, and this is ${present}`,
+      `they were made by version ${version} of what writes them, and this is ${present}`,
     )
+  if (!there && version === undefined && differing.every((name) => DESCRIBING.has(name)))
+    return unchecked(ABOUT, 'there are none, and what described the package does not say its version')
   return checked(
     ABOUT,
     says,

@@ -66,6 +66,19 @@ describe.runIf(there)('verifying the demo', () => {
     )
   })
 
+  it('catches any change of the list at the end, by which other readers of archives find the files', async () => {
+    const whole = demo()
+    // Signature of the end record; how many files there are stands eight bytes behind it (APPNOTE.TXT, 4.3.16).
+    const end = Buffer.from(whole).lastIndexOf(Buffer.from([0x50, 0x4b, 5, 6]))
+    const first = Buffer.from(whole).indexOf(Buffer.from([0x50, 0x4b, 1, 2]))
+    // In an entry of the list, 28 to 33 bytes behind its beginning: lengths of name, extra field and comment.
+    for (const at of [end + 8, end + 10, end + 16, first + 28, first + 30, first + 32]) {
+      const changed = Uint8Array.from(whole)
+      changed[at] = changed[at]! ^ 2
+      expect(await faultsIn(changed), String(at)).not.toEqual([])
+    }
+  })
+
   it(
     'catches any value that is another, also where the manifest was made right again',
     { timeout: 600_000 },

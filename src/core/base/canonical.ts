@@ -31,5 +31,10 @@ export function digestOf(content: string | Uint8Array): string {
 /** The same of content that comes in pieces. */
 export function digestInPieces(): { add: (piece: Uint8Array) => void; end: () => string } {
   const hash = sha256.create()
-  return { add: (piece) => void hash.update(piece), end: () => bytesToHex(hash.digest()) }
+  return {
+    add: (piece) => {
+      hash.update(piece)
+    },
+    end: () => bytesToHex(hash.digest()),
+  }
 }

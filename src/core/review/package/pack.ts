@@ -55,8 +55,9 @@ function* packing(
   title: string,
   readable: Readable | undefined,
   write: (piece: Uint8Array) => void,
+  size?: number,
 ): Generator<string, void, Uint8Array> {
-  const out = new PackageWriter(write)
+  const out = new PackageWriter(write, size)
   out.add('journal.jsonl', strToU8(`${entries.map((e) => JSON.stringify(e)).join('\n')}\n`))
   // What lies beside the journal is named by its digest, which need not be reckoned again.
   // Only a side journal whose name was withheld is no longer what its digest says; its chain holds all the same.
@@ -79,9 +80,20 @@ function* packing(
  * Packs a review that is in memory: the journal with one entry a line, bulk data by digest, an RO-Crate 1.1 description, and
  * BagIt manifests (RFC 8493) with SHA-256. The same review always gives the same bytes.
  */
-export function packReview({ blobs, ...packed }: Packed, title: string, readable?: Readable): Uint8Array {
+export function packReview(
+  { blobs, ...packed }: Packed,
+  title: string,
+  readable?: Readable,
+  size?: number,
+): Uint8Array {
   const pieces: Uint8Array[] = []
-  const steps = packing({ ...packed, digests: [...blobs.keys()] }, title, readable, (p) => pieces.push(p))
+  const steps = packing(
+    { ...packed, digests: [...blobs.keys()] },
+    title,
+    readable,
+    (p) => pieces.push(p),
+    size,
+  )
   for (let step = steps.next(); !step.done; step = steps.next(blobs.get(step.value)!));
   return joined(pieces)
 }

@@ -1,5 +1,6 @@
 import { strToU8, Zip, ZipDeflate } from 'fflate'
 import { digestInPieces, digestOf } from '../../base'
+import { joined } from './zip-read'
 
 // A fixed date keeps the bytes the same for the same content; the dates that count stand in the journal.
 // A zip archive holds local time: the day is made from local parts, so that no time zone changes a byte.
@@ -7,6 +8,8 @@ const STAMP = new Date(1980, 0, 2)
 
 /** What is in a file: all of it, or one piece after the other, so that a large one is never whole in memory. */
 export type FileBytes = Uint8Array | Iterable<Uint8Array>
+
+const PIECE = 1 << 18
 
 /** A file of a package, as its manifest lists it. */
 export interface Listed {
@@ -24,7 +27,11 @@ export class PackageWriter {
   readonly listed: Listed[] = []
   private readonly zip: Zip
 
-  constructor(write: (piece: Uint8Array) => void) {
+  /** `size`: in pieces of how many bytes content is packed; what was packed before there were any was packed whole. */
+  constructor(
+    write: (piece: Uint8Array) => void,
+    private readonly size = PIECE,
+  ) {
     this.zip = new Zip((error, piece) => {
       if (error) throw error
       write(piece)
@@ -63,13 +70,22 @@ export class PackageWriter {
     this.zip.add(file)
     // The last piece has to be known as such: one is held back until the next one is there.
     let held: Uint8Array = new Uint8Array()
-    let none = true
-    for (const piece of pieces) {
-      seen?.(piece)
-      if (!none) file.push(held)
+    for (const piece of this.cut(pieces, seen)) {
+      if (held.length) file.push(held)
       held = piece
-      none = false
     }
     file.push(held, true)
+  }
+
+  /** The same content in pieces of one size, so that it packs to the same bytes however it came. */
+  private *cut(pieces: Iterable<Uint8Array>, seen?: (piece: Uint8Array) => void): Generator<Uint8Array> {
+    let left: Uint8Array = new Uint8Array()
+    for (const piece of pieces) {
+      seen?.(piece)
+      let rest = left.length ? joined([left, piece]) : piece
+      for (; rest.length > this.size; rest = rest.subarray(this.size)) yield rest.subarray(0, this.size)
+      left = rest
+    }
+    if (left.length) yield left
   }
 }
