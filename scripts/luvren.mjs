@@ -1,49 +1,59 @@
-// npm run luvren: the command line. Its modules are put into a few files first, which takes a quarter of a second; reading
-// a thousand of them one by one takes three.
+// npm run luvren: the command line. It is put into a few files once, packages and all, and started from there for as long as
+// its sources stay the same: reading a thousand modules one by one takes seconds.
 import { createHash } from 'node:crypto'
-import { existsSync, mkdirSync, readdirSync, renameSync, rmSync, statSync, writeFileSync } from 'node:fs'
-import { createRequire } from 'node:module'
+import { existsSync, mkdirSync, readdirSync, readFileSync, renameSync, rmSync, statSync } from 'node:fs'
 import path from 'node:path'
 import { pathToFileURL } from 'node:url'
-import { build } from 'esbuild'
 
-const require = createRequire(import.meta.url)
 const root = path.join(import.meta.dirname, '..')
 process.env.LUVREN_ROOT = root
 const cache = path.join(root, 'node_modules', '.cache', 'luvren')
 
-const { outputFiles } = await build({
-  absWorkingDir: root,
-  entryPoints: ['src/cli/main.ts', 'src/cli/runs-worker.ts'],
-  bundle: true,
-  splitting: true,
-  format: 'esm',
-  platform: 'node',
-  target: 'node20',
-  packages: 'external',
-  // Packages are read from where they are installed, but for tables in JSON, which Node takes only when it is told to.
-  plugins: [
-    {
-      name: 'tables',
-      setup: ({ onResolve }) =>
-        onResolve({ filter: /^[^.].*\.json$/ }, ({ path: name }) => ({ path: require.resolve(name) })),
-    },
-  ],
-  sourcemap: 'inline',
-  outdir: 'out',
-  outExtension: { '.js': '.mjs' },
-  write: false,
-  logLevel: 'error',
-})
-// Each state of the program has a folder of its own: two that are started at once do not write into each other.
-const hash = createHash('sha256')
-for (const { path: name, contents } of outputFiles) hash.update(name).update(contents)
-const folder = path.join(cache, hash.digest('hex').slice(0, 16))
-if (!existsSync(folder)) {
+/** What the program is made from: its sources, the packages that are installed, and how it is put together. */
+function state() {
+  const hash = createHash('sha256')
+  const sources = readdirSync(path.join(root, 'src'), { recursive: true })
+    .filter((name) => name.endsWith('.ts') && !name.endsWith('.test.ts'))
+    .map((name) => path.join('src', name))
+  for (const name of [
+    'package-lock.json',
+    'node_modules/.package-lock.json',
+    'tsconfig.json',
+    'scripts/luvren.mjs',
+    ...sources.sort(),
+  ]) {
+    const file = path.join(root, name)
+    hash.update(`${name}\n`)
+    if (existsSync(file)) hash.update(readFileSync(file))
+  }
+  return hash.digest('hex').slice(0, 16)
+}
+
+async function putTogether(folder) {
+  const { build } = await import('esbuild')
+  // Each is made apart and then given its name: two that are started at once do not write into each other.
   const fresh = `${folder}.${process.pid}`
-  mkdirSync(fresh, { recursive: true })
-  for (const { path: name, contents } of outputFiles)
-    writeFileSync(path.join(fresh, path.basename(name)), contents)
+  await build({
+    absWorkingDir: root,
+    entryPoints: ['src/cli/main.ts', 'src/cli/runs-worker.ts'],
+    bundle: true,
+    splitting: true,
+    format: 'esm',
+    platform: 'node',
+    target: 'node20',
+    // Packages of the older kind look for what Node gives them.
+    banner: {
+      js: `import { createRequire as createRequireHere } from 'node:module'
+import { fileURLToPath as pathHere } from 'node:url'
+const require = createRequireHere(import.meta.url)
+const __filename = pathHere(import.meta.url)
+const __dirname = pathHere(new URL('.', import.meta.url))`,
+    },
+    sourcemap: 'linked',
+    outdir: fresh,
+    outExtension: { '.js': '.mjs' },
+    logLevel: 'error',
+  })
   try {
     renameSync(fresh, folder)
   } catch {
@@ -55,6 +65,12 @@ if (!existsSync(folder)) {
     const other = path.join(cache, name)
     if (other !== folder && statSync(other).mtimeMs < old) rmSync(other, { recursive: true })
   }
+}
+
+const folder = path.join(cache, state())
+if (!existsSync(folder)) {
+  mkdirSync(cache, { recursive: true })
+  await putTogether(folder)
 }
 process.argv.splice(1, 1, path.join(folder, 'main.mjs'))
 await import(pathToFileURL(process.argv[1]).href)

@@ -1,12 +1,14 @@
-import { parentPort, workerData } from 'node:worker_threads'
+import { parentPort } from 'node:worker_threads'
 import type { Review } from '../core/review'
 import { checkRuns } from '../verify'
 import { loadStandin } from './standins'
 
 // Runs are repeated here while the files of a package are made again elsewhere: the two take about as long.
-checkRuns({ review: workerData as Review }, loadStandin).then(
-  (check) => parentPort!.postMessage(check),
-  (error: unknown) => {
-    throw error
-  },
-)
+parentPort!.once('message', (review: Review) => {
+  checkRuns({ review }, loadStandin).then(
+    (check) => parentPort!.postMessage(check),
+    (error: unknown) => {
+      throw error
+    },
+  )
+})

@@ -13,20 +13,30 @@ import { loadStandin } from './standins'
 const WORKER = new URL('./runs-worker.mjs', import.meta.url)
 const BUILT = existsSync(WORKER)
 
-/** Repeats the runs on another core. */
-const runsBeside = (review: Review): Promise<Check> =>
-  new Promise((done, failed) => {
-    const worker = new Worker(WORKER, { workerData: review })
+/** Another core that repeats runs. It is started before they are known, for it takes a while to read its modules. */
+function beside(): { runs: (review: Review) => Promise<Check>; end: () => Promise<unknown> } {
+  const worker = new Worker(WORKER)
+  const check = new Promise<Check>((done, failed) => {
     worker.once('message', done).once('error', failed)
   })
+  // A failure is told where its check stands, if the package can be opened at all.
+  check.catch(() => undefined)
+  const runs = (review: Review): Promise<Check> => {
+    worker.postMessage(review)
+    return check
+  }
+  return { runs, end: () => worker.terminate() }
+}
 
 async function run(args: Arguments): Promise<Outcome> {
   const files = args.get('') ?? []
   if (files.length !== 1) throw new UsageError('Give one package.')
   const done = ({ about, state }: Check): void => going.say(`${about}: ${state}`)
   going.say('reading the package')
-  const here = { from: handedFrom, standin: loadStandin, ...(BUILT ? { runs: runsBeside } : {}), done }
-  const checks = await verifyPackage(inputBytes(files[0]!), here, args.get('digest')?.[0])
+  const bytes = inputBytes(files[0]!)
+  const other = BUILT ? beside() : undefined
+  const here = { from: handedFrom, standin: loadStandin, ...(other && { runs: other.runs }), done }
+  const checks = await verifyPackage(bytes, here, args.get('digest')?.[0]).finally(other?.end)
   return {
     exit: checks.some((c) => c.state === 'fault') ? 1 : 0,
     output: args.has('json') ? JSON.stringify(checks) : reportText(checks),

@@ -1,7 +1,6 @@
 /** What the account of the demo is read from, with what its terms yield. */
-import { buildIndex } from '../engine'
-import { tell, termAsks } from '../figures'
-import { gather, layColumns, toDocument, WorkList } from '../records'
+import { tell, termYields } from '../figures'
+import { gather } from '../records'
 import { fold, sidesIn, worksOf } from '../review'
 import { builtDemo } from '../../standins/built-demo.fixture'
 import { LATEST, releaseWords, STANDINS } from '../../standins'
@@ -25,15 +24,11 @@ async function make(): Promise<FactContext> {
     (i) => gather(i, value),
     (digest) => value(digest) as number[],
   )
-  const list = new WorkList(layColumns(works.works), () =>
-    buildIndex(works.works.map((w) => toDocument(w.record))),
-  )
-  const unchanging = { ruled: () => [], groups: () => [], isNew: () => false }
   return {
     review,
     figures: tell(review, works).figures,
     entries,
-    yields: new Map(termAsks(review).map(({ id, ask }) => [id, list.ask(ask, unchanging).places.length])),
+    yields: termYields(review, works.works),
     source: (id) => {
       const standin = STANDINS.find((s) => s.id === review.sources.find((x) => x.id === id)?.profileId)
       return (

@@ -1,4 +1,5 @@
-import type { AskedWorks } from '../records'
+import { buildIndex } from '../engine'
+import { layColumns, toDocument, WorkList, type AskedWorks, type ListedWork } from '../records'
 import { termsInUse, type Review } from '../review'
 
 /** What is asked of the list of works for each term in use that a work can hold: words, or a heading itself. */
@@ -10,4 +11,13 @@ export function termAsks(review: Review): { id: string; ask: AskedWorks }[] {
         ? [{ id: t.id, ask: { words: t.expression } }]
         : [],
   )
+}
+
+/** How many of these works each term in use finds, by its id; none where there are no works. */
+export function termYields(review: Review, works: readonly ListedWork[]): Map<string, number> {
+  if (!works.length) return new Map()
+  const index = buildIndex(works.map((w) => toDocument(w.record)))
+  const list = new WorkList(layColumns(works), () => index)
+  const unchanging = { ruled: () => [], groups: () => [], isNew: () => false }
+  return new Map(termAsks(review).map(({ id, ask }) => [id, list.ask(ask, unchanging).places.length]))
 }

@@ -7,10 +7,9 @@ import {
   type Referenced,
   type SourceFacts,
 } from '../account'
-import { buildIndex } from '../engine'
-import { judgedWorks, termAsks } from '../figures'
+import { judgedWorks, termYields } from '../figures'
 import type { Rasteriser } from '../picture'
-import { layColumns, toDocument, WorkList, type Rec, type Reference } from '../records'
+import type { Rec, Reference } from '../records'
 import type { Source } from '../review'
 import { flowWords } from '../selection'
 import type { ReadReview } from './read-review'
@@ -34,17 +33,12 @@ export function factContextOf(
   from: Omit<HandedFrom, 'drawing' | 'word' | 'short' | 'cite' | 'vocabularies'>,
 ): FactContext {
   const { review, entries, works, told, source, textsMissing } = from
-  const list = new WorkList(layColumns(works.works), () =>
-    buildIndex(works.works.map((w) => toDocument(w.record))),
-  )
-  const unchanging = { ruled: () => [], groups: () => [], isNew: () => false }
-  // Without abstracts a term would seem to find less than it did: then nothing is said of what it found.
-  const asks = works.works.length && !textsMissing ? termAsks(review) : []
   return {
     review,
     figures: told.figures,
     entries,
-    yields: new Map(asks.map(({ id, ask }) => [id, list.ask(ask, unchanging).places.length])),
+    // Without abstracts a term would seem to find less than it did: then nothing is said of what it found.
+    yields: textsMissing ? new Map() : termYields(review, works.works),
     source,
   }
 }
