@@ -1,5 +1,5 @@
 import { unzipSync } from 'fflate'
-import { digestOf, messageOf, plural } from '../core/base'
+import { messageOf, plural } from '../core/base'
 import { packForPeople, type OpenedReview } from '../core/handed'
 import { packReview, type Packed } from '../core/review'
 import type { VerifyHere } from '.'
@@ -46,8 +46,6 @@ async function compare(
   if (as(again) || (!there && as(packReview(whole, opened.review.title, undefined, Infinity))))
     return checked(ABOUT, says, [], there ? [] : ['No files for people were packed.'])
   const [own, now] = [unzipSync(file), unzipSync(again)]
-  const unlike = notAsListed(own)
-  if (unlike.length) return checked(ABOUT, says, unlike)
   const differing = [...new Set([...Object.keys(own), ...Object.keys(now)])]
     .filter((name) => !own[name] || !now[name] || !same(own[name], now[name]))
     .sort()
@@ -68,25 +66,6 @@ async function compare(
       ? differing.map((name) => `${name} is not what this review packs to.`)
       : ['The files are those of the review, but the archive around them is not what it packs to.'],
   )
-}
-
-/**
- * What another reader of archives finds otherwise than the manifests of the package say. Only of a package that every
- * reader finds the same can be said that it was made by another version.
- */
-function notAsListed(own: Readonly<Record<string, Uint8Array>>): string[] {
-  const rows = ['manifest-sha256.txt', 'tagmanifest-sha256.txt'].flatMap((list) =>
-    new TextDecoder().decode(own[list]).split('\n').filter(Boolean),
-  )
-  const listed = new Map(rows.map((row) => [row.slice(66), row.slice(0, 64)]))
-  return [...new Set([...listed.keys(), ...Object.keys(own)])]
-    .filter((name) => {
-      const bytes = own[name]
-      // What lists the lists is listed nowhere.
-      if (name === 'tagmanifest-sha256.txt') return !bytes
-      return !bytes || listed.get(name) !== digestOf(bytes)
-    })
-    .map((name) => `${name}: another reader of archives finds another file here than the manifests list.`)
 }
 
 const same = (a: Uint8Array, b: Uint8Array): boolean => a.length === b.length && a.every((v, i) => v === b[i])

@@ -2,6 +2,7 @@ import { digestWords, plural, type Problem } from '../core/base'
 import { openReview, type HandedFrom, type OpenedReview, type ReadReview } from '../core/handed'
 import { inMemory, type Entry, type Packed, type Review } from '../core/review'
 import type { OpenStandin } from '../standins'
+import { checkArchive } from './check-archive'
 import { checkBytes } from './check-bytes'
 import { checkCrate } from './check-crate'
 import { checkFlow, checkFrozen, checkPartition, checkTyped } from './check-record'
@@ -63,11 +64,18 @@ export async function verifyFile(
     : []
   const first = checked('Package', `${beside} against the manifest, ${chain}`, [], remarks)
   here.done?.(first)
-  const second = await checkBytes(bytes, opened, packed, here)
-  here.done?.(second)
-  const third = checkCrate(bytes)
-  here.done?.(third)
-  return { checks: [first, second, third], opened, runs }
+  const checks = [first]
+  const more = [
+    () => checkArchive(bytes),
+    () => checkBytes(bytes, opened, packed, here),
+    () => checkCrate(bytes),
+  ]
+  for (const check of more) {
+    const found = await check()
+    here.done?.(found)
+    checks.push(found)
+  }
+  return { checks, opened, runs }
 }
 
 /** All checks of a package, in their order; where it cannot be opened, only what is wrong with it. */
