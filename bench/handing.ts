@@ -5,7 +5,10 @@ import { longest, watch, withApp } from './browser'
 import { COUNT, longRecords } from './long-records'
 import { manyWorks } from './many-works'
 
-/** The most that the processes of all pages held while `work` went on, in megabytes, workers included. */
+/**
+ * The most that the processes of all pages held while `work` went on, in megabytes, workers included. What processes share,
+ * as the program of the browser itself, is counted once (Pss): the browser keeps one or two that show nothing at hand.
+ */
 async function mostMemory(browser: Browser, work: () => Promise<void>): Promise<number> {
   const session = await browser.newBrowserCDPSession()
   let most = 0
@@ -17,7 +20,9 @@ async function mostMemory(browser: Browser, work: () => Promise<void>): Promise<
       }
       const held = processInfo
         .filter((p) => p.type === 'renderer')
-        .map((p) => Number(/VmRSS:\s+(\d+)/.exec(readFileSync(`/proc/${p.id}/status`, 'utf8'))?.[1] ?? 0))
+        .map((p) =>
+          Number(/^Pss:\s+(\d+)/m.exec(readFileSync(`/proc/${p.id}/smaps_rollup`, 'utf8'))?.[1] ?? 0),
+        )
       most = Math.max(most, held.reduce((a, b) => a + b, 0) / 1000)
       await new Promise((done) => setTimeout(done, 250))
     }
@@ -51,7 +56,8 @@ async function handing(browser: Browser, base: string): Promise<void> {
   console.log(
     `taken in: ${COUNT} records after ${(performance.now() - start).toFixed(0)} ms, ${await held(page)}, ${opening.toFixed(0)} MB at most`,
   )
-  await page.waitForTimeout(8000)
+  const settled = await mostMemory(browser, () => page.waitForTimeout(8000))
+  console.log(`open for eight seconds: ${settled.toFixed(0)} MB at most`)
   await page.evaluate(() => ((window as unknown as { held: number[] }).held.length = 0))
   start = performance.now()
   let size = 0

@@ -1,5 +1,11 @@
 import { Shelf } from '@/features/shelf/shelf'
+import { Ahead } from './ahead'
 
 export default function Page() {
-  return <Shelf />
+  return (
+    <>
+      <Shelf />
+      <Ahead />
+    </>
+  )
 }
