@@ -13,11 +13,19 @@ export function termAsks(review: Review): { id: string; ask: AskedWorks }[] {
   )
 }
 
-/** How many of these works each term in use finds, by its id; none where there are no works. */
-export function termYields(review: Review, works: readonly ListedWork[]): Map<string, number> {
-  if (!works.length) return new Map()
-  const index = buildIndex(works.map((w) => toDocument(w.record)))
-  const list = new WorkList(layColumns(works), () => index)
+/**
+ * How many of these works each term in use finds, by its id; none where there are no works. `most` works are laid out for
+ * being searched at once: of many, their words together would take more memory than the works.
+ */
+export function termYields(review: Review, works: readonly ListedWork[], most = 5000): Map<string, number> {
+  const asks = works.length ? termAsks(review) : []
+  const found = new Map(asks.map(({ id }) => [id, 0]))
   const unchanging = { ruled: () => [], groups: () => [], isNew: () => false }
-  return new Map(termAsks(review).map(({ id, ask }) => [id, list.ask(ask, unchanging).places.length]))
+  for (let from = 0; asks.length && from < works.length; from += most) {
+    const part = works.slice(from, from + most)
+    const index = buildIndex(part.map((w) => toDocument(w.record)))
+    const list = new WorkList(layColumns(part), () => index)
+    for (const { id, ask } of asks) found.set(id, found.get(id)! + list.ask(ask, unchanging).places.length)
+  }
+  return found
 }

@@ -1,0 +1,74 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { emptyRecord } from '../records'
+import { emptyReview, type Review } from '../review'
+import { termYields } from '.'
+
+const term = (id: string, kind: 'text' | 'heading', expression: string): Review['terms'][number] => ({
+  id,
+  conceptId: 'a',
+  kind,
+  expression,
+  sourceId: 'all',
+  withNarrower: false,
+  mainFocus: false,
+  origin: 'typed',
+  status: 'in use',
+})
+const review: Review = {
+  ...emptyReview('r'),
+  terms: [
+    term('noise', 'text', 'noise'),
+    term('stem', 'text', 'listen*'),
+    term('phrase', 'text', '"noise in rooms"'),
+    term('near', 'text', 'noise NEAR/3 rooms'),
+    term('heading', 'heading', 'Classroom Acoustics'),
+  ],
+}
+const WORDS = ['noise', 'in', 'rooms', 'listen', 'listening', 'reads']
+/** A work found in one source: its title of these words, with the heading or without. */
+const works = fc.array(
+  fc.tuple(fc.array(fc.constantFrom(...WORDS), { maxLength: 6 }), fc.boolean()).map(([words, headed]) => ({
+    record: {
+      ...emptyRecord('1', words.join(' ')),
+      headings: headed ? [{ label: 'Classroom Acoustics', main: false }] : [],
+    },
+    sources: ['s'],
+  })),
+  { maxLength: 30 },
+)
+
+describe('what terms find among works', () => {
+  it('is the same however many works are laid out at once', () => {
+    fc.assert(
+      fc.property(works, fc.integer({ min: 1, max: 31 }), (all, most) => {
+        expect([...termYields(review, all, most)]).toEqual([...termYields(review, all)])
+      }),
+      { numRuns: 60, endOnFailure: true },
+    )
+  })
+
+  it('is a number for each term, counted work by work', () => {
+    fc.assert(
+      fc.property(
+        works.filter((all) => all.length > 0),
+        (all) => {
+          const titles = all.map((w) => w.record.title.split(' '))
+          const found = termYields(review, all)
+          expect(found.get('noise')).toBe(titles.filter((t) => t.includes('noise')).length)
+          expect(found.get('stem')).toBe(titles.filter((t) => t.some((w) => w.startsWith('listen'))).length)
+          expect(found.get('phrase')).toBe(
+            titles.filter((t) => / noise in rooms /.test(` ${t.join(' ')} `)).length,
+          )
+          expect(found.get('heading')).toBe(all.filter((w) => w.record.headings.length).length)
+        },
+      ),
+      { numRuns: 60, endOnFailure: true },
+    )
+  })
+
+  it('is nothing where there are no works, and where no term is in use', () => {
+    expect(termYields(review, []).size).toBe(0)
+    expect(termYields(emptyReview('r'), [{ record: emptyRecord('1', 'noise'), sources: ['s'] }]).size).toBe(0)
+  })
+})
