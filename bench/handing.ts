@@ -56,8 +56,8 @@ async function handing(browser: Browser, base: string): Promise<void> {
   console.log(
     `taken in: ${COUNT} records after ${(performance.now() - start).toFixed(0)} ms, ${await held(page)}, ${opening.toFixed(0)} MB at most`,
   )
-  const settled = await mostMemory(browser, () => page.waitForTimeout(8000))
-  console.log(`open for eight seconds: ${settled.toFixed(0)} MB at most`)
+  const settled = await mostMemory(browser, () => page.waitForTimeout(30_000))
+  console.log(`open for half a minute: ${settled.toFixed(0)} MB at most`)
   await page.evaluate(() => ((window as unknown as { held: number[] }).held.length = 0))
   start = performance.now()
   let size = 0

@@ -6,9 +6,9 @@ const ASCII_RUNS = /^[\x20-\x7e\s]*$/
 const ASCII_WORDS = /[A-Za-z0-9]+/g
 
 /**
- * Builds the index of documents numbered in the order given. Two passes: the first turns every word into a number in
- * one long row, the second sorts the row by counting. No object is made for a word or a posting, which is what makes
- * it fast (see docs/design.md for the measurement).
+ * Builds the index of documents numbered in the order given. Every word becomes a number in one long row, which is gone
+ * through twice: to count, and to put each position at its place. No object is made for a word or a posting, which is what
+ * makes it fast (see docs/design.md for the measurement).
  */
 export function buildIndex(documents: Iterable<Document>): Index {
   const builder = new Builder()
@@ -16,17 +16,26 @@ export function buildIndex(documents: Iterable<Document>): Index {
   return builder.finish()
 }
 
-/** Doubling rows of numbers. */
+/** So many numbers are in a piece of a row. */
+const PIECE_BITS = 16
+const IN_PIECE = (1 << PIECE_BITS) - 1
+
+/** A growing row of numbers in pieces of one size: nothing is copied as it grows, and no room is kept that is not used. */
 class Row {
-  values = new Uint32Array(1 << 12)
+  private readonly pieces: Uint32Array[] = []
+  private last = new Uint32Array(0)
   length = 0
   push(value: number): void {
-    if (this.length === this.values.length) {
-      const wider = new Uint32Array(this.length * 2)
-      wider.set(this.values)
-      this.values = wider
-    }
-    this.values[this.length++] = value
+    const at = this.length++ & IN_PIECE
+    if (at === 0) this.pieces.push((this.last = new Uint32Array(1 << PIECE_BITS)))
+    this.last[at] = value
+  }
+  /** The piece in which a number is, and its place there by `IN_PIECE`. */
+  piece(at: number): Uint32Array {
+    return this.pieces[at >>> PIECE_BITS]!
+  }
+  at(at: number): number {
+    return this.piece(at)[at & IN_PIECE]!
   }
 }
 
@@ -35,9 +44,12 @@ export class Builder {
   private readonly spelled = new Map<string, number>()
   private readonly folded = new Map<string, number>()
   private readonly terms: string[] = []
-  private readonly rowTerm = new Row()
-  private readonly rowPosition = new Row()
+  private readonly row = new Row()
+  // Of each value in its order: the position of its first word, and where the row stands behind its last one.
+  private readonly starts = new Row()
   private readonly ends = new Row()
+  /** Of each document: how many values came so far. */
+  private readonly valuesSoFar = new Row()
   private readonly headings = new Map<string, { docs: number[]; main: number[] }>()
   private readonly classes = new Map<string, number[]>()
   private readonly facets: Document['facets'][] = []
@@ -52,7 +64,7 @@ export class Builder {
         place = this.addValue(value, f, place) + VALUE_GAP
       }
     }
-    this.ends.push(this.rowTerm.length)
+    this.valuesSoFar.push(this.ends.length)
     for (const { label, main } of document.headings) {
       const key = foldLabel(label)
       let entry = this.headings.get(key)
@@ -68,23 +80,18 @@ export class Builder {
     this.facets.push(document.facets)
   }
 
+  /** Takes in the words of a value, which begin at this place of the field; gives the place behind them. */
   private addValue(value: string, field: number, start: number): number {
-    const base = (field << FIELD_SHIFT) >>> 0
-    let place = start
+    const before = this.row.length
     if (ASCII_RUNS.test(value)) {
       const words = value.match(ASCII_WORDS)
-      if (words)
-        for (const spelled of words) {
-          this.rowTerm.push(this.termOf(spelled))
-          this.rowPosition.push(base + place++)
-        }
+      if (words) for (const spelled of words) this.row.push(this.termOf(spelled))
     } else {
-      for (const token of tokens(value)) {
-        this.rowTerm.push(this.termOf(token.text))
-        this.rowPosition.push(base + place++)
-      }
+      for (const token of tokens(value)) this.row.push(this.termOf(token.text))
     }
-    return place
+    this.starts.push(((field << FIELD_SHIFT) >>> 0) + start)
+    this.ends.push(this.row.length)
+    return start + this.row.length - before
   }
 
   private termOf(spelled: string): number {
@@ -103,56 +110,47 @@ export class Builder {
 
   finish(): Index {
     const size = this.facets.length
-    const count = this.rowTerm.length
-    const rowTerm = this.rowTerm.values
-    const rowPosition = this.rowPosition.values
     // Number the terms in alphabetical order, so that a stem is one stretch of them.
     const order = this.terms.map((_, i) => i).sort((a, b) => (this.terms[a]! < this.terms[b]! ? -1 : 1))
     const rank = new Uint32Array(order.length)
     order.forEach((old, now) => (rank[old] = now))
     const terms = order.map((old) => this.terms[old]!)
 
+    // Behind each term: how many positions it has, and in how many documents it stands (a pair is one term in one document).
     const cursor = new Uint32Array(terms.length + 1)
-    for (let i = 0; i < count; i++) cursor[rank[rowTerm[i]!]! + 1]!++
-    for (let t = 0; t < terms.length; t++) cursor[t + 1]! += cursor[t]!
-    const firstPosition = cursor.slice()
-    const positions = new Uint32Array(count)
-    const docOf = new Uint32Array(count)
-    let pairs = 0
+    const termPairs = new Uint32Array(terms.length + 1)
     const lastDoc = new Int32Array(terms.length).fill(-1)
-    for (let doc = 0, i = 0; doc < size; doc++) {
-      const end = this.ends.values[doc]!
-      for (; i < end; i++) {
-        const term = rank[rowTerm[i]!]!
-        const at = cursor[term]!++
-        positions[at] = rowPosition[i]!
-        docOf[at] = doc
-        if (lastDoc[term] !== doc) {
-          lastDoc[term] = doc
-          pairs++
-        }
-      }
+    this.walk((old, _position, doc) => {
+      const term = rank[old]!
+      cursor[term + 1]!++
+      if (lastDoc[term] === doc) return
+      lastDoc[term] = doc
+      termPairs[term + 1]!++
+    })
+    for (let t = 0; t < terms.length; t++) {
+      cursor[t + 1]! += cursor[t]!
+      termPairs[t + 1]! += termPairs[t]!
     }
+    const pairs = termPairs[terms.length]!
+    const positions = new Uint32Array(this.row.length)
     const pairDoc = new Uint32Array(pairs)
     const pairMask = new Uint16Array(pairs)
     const pairStart = new Uint32Array(pairs + 1)
-    const termPairs = new Uint32Array(terms.length + 1)
-    let pair = -1
-    for (let t = 0; t < terms.length; t++) {
-      termPairs[t] = pair + 1
-      let doc = -1
-      for (let i = firstPosition[t]!; i < firstPosition[t + 1]!; i++) {
-        if (docOf[i] !== doc) {
-          doc = docOf[i]!
-          pair++
-          pairDoc[pair] = doc
-          pairStart[pair] = i
-        }
-        pairMask[pair]! |= 1 << (positions[i]! >>> FIELD_SHIFT)
+    const nextPair = termPairs.slice()
+    lastDoc.fill(-1)
+    this.walk((old, position, doc) => {
+      const term = rank[old]!
+      const at = cursor[term]!++
+      positions[at] = position
+      if (lastDoc[term] !== doc) {
+        lastDoc[term] = doc
+        const pair = nextPair[term]!++
+        pairDoc[pair] = doc
+        pairStart[pair] = at
       }
-    }
-    termPairs[terms.length] = pair + 1
-    pairStart[pairs] = count
+      pairMask[nextPair[term]! - 1]! |= 1 << (position >>> FIELD_SHIFT)
+    })
+    pairStart[pairs] = this.row.length
     return new Index({
       size,
       terms,
@@ -170,5 +168,22 @@ export class Builder {
       classes: new Map([...this.classes].map(([k, v]) => [k, Uint32Array.from(v)])),
       facets: this.facets,
     })
+  }
+
+  /** Every word taken in, in its order: its number, its position and its document. */
+  private walk(take: (word: number, position: number, doc: number) => void): void {
+    let at = 0
+    let value = 0
+    let piece = this.row.piece(0)
+    for (let doc = 0; doc < this.facets.length; doc++) {
+      const lastValue = this.valuesSoFar.at(doc)
+      for (; value < lastValue; value++) {
+        let position = this.starts.at(value)
+        for (const end = this.ends.at(value); at < end; at++) {
+          if ((at & IN_PIECE) === 0) piece = this.row.piece(at)
+          take(piece[at & IN_PIECE]!, position++, doc)
+        }
+      }
+    }
   }
 }

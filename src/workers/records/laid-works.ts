@@ -36,8 +36,8 @@ export interface LaidWorks {
   citations: Citations
   /** How many records are not in this browser. */
   lost: number
-  /** What is shown of each work, as long as the words of the works are not ready. */
-  shown: readonly Rec[] | undefined
+  /** What is shown of each work, as long as its words are not taken in. */
+  shown: (Rec | undefined)[] | undefined
 }
 
 interface Kept {

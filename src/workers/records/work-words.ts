@@ -9,6 +9,12 @@ import type { RecordReader } from './record-reader'
 /** So many works are taken in before other questions to the desk are heard. */
 const AT_ONCE = 400
 
+/**
+ * So long what is shown of each work stays in memory for its words, in milliseconds. Who does not look at the list before has
+ * it read again: of 100,000 works it is 140 MB, and their words are not asked for on every stage.
+ */
+const SHOWN_FOR = 10_000
+
 /** The words of the works of a review, for looking for them: kept from the last time, or taken in while other things go on. */
 export class WorkWords {
   private found: Index | undefined
@@ -20,7 +26,11 @@ export class WorkWords {
     private readonly reader: RecordReader,
     private readonly derived: Derived,
     private readonly keptFrom: number,
-  ) {}
+  ) {
+    setTimeout(() => {
+      if (!this.making) laid.shown = undefined
+    }, SHOWN_FOR)
+  }
 
   /** Resolves when words can be looked for. */
   ready(): Promise<void> {
@@ -48,6 +58,8 @@ export class WorkWords {
     for (let at = 0; at < laid.works.works.length; at++) {
       const record = laid.shown?.[at] ?? (await this.shownOf(laid.works.works[at]!.records))
       builder.add(record ? toDocument(record) : NOTHING)
+      // Each is let go of at once: together they take as much memory as their words.
+      if (laid.shown) laid.shown[at] = undefined
       if (at % AT_ONCE === AT_ONCE - 1) await hear()
     }
     this.found = builder.finish()

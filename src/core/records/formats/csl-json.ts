@@ -8,7 +8,7 @@ export const writeCslJson = (records: readonly Rec[]): string => [...cslJsonPiec
 /** The same some records at a time, for many are too large a text. */
 export function* cslJsonPieces(records: readonly Rec[]): Generator<string> {
   if (!records.length) return yield '[]\n'
-  const AT_ONCE = 1000
+  const AT_ONCE = 100
   for (let at = 0; at < records.length; at += AT_ONCE) {
     const some = records.slice(at, at + AT_ONCE).map((r) => JSON.stringify(toCsl(r)))
     yield `${at ? ',' : '['}\n${some.join(',\n')}`

@@ -26,12 +26,12 @@ export interface Listed {
 export class PackageWriter {
   readonly listed: Listed[] = []
   private readonly zip: Zip
+  /** What is packed next; none where content is packed whole. */
+  private readonly room: Uint8Array | undefined
 
-  /** `size`: in pieces of how many bytes content is packed; what was packed before there were any was packed whole. */
-  constructor(
-    write: (piece: Uint8Array) => void,
-    private readonly size = PIECE,
-  ) {
+  /** `size`: in pieces of how many bytes content is packed; `Infinity`: whole, as before there were any. */
+  constructor(write: (piece: Uint8Array) => void, size = PIECE) {
+    this.room = size === Infinity ? undefined : new Uint8Array(size)
     this.zip = new Zip((error, piece) => {
       if (error) throw error
       write(piece)
@@ -68,24 +68,29 @@ export class PackageWriter {
     const file = new ZipDeflate(name, { level: 6 })
     file.mtime = STAMP
     this.zip.add(file)
-    // The last piece has to be known as such: one is held back until the next one is there.
-    let held: Uint8Array = new Uint8Array()
-    for (const piece of this.cut(pieces, seen)) {
-      if (held.length) file.push(held)
-      held = piece
+    const { room } = this
+    if (!room) {
+      const whole = joined([...pieces])
+      seen?.(whole)
+      file.push(whole, true)
+      return
     }
-    file.push(held, true)
-  }
-
-  /** The same content in pieces of one size, so that it packs to the same bytes however it came. */
-  private *cut(pieces: Iterable<Uint8Array>, seen?: (piece: Uint8Array) => void): Generator<Uint8Array> {
-    let left: Uint8Array = new Uint8Array()
+    // What packs copies what it is given: the same room is filled again and again, and so the same content is packed in
+    // the same pieces however it came. The last one has to be known as such: a full one waits until there is more.
+    let filled = 0
     for (const piece of pieces) {
       seen?.(piece)
-      let rest = left.length ? joined([left, piece]) : piece
-      for (; rest.length > this.size; rest = rest.subarray(this.size)) yield rest.subarray(0, this.size)
-      left = rest
+      for (let at = 0; at < piece.length;) {
+        if (filled === room.length) {
+          file.push(room)
+          filled = 0
+        }
+        const part = piece.subarray(at, at + room.length - filled)
+        room.set(part, filled)
+        filled += part.length
+        at += part.length
+      }
     }
-    if (left.length) yield left
+    file.push(room.subarray(0, filled), true)
   }
 }
