@@ -107,13 +107,13 @@ module.exports = {
     },
     {
       name: 'doors-of-the-core',
-      comment: 'From outside, a core folder is entered by its index.',
+      comment: 'From outside, a core folder is entered by its index; its fixtures are for the tests of any folder.',
       severity: 'error',
       from: { path: '^src/(standins|verify|store|workers|features|app|cli)/' },
       to: {
         path: '^src/core/[^/]+/',
         pathNot:
-          '^src/core/[^/]+/index\\.ts$|^src/core/account/documents/(word|worksheet-word)\\.ts$|^src/core/records/style\\.ts$',
+          '^src/core/[^/]+/index\\.ts$|^src/core/account/documents/(word|worksheet-word)\\.ts$|^src/core/records/style\\.ts$|\\.fixture\\.ts$',
       },
     },
     {

@@ -1,7 +1,7 @@
 import { randomBytes } from 'node:crypto'
 import { unzipSync } from 'fflate'
 import { dateWords } from '../core/account'
-import { digestWords, listed, ok, plural, thousands, type Result } from '../core/base'
+import { digestWords, fail, listed, ok, plural, thousands, type Result } from '../core/base'
 import {
   difference,
   leftOutWords,
@@ -15,7 +15,7 @@ import {
   type LeftOut,
   type ReadReview,
 } from '../core/handed'
-import { inMemory, nameOf, packReview, type Entry } from '../core/review'
+import { inMemory, nameOf, newerProblem, packReview, type Entry } from '../core/review'
 import { RELEASES, STANDINS } from '../standins'
 import { buildDemo } from '../standins/demo'
 import { sourceFactsOf } from '../standins/source-facts'
@@ -74,6 +74,8 @@ async function asItIs(file: string, plan: boolean): Promise<Result<Uint8Array>> 
   going.say('reading the package')
   const read = await openReview(inMemory(inputBytes(file)))
   if (!read.ok) return read
+  const newer = newerProblem(read.value.entries)
+  if (newer) return fail(newer)
   going.say('making its files')
   if (plan) return ok(await planPackage(read.value))
   const { entries, packed } = read.value
@@ -106,9 +108,10 @@ function filesIn(bytes: Uint8Array): ListedFile[] {
 /** What a package holds. */
 async function open(args: Arguments): Promise<Outcome> {
   const [file] = files(args, 1, 'one package') as [string]
-  const opened = await openReviewFile(file)
+  const opened = await openReviewBytes(inputBytes(file))
   if ('problems' in opened) return { exit: 1, errors: opened.problems.map(problemLine) }
   const { review, entries, told, textsMissing } = opened
+  const newer = newerProblem(entries)
   const last = entries.at(-1)!
   const gone = leftOutWords(entries, textsMissing)
   const people = [...new Set(entries.map((e) => e.by))].map((id) => nameOf(review, id) ?? id)
@@ -127,7 +130,11 @@ async function open(args: Arguments): Promise<Outcome> {
     leftOut: gone,
     ...(args.has('list') ? { files: filesIn(inputBytes(file)), missing: leftOut } : {}),
   }
-  return { exit: 0, output: args.has('json') ? JSON.stringify(said) : lines(said, last) }
+  return {
+    exit: 0,
+    output: args.has('json') ? JSON.stringify(said) : lines(said, last),
+    errors: newer ? [problemLine({ ...newer, severity: 'warning' })] : [],
+  }
 }
 
 const lines = (

@@ -3,8 +3,9 @@ import fc from 'fast-check'
 import { afterEach, describe, expect, it, vi } from 'vitest'
 import { canonicalJson } from '@/core/base'
 import { commandOf, Deeds, fold, verifyJournal, type Command } from '@/core/review'
+import { journalOf, newerEntryAfter } from '@/core/review/journal.fixture'
 import { Connection } from './connection'
-import { openDatabase, readEntries, type Database } from './db'
+import { addEntries, openDatabase, readEntries, type Database } from './db'
 import { JournalFile, type JournalView } from './journal-file'
 import { locks } from './locks.fixture'
 
@@ -66,6 +67,22 @@ describe('the journal of a review in this browser', () => {
     const file = await tab(db, 'one')
     await expect(file.do({ kind: 'question.set', payload: {} } as never)).rejects.toThrow()
     expect(await readEntries(db, 'review')).toEqual([])
+  })
+
+  it('writes nothing behind what a newer version has written, and says why', async () => {
+    const db = await database()
+    const known = journalOf([titled('Sound'), asks('How loud?')])
+    await addEntries(db, 'review', known)
+    await addEntries(db, 'review', [newerEntryAfter(known.at(-1)!, { kind: 'wish.set', payload: {} })])
+    const file = await tab(db, 'one')
+    expect(file.view()).toMatchObject({ state: 'saved', folded: { review: { question: 'How loud?' } } })
+    for (const deed of [() => file.do(asks('Why?')), () => file.undo(), () => file.redo()])
+      await expect(deed()).rejects.toThrow('A newer Luvren has written in this review')
+    await file.nameMe()
+    // What is being typed is packed beside the journal, and not behind it.
+    expect(file.withTyped([asks('Why?')])).toMatchObject({ unfinished: [asks('Why?')] })
+    expect(file.withTyped([asks('Why?')]).entries).toHaveLength(3)
+    expect(await readEntries(db, 'review')).toHaveLength(3)
   })
 
   it('does several commands together, in their order, each an entry of its own', async () => {

@@ -7,6 +7,7 @@ import {
   foldInSteps,
   isToGoOver,
   lastDeed,
+  newerProblem,
   nextEntry,
   sidesIn,
   snapshotOf,
@@ -25,6 +26,7 @@ import { digestOf, type Problem } from '@/core/base'
 import { inSteps } from './breathe'
 import { addEntries, isFull, readEntries, type Database } from './db'
 import { dropPieces, entriesOf, keepPieces } from './entry-pieces'
+import { Refusal } from './refusal'
 import { beforeWriting, besideOf, type Target, type Waiting, type Worker } from './waiting'
 import type { Channel, Ground } from './environment'
 
@@ -141,6 +143,8 @@ export class JournalFile {
   } {
     const at = this.timeOfDeed()
     const more = [...this.waiting]
+    if (newerProblem(this.entries))
+      return { entries: this.everything(), beside: new Map(), unfinished: [...commands] }
     if (commands.length) this.prepare(this.foldedUpTo, this.folded, at, more)
     const fit = new Set(commands.filter((command) => Command.safeParse(command).success))
     for (const command of fit)
@@ -186,14 +190,22 @@ export class JournalFile {
    */
   async doAll(commands: readonly CommandType[]): Promise<void> {
     if (!commands.length) return
+    this.mayWrite()
     const checked = commands.map((c) => Command.parse(c))
     // What another person did must be at hand before it can be shown.
     if (checked.some((c) => c.kind === 'side.take')) await this.learnSides(checked)
     await this.enqueue(checked.map((command) => () => command))
   }
 
-  /** Writes only what has to be known of who works here; nothing where it is. */
+  /** What a newer version wrote is not known here: what is written behind it could undo it, or mean something else. */
+  private mayWrite(): void {
+    const newer = newerProblem(this.entries)
+    if (newer) throw new Refusal(newer.message)
+  }
+
+  /** Writes only what has to be known of who works here; nothing where it is, or where nothing may be written. */
   async nameMe(): Promise<void> {
+    if (newerProblem(this.entries)) return
     await this.enqueue([])
     await this.settled()
   }
@@ -247,6 +259,7 @@ export class JournalFile {
   }
 
   private async again(kind: 'undo' | 'redo'): Promise<LastDeed | undefined> {
+    this.mayWrite()
     const all = this.everything()
     const deed = lastDeed(all, kind === 'undo' ? undoable(this.folded) : this.folded.undone)
     if (!deed) return undefined
@@ -314,6 +327,7 @@ export class JournalFile {
       try {
         await this.locked(async (db) => {
           const others = await this.takeOthers(db)
+          if (others) this.mayWrite()
           // Another tab may have done something since: an undo that is without effect now is dropped.
           kept = others ? this.effective(this.stillToGoOver(batch)) : batch
           const mine = this.numbered(kept)

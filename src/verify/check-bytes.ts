@@ -22,7 +22,8 @@ export async function checkBytes(...given: Parameters<typeof compare>): Promise<
   }
 }
 
-const ABOUT = 'Files made from it'
+/** What the check is called. */
+export const ABOUT = 'Files made from it'
 
 async function compare(
   file: Uint8Array,

@@ -1,13 +1,13 @@
 import { digestWords, plural, type Problem } from '../core/base'
 import { openReview, type HandedFrom, type OpenedReview, type ReadReview } from '../core/handed'
-import { inMemory, type Entry, type Packed, type Review } from '../core/review'
+import { inMemory, newerProblem, type Entry, type Packed, type Review } from '../core/review'
 import type { OpenStandin } from '../standins'
 import { checkArchive } from './check-archive'
-import { checkBytes } from './check-bytes'
+import { ABOUT as BYTES, checkBytes } from './check-bytes'
 import { checkCrate } from './check-crate'
 import { checkFlow, checkFrozen, checkPartition, checkTyped } from './check-record'
 import { checkRuns } from './check-runs'
-import { checked, type Check } from './report'
+import { checked, unchecked, type Check } from './report'
 
 export { checkFrozen } from './check-record'
 export { checkRuns } from './check-runs'
@@ -40,13 +40,14 @@ export function checkDigest(given: string, entries: readonly Entry[]): Check {
   )
 }
 
+const words = (p: Problem): string => `${p.message}${typeof p.at === 'string' ? ` (${p.at})` : ''}`
+
 /** The checks of the file itself, which are quick; with the review, where it can be opened. */
 export async function verifyFile(
   bytes: Uint8Array,
   here: Pick<VerifyHere, 'from' | 'again' | 'runs' | 'done'>,
 ): Promise<{ checks: Check[]; opened?: OpenedReview; runs?: Promise<Check> | undefined }> {
   const read = await openReview(inMemory(bytes))
-  const words = (p: Problem): string => `${p.message}${typeof p.at === 'string' ? ` (${p.at})` : ''}`
   if (!read.ok)
     return {
       checks: [checked('Package', 'files, journal, and what lies beside it', read.problems.map(words))],
@@ -67,7 +68,7 @@ export async function verifyFile(
   const checks = [first]
   const more = [
     () => checkArchive(bytes),
-    () => checkBytes(bytes, opened, packed, here),
+    unlessNewer(opened, BYTES, () => checkBytes(bytes, opened, packed, here)),
     () => checkCrate(bytes),
   ]
   for (const check of more) {
@@ -78,17 +79,27 @@ export async function verifyFile(
   return { checks, opened, runs }
 }
 
+/** What is reckoned from the record cannot be held against a record of which a part is not known here. */
+function unlessNewer(
+  { entries }: OpenedReview,
+  about: string,
+  check: () => Check | Promise<Check>,
+): () => Check | Promise<Check> {
+  const newer = newerProblem(entries)
+  return newer ? () => unchecked(about, words(newer)) : check
+}
+
 /** All checks of a package, in their order; where it cannot be opened, only what is wrong with it. */
 export async function verifyPackage(bytes: Uint8Array, here: VerifyHere, digest?: string): Promise<Check[]> {
   const { checks, opened, runs } = await verifyFile(bytes, here)
   if (!opened) return checks
   const more: (() => Check | Promise<Check>)[] = [
     ...(digest === undefined ? [] : [() => checkDigest(digest, opened.entries)]),
-    () => checkPartition(opened),
-    () => checkFlow(opened),
-    () => checkFrozen(opened),
-    () => checkTyped(opened),
-    () => runs ?? checkRuns(opened, here.standin),
+    unlessNewer(opened, 'Works', () => checkPartition(opened)),
+    unlessNewer(opened, 'Flow', () => checkFlow(opened)),
+    unlessNewer(opened, 'Frozen texts', () => checkFrozen(opened)),
+    unlessNewer(opened, 'Typed numbers', () => checkTyped(opened)),
+    unlessNewer(opened, 'Runs', () => runs ?? checkRuns(opened, here.standin)),
   ]
   for (const check of more) {
     const found = await check()

@@ -8,7 +8,7 @@ import {
   type LeftOut,
   type ReadReview,
 } from '@/core/handed'
-import { blobsOf, packInto, type Entry } from '@/core/review'
+import { blobsOf, newerProblem, packInto, type Entry } from '@/core/review'
 import { vocabularyFile } from '@/standins'
 import { handedWith } from '@/standins/handed-with'
 import { fetchBytes } from './fetch-bytes'
@@ -67,7 +67,8 @@ export async function packHere(
   const small = new Map<string, Uint8Array>()
   for (const { digest } of from.review.frozenTexts ?? [])
     if (held.has(digest)) small.set(digest, await blob(digest))
-  const readable = await readableOf(from, (digest) => small.get(digest))
+  // Of what is only known in part, nothing is told to people: the record itself is packed alone.
+  const readable = newerProblem(own) ? undefined : await readableOf(from, (digest) => small.get(digest))
   const pieces: Uint8Array[] = []
   let done = 0
   let stopped = false

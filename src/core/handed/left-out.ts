@@ -1,5 +1,14 @@
 import { fail, ok, problem, type Result } from '../base'
-import { blobsOf, commandOf, ofFirstForm, readSide, sideBytes, withheld, type Entry } from '../review'
+import {
+  blobsOf,
+  commandOf,
+  newerProblem,
+  ofFirstForm,
+  readSide,
+  sideBytes,
+  withheld,
+  type Entry,
+} from '../review'
 import { fileDigests, textDigests, unreadDigests } from './read-review'
 
 /** What may be left out of what is handed on. */
@@ -32,6 +41,9 @@ export async function leaveOut(
   { texts, names, rulings }: LeftOut,
   sideAt: (digest: string) => Promise<Uint8Array | undefined>,
 ): Promise<Result<HandedOn>> {
+  // In a kind of entry that is not known here, what is to be left out would not be found.
+  const newer = texts || names || rulings ? newerProblem(entries) : undefined
+  if (newer) return fail(newer)
   if ((names || rulings) && entries.some(ofFirstForm))
     return fail(
       problem(

@@ -1,5 +1,14 @@
 import type { Command } from './commands'
-import { entryDigest, FIRST_DIGEST, fold, goingOver, nextEntry, type Entry, type GoingOver } from './journal'
+import {
+  entryDigest,
+  FIRST_DIGEST,
+  fold,
+  goingOver,
+  nextEntry,
+  SCHEMA_VERSION,
+  type Entry,
+  type GoingOver,
+} from './journal'
 
 const MINUTE = (n: number): string => new Date(Date.UTC(2026, 10, 16, 9, n)).toISOString()
 
@@ -12,6 +21,13 @@ export const entryAfter = (last: Entry | undefined, command: Command, at?: strin
     name: 'M. Osei',
     salt: n.toString(16).padStart(32, '0'),
   })
+}
+
+/** The same as a newer version would write it: of a kind that is not known here, or of one that may mean more there. */
+export function newerEntryAfter(last: Entry, command: { kind: string; payload: unknown }): Entry {
+  const { digest: _digest, ...own } = entryAfter(last, command as Command)
+  const entry = { ...own, v: SCHEMA_VERSION + 1 }
+  return { ...entry, digest: entryDigest(last.digest, entry) }
 }
 
 /** A journal of these commands, one a minute. */

@@ -1,6 +1,8 @@
 'use client'
 import { App, Button } from 'antd'
+import { useMemo } from 'react'
 import { plural } from '@/core/base'
+import { newerProblem } from '@/core/review'
 import { FAULT_WORDS, faultAtWork, faultOfState } from '@/store/fault-words'
 import { useSession, useStore } from '@/store/provider'
 import { rescuePackage } from '../shared/hand-on/save-package'
@@ -14,6 +16,8 @@ export function Trouble() {
   const lost = useSession((s) => s.lost)
   const littleRoom = useSession((s) => s.littleRoom)
   const damage = useSession((s) => s.damage)
+  const entries = useSession((s) => s.entries)
+  const newer = useMemo(() => newerProblem(entries), [entries])
   const { message } = App.useApp()
   const rescue = async (): Promise<void> => {
     await rescuePackage(store)
@@ -32,6 +36,13 @@ export function Trouble() {
           Try again
         </Button>{' '}
         {save}
+      </div>
+    )
+  if (newer)
+    return (
+      <div className="trouble" role="alert">
+        {newer.message} It is shown as far as this one understands it, so a number may be another here, and
+        nothing can be changed. {save}
       </div>
     )
   if (damage.length)

@@ -12,6 +12,7 @@ export {
 } from './entry'
 export { migrate, SCHEMA_VERSION, SECOND_FORM } from './migrations'
 export { blobsOf, commandOf } from './read-entry'
+export { newerProblem, writtenByNewer } from './newer'
 export { verifyInSteps, verifyJournal } from './chain'
 export { Deeds, undoable } from './deeds'
 export {
