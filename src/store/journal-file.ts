@@ -197,8 +197,11 @@ export class JournalFile {
     await this.enqueue(checked.map((command) => () => command))
   }
 
-  /** What a newer version wrote is not known here: what is written behind it could undo it, or mean something else. */
-  private mayWrite(): void {
+  /**
+   * Throws where a newer version wrote: what it did is not known here, and what is written behind it could undo it, or mean
+   * something else.
+   */
+  mayWrite(): void {
     const newer = newerProblem(this.entries)
     if (newer) throw new Refusal(newer.message)
   }

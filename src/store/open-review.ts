@@ -78,6 +78,7 @@ export class OpenReview {
       ...options,
       reviewId: id,
       review: () => this.file.view().folded.review,
+      mayWrite: () => this.file.mayWrite(),
       act: (command) => this.file.do(command),
       onChange: (error) => {
         if (error !== undefined) options.onError(error)

@@ -1,6 +1,8 @@
 import fc from 'fast-check'
 import { describe, expect, it, vi } from 'vitest'
 import { inMemory, openPackage, type Command } from '@/core/review'
+import { newerEntryAfter } from '@/core/review/journal.fixture'
+import { addEntries, readEntries } from './db'
 import { browser } from './store.fixture'
 import type { Store } from './store'
 
@@ -70,6 +72,23 @@ describe('typing', () => {
     const db = await home.look()
     expect(await db.getAll('pending')).toEqual([])
     expect(store.session.getState().entries.map((e) => e.kind)).toEqual(['review.create', 'question.set'])
+  })
+
+  it('in a review in which a newer version has written is refused, and stays in its field and on disk', async () => {
+    const { home, id } = await begun()
+    const db = await home.look()
+    const entries = await readEntries(db, id)
+    await addEntries(db, id, [newerEntryAfter(entries.at(-1)!, { kind: 'wish.set', payload: {} })])
+    const other = home.tab()
+    await other.openReview(id)
+    other.typeEdit('question', asks('Why?'))
+    expect(() => other.commitEdit('question', asks('Why?'))).toThrow('A newer Luvren has written')
+    expect(other.typedAt('question')).toEqual(asks('Why?'))
+    await vi.waitFor(async () => expect(await db.getAll('pending')).toHaveLength(1))
+    // The next tab leaves it as it lies, until a version that knows all of the review takes it over.
+    const next = await reopened(home, other, id)
+    expect([question(next), await readEntries(db, id)]).toEqual(['', expect.objectContaining({ length: 2 })])
+    expect(await db.getAll('pending')).toHaveLength(1)
   })
 
   it('that the journal refuses is told in words, and the text is kept', async () => {

@@ -28,6 +28,8 @@ export interface TypingOptions extends Pick<Ground, 'connection' | 'now' | 'tab'
   reviewId: string
   by: () => string
   review: () => Review
+  /** Throws why nothing may be written into this review, where that is so. */
+  mayWrite: () => void
   /** Finishes an edit: it becomes an entry. */
   act: (command: Command) => Promise<void>
   /** Whether something is in memory alone has changed, or an edit could not be staged. */
@@ -81,10 +83,11 @@ export class Typing {
       )
   }
 
-  /** The edit of a field is finished. Throws where its command is not well formed; then the text stays as it was. */
+  /** The edit of a field is finished. Throws where its command is not well formed or nothing may be written; then the text stays as it was. */
   commit(key: string, command: Command): Promise<void> {
     const read = Command.safeParse(command)
     if (!read.success) throw read.error
+    this.options.mayWrite()
     this.fields.delete(key)
     const done = this.options.act(command)
     return done.then(() => this.forget(key))
@@ -134,10 +137,16 @@ export class Typing {
 
   /**
    * Edits that other tabs left unfinished when they ended: finished where the field is as it was then, dropped where it
-   * holds them already; the others are given back, for a person to choose.
+   * holds them already; the others are given back, for a person to choose. Where nothing may be written they stay as they are.
    */
   async takeOverLeft(): Promise<Left[]> {
-    const { connection, tab, reviewId, locks, act, review } = this.options
+    const { connection, tab, reviewId, locks, mayWrite, act, review } = this.options
+    try {
+      mayWrite()
+    } catch {
+      // Why is told where the review is shown.
+      return []
+    }
     const db = await connection.get()
     const held = new Set((await locks.query()).held?.map((l) => l.name))
     const left = (await db.getAllFromIndex('pending', 'byReview', reviewId))

@@ -1,5 +1,6 @@
 export * from './problem'
 export * from './text'
+export * from './date-words'
 export * from './canonical'
 export * from './first'
 export * from './issue-words'

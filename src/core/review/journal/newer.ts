@@ -1,4 +1,4 @@
-import { problem, type Problem } from '../../base'
+import { dateWords, problem, type Problem } from '../../base'
 import { isWithheld, type Entry } from './entry'
 import { SCHEMA_VERSION } from './migrations'
 
@@ -19,7 +19,7 @@ export function newerProblem(entries: readonly Entry[]): Problem | undefined {
     problem(
       'review-newer',
       'error',
-      `A newer Luvren has written in this review since ${newer.at.slice(0, 10)}, and what it did is not known to this one: use the newer one.`,
+      `A newer Luvren has written in this review since ${dateWords(newer.at)}, and what it did is not known to this one: use the newer one.`,
       `entry ${newer.seq}`,
     )
   )
