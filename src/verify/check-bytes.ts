@@ -4,10 +4,13 @@ import { packForPeople, type OpenedReview } from '../core/handed'
 import { packReview, type Packed } from '../core/review'
 import type { VerifyHere } from '.'
 import { checked, unchecked, type Check } from './report'
+import { reviewDiffers, whatDiffers } from './what-differs'
 
 const CRATE = 'data/ro-crate-metadata.json'
+const REVIEW = 'data/review.json'
+const LISTS: ReadonlySet<string> = new Set(['manifest-sha256.txt', 'tagmanifest-sha256.txt'])
 /** What changes with the description alone: the description, and the lists in which its digest stands. */
-const DESCRIBING: ReadonlySet<string> = new Set([CRATE, 'manifest-sha256.txt', 'tagmanifest-sha256.txt'])
+const DESCRIBING: ReadonlySet<string> = new Set([CRATE, ...LISTS])
 
 /**
  * Is the file, byte for byte, what this review packs to: the journal, what lies beside it, the files for people, and the
@@ -60,11 +63,17 @@ async function compare(
     )
   if (!there && version === undefined && differing.every((name) => DESCRIBING.has(name)))
     return unchecked(ABOUT, 'there are none, and what described the package does not say its version')
+  // The lists of digests follow from what differs, and are named where nothing else does.
+  const matters = differing.filter((name) => !LISTS.has(name))
   return checked(
     ABOUT,
     says,
     differing.length
-      ? differing.map((name) => `${name} is not what this review packs to.`)
+      ? (matters.length ? matters : differing).map((name) =>
+          name === REVIEW && own[name] && now[name]
+            ? reviewDiffers(name, own[name], now[name], opened.entries, opened.beside)
+            : whatDiffers(name, own[name], now[name]),
+        )
       : ['The files are those of the review, but the archive around them is not what it packs to.'],
   )
 }
