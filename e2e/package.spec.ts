@@ -22,7 +22,7 @@ test('a review is checked and handed on without names: nobody is named in any of
     .getByRole('checkbox', { name: /^names/ })
     .check()
   await dialog(page).getByRole('button', { name: 'Check it first' }).click()
-  await expect(dialog(page).getByText('All 9 checks were made, and none found a fault.')).toBeVisible({
+  await expect(dialog(page).getByText('All 9 checks found the package right.')).toBeVisible({
     timeout: 60_000,
   })
   await accessible(page, 'Hand the review on', '.ant-modal')
@@ -111,4 +111,37 @@ test('another reader is handed chosen works without rulings, is told who asks, a
   // What was left out is said quietly, and is no damage.
   await expect(other.getByText(/\(\d+ left out\)/)).toBeVisible()
   await expect(other.locator('.trouble')).toHaveCount(0)
+})
+
+test('a package that somebody was given is checked before it is opened, and nothing of it is stored', async ({
+  page,
+}, info) => {
+  await page.goto('/')
+  await page.getByRole('button', { name: 'Check a package' }).click()
+  const check = page.getByRole('dialog', { name: 'Check a package' })
+  await check.locator('input[type=file]').setInputFiles('public/data/demo.luvren.zip')
+  await check.getByRole('textbox').fill('no digest of it')
+  await check.getByRole('button', { name: 'Check it' }).click()
+  await expect(check.getByText('1 of 10 checks found a fault.')).toBeVisible({ timeout: 90_000 })
+  await expect(check.getByText('No entry of this journal has this digest')).toBeVisible()
+  await accessible(page, 'Check a package', '.ant-modal')
+  await expect(page.getByText('Your reviews will stand here')).toBeVisible()
+  const report = page.waitForEvent('download')
+  await check.getByRole('button', { name: 'Save the report' }).click()
+  expect(readFileSync(await (await report).path(), 'utf8')).toContain('FAULT        Digest')
+
+  // One bit in the middle of the file is another.
+  const bytes = readFileSync('public/data/demo.luvren.zip')
+  bytes[Math.floor(bytes.length / 2)]! ^= 1
+  const changed = info.outputPath('changed.zip')
+  writeFileSync(changed, bytes)
+  await check.locator('input[type=file]').setInputFiles(changed)
+  await expect(check.getByText('checks found a fault')).toBeHidden()
+  await check.getByRole('button', { name: 'Check it' }).click()
+  await expect(check.getByText('It cannot be opened, so nothing else was checked.')).toBeVisible({
+    timeout: 30_000,
+  })
+  await check.locator('input[type=file]').setInputFiles('public/data/demo.luvren.zip')
+  await check.getByRole('button', { name: 'Open it' }).click()
+  await page.waitForURL(/review\/demo/, { timeout: 60_000 })
 })

@@ -1,4 +1,4 @@
-import { digestWords, plural, type Problem } from '../core/base'
+import { dateWords, digestWords, plural, type Problem } from '../core/base'
 import { openReview, type HandedFrom, type OpenedReview, type ReadReview } from '../core/handed'
 import { inMemory, newerProblem, type Entry, type Packed, type Review } from '../core/review'
 import type { OpenStandin } from '../standins'
@@ -33,7 +33,7 @@ export function checkDigest(given: string, entries: readonly Entry[]): Check {
   const entry = entries.find((e) => e.digest === said || digestWords(e.digest) === said)
   return checked(
     'Digest',
-    entry ? `it is that of entry ${entry.seq}, of ${entry.at.slice(0, 10)}` : 'the one that was given',
+    entry ? `it is that of entry ${entry.seq}, of ${dateWords(entry.at)}` : 'the one that was given',
     entry
       ? []
       : ['No entry of this journal has this digest: its history is another one, or it was written anew.'],

@@ -40,18 +40,23 @@ export function reportText(checks: readonly Check[]): string {
     ...lines.slice(0, SHOWN).map((l) => `             ${l}`),
     ...(lines.length > SHOWN ? [`             and ${lines.length - SHOWN} more`] : []),
   ]
-  const faults = checks.filter((c) => c.state === 'fault').length
-  const open = checks.filter((c) => c.state === 'not checked').length
   return [
     ...checks.flatMap((c) => [
       `${MARK[c.state]}  ${c.about}: ${c.says}`,
       ...shown([...c.faults, ...c.remarks]),
     ]),
     '',
-    faults
-      ? `${faults} of ${checks.length} checks found a fault.`
-      : open
-        ? `No fault was found; ${open} of ${checks.length} could not be checked here.`
-        : `All ${checks.length} checks found the package right.`,
+    sumWords(checks),
   ].join('\n')
+}
+
+/** What all checks come to, in a sentence. */
+export function sumWords(checks: readonly Check[]): string {
+  const faults = checks.filter((c) => c.state === 'fault').length
+  const open = checks.filter((c) => c.state === 'not checked').length
+  if (faults && checks.length === 1) return 'It cannot be opened, so nothing else was checked.'
+  if (faults) return `${faults} of ${checks.length} checks found a fault.`
+  return open
+    ? `No fault was found; ${open} of ${checks.length} could not be checked here.`
+    : `All ${checks.length} checks found the package right.`
 }

@@ -99,19 +99,20 @@ export class LongDesk {
     return compareHere(this.blocks, file, reviewId, person)
   }
 
-  /** Verifies a package; `done` is told of each check as it is done. */
-  async verify(file: Blob, done?: (check: Check) => void): Promise<Check[]> {
+  /** Verifies a package, with a digest that was kept elsewhere; `done` is told of each check as it is done. */
+  async verify(file: Blob, done?: (check: Check) => void, digest?: string): Promise<Check[]> {
     const [{ verifyPackage }, { handedHere }, { OpenSources }] = await Promise.all([
       import('@/verify'),
       import('./pack-here'),
       import('./open-sources'),
     ])
     const sources = new OpenSources()
-    return verifyPackage(new Uint8Array(await file.arrayBuffer()), {
+    const here = {
       from: handedHere,
-      standin: (id, release) => sources.source(standinKey(id, release)),
+      standin: (id: string, release: string) => sources.source(standinKey(id, release)),
       ...(done ? { done } : {}),
-    })
+    }
+    return verifyPackage(new Uint8Array(await file.arrayBuffer()), here, digest)
   }
 
   /** A figure as a file that looks the same everywhere: drawn, or with its letters in it. */

@@ -9,6 +9,7 @@ import { FAULT_WORDS } from '@/store/fault-words'
 import { copyNumber } from '@/store/copy-ids'
 import { useSession, useStore } from '@/store/provider'
 import { CourseBand } from '@/ui/course-band'
+import { CheckDialog } from './check-dialog'
 import { DEMO_ID, shelveDemo } from './demo'
 import { PartedDialog } from './parted-dialog'
 import { takePackage } from './take-package'
@@ -36,6 +37,7 @@ export function Shelf() {
   const router = useRouter()
   const { message, modal } = App.useApp()
   const [busy, setBusy] = useState(false)
+  const [checking, setChecking] = useState(false)
   const [parted, setParted] = useState<{ file: File; reviewId: string }>()
   const away = shelf?.filter((item) => item.putAway) ?? []
   useEffect(() => deed(openShelf()), [deed, openShelf])
@@ -70,6 +72,7 @@ export function Shelf() {
   }
   return (
     <main className="shelf">
+      {checking && <CheckDialog take={(file) => deed(open(file))} close={() => setChecking(false)} />}
       {parted && <PartedDialog {...parted} close={() => setParted(undefined)} />}
       <h1>Luvren</h1>
       <p className="sub" style={{ fontSize: 14, marginTop: 4 }}>
@@ -101,6 +104,7 @@ export function Shelf() {
         >
           <Button>Open a package</Button>
         </Upload>
+        <Button onClick={() => setChecking(true)}>Check a package</Button>
         <label className="sub" style={{ marginLeft: 'auto' }}>
           You read as{' '}
           <Input

@@ -11,6 +11,7 @@ import { callback, longDesk, type HandedAs } from '@/workers'
 import type { Check } from '@/verify'
 import { namedWorks, useNamedWorks } from '../named-works'
 import { setRhythm, useBackup } from './backup'
+import { CheckReport } from './check-report'
 import { packageOf, rescuePackage, saveAs } from './save-package'
 import './hand-on.css'
 
@@ -217,34 +218,7 @@ function HandOn({ close }: { close: () => void }) {
           </button>
         </p>
       )}
-      {checks && <Report checks={checks} done={work === undefined} />}
+      {checks && <CheckReport checks={checks} done={work === undefined} />}
     </Modal>
-  )
-}
-
-const STATE = { right: 'right', fault: 'fault', 'not checked': 'not checked' } as const
-
-/** What verification found, a line a check, as they come. */
-function Report({ checks, done }: { checks: readonly Check[]; done: boolean }) {
-  const faults = checks.filter((c) => c.state === 'fault').length
-  return (
-    <section className="hand-on-report" tabIndex={0} aria-label="What was checked">
-      {checks.map((c) => (
-        <div key={c.about} data-state={c.state}>
-          <b>{c.about}</b> <span>{STATE[c.state]}</span>
-          <p className="sub">{c.says}</p>
-          {[...c.faults, ...c.remarks].slice(0, 8).map((words) => (
-            <p key={words}>{words}</p>
-          ))}
-        </div>
-      ))}
-      {done && (
-        <p role="status">
-          {faults
-            ? `${faults} of ${checks.length} checks found a fault.`
-            : `All ${checks.length} checks were made, and none found a fault.`}
-        </p>
-      )}
-    </section>
   )
 }
