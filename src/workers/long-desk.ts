@@ -42,9 +42,15 @@ export class LongDesk {
   private readonly opened = new Map<number, Opened>()
   private count = 0
 
-  /** Checks a package whole. What lies beside its journal can be had by its number until it is closed. */
-  async openPackage(file: Blob): Promise<Result<OpenedHere>> {
-    const read = await openPackage(ofFile(file))
+  /**
+   * Checks a package whole. What lies beside its journal can be had by its number until it is closed. `told` hears how many
+   * bytes of how many were read.
+   */
+  async openPackage(
+    file: Blob,
+    told?: (done: number, of: number) => void | Promise<void>,
+  ): Promise<Result<OpenedHere>> {
+    const read = await openPackage(ofFile(file), told)
     if (!read.ok) return read
     const { blob: _blob, ...rest } = read.value
     const number = ++this.count

@@ -12,7 +12,7 @@ import { CourseBand } from '@/ui/course-band'
 import { CheckDialog } from './check-dialog'
 import { DEMO_ID, shelveDemo } from './demo'
 import { PartedDialog } from './parted-dialog'
-import { takePackage } from './take-package'
+import { takePackage, type Taking } from './take-package'
 
 const WAY = [
   ['Question', 'State it, break it into concepts, and say which limits you set and why.'],
@@ -38,12 +38,13 @@ export function Shelf() {
   const { message, modal } = App.useApp()
   const [busy, setBusy] = useState(false)
   const [checking, setChecking] = useState(false)
+  const [taking, setTaking] = useState<Taking>()
   const [parted, setParted] = useState<{ file: File; reviewId: string }>()
   const away = shelf?.filter((item) => item.putAway) ?? []
   useEffect(() => deed(openShelf()), [deed, openShelf])
 
   const open = async (file: File): Promise<void> => {
-    const read = await takePackage(store, file)
+    const read = await takePackage(store, file, {}, setTaking).finally(() => setTaking(undefined))
     if (read.ok) router.push(`/review/${read.value}/question`)
     else if (read.problems[0]?.code === 'parted') setParted({ file, reviewId: read.problems[0].at as string })
     else
@@ -115,6 +116,11 @@ export function Shelf() {
           />
         </label>
       </div>
+      {taking && (
+        <p className="shelf-taking sub" role="status">
+          {taking.words} … <progress {...taking.progress} aria-label={taking.words} />
+        </p>
+      )}
       {(clearable || littleRoom) && (shelf?.length ?? 0) > 0 && (
         <p className="sub" role="status">
           {littleRoom

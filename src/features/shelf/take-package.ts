@@ -1,22 +1,39 @@
 import type { Result } from '@/core/base'
 import type { Store } from '@/store/store'
-import { longDesk } from '@/workers'
+import { callback, longDesk } from '@/workers'
+
+/** What is being done with a package that is taken in, and how far it is, in parts of its own, where that is known. */
+export interface Taking {
+  words: string
+  progress?: { value: number; max: number }
+}
 
 /** Takes a package in, checked whole in the worker for long work while the page goes on. */
 export async function takePackage(
   store: Store,
   file: Blob,
   how: { demo?: boolean; beside?: boolean } = {},
+  told: (taking: Taking) => void = () => undefined,
 ): Promise<Result<string>> {
   const desk = longDesk()
   let number: number | undefined
   try {
     return await store.takePackage(file, how, async (f) => {
-      const read = await desk.openPackage(f)
+      const hears = (value: number, max: number): void =>
+        told({ words: 'Checking the package', progress: { value, max } })
+      const read = await desk.openPackage(f, callback(hears))
       if (!read.ok) return read
       const { number: own, ...opened } = read.value
       number = own
-      return { ...read, value: { ...opened, blob: (digest: string) => desk.blob(own, digest) } }
+      const max = opened.digests.length
+      let value = 0
+      const blob = async (digest: string): Promise<Uint8Array> => {
+        told({ words: 'Putting it on the shelf', progress: { value, max } })
+        const bytes = await desk.blob(own, digest)
+        if (++value === max) told({ words: 'Counting its works' })
+        return bytes
+      }
+      return { ...read, value: { ...opened, blob } }
     })
   } finally {
     if (number !== undefined) await desk.close(number)

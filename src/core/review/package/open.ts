@@ -30,11 +30,12 @@ const wrongWith = (code: string, words: string, at?: string): Problem => problem
 /**
  * Opens a package and checks it whole, before anything of it is stored: every file against the manifest, every entry
  * against the chain and against what it should say, everything beside the journal against what it should be. It is read
- * piece by piece, within bounds; whatever else goes wrong becomes words too.
+ * piece by piece, within bounds; whatever else goes wrong becomes words too. `told` hears how many of its packed bytes were
+ * read, file by file.
  */
-export async function openPackage(source: ByteSource): Promise<Result<Opened>> {
+export async function openPackage(source: ByteSource, told?: Told): Promise<Result<Opened>> {
   try {
-    return await open(source)
+    return await open(source, told)
   } catch (error) {
     return fail(
       wrongWith(
@@ -45,7 +46,10 @@ export async function openPackage(source: ByteSource): Promise<Result<Opened>> {
   }
 }
 
-async function open(source: ByteSource): Promise<Result<Opened>> {
+/** Hears how much is done of how much. */
+export type Told = (done: number, of: number) => void | Promise<void>
+
+async function open(source: ByteSource, told: Told | undefined): Promise<Result<Opened>> {
   const directory = await zipDirectory(source)
   if (!directory.ok) return directory
   const files = new Map(directory.value.filter((f) => !f.name.endsWith('/')).map((f) => [f.name, f]))
@@ -75,7 +79,7 @@ async function open(source: ByteSource): Promise<Result<Opened>> {
   // What follows is only worth reading where the journal says what it should be.
   if (problems.length) return { ok: false, problems }
   const kept = new Map<string, Uint8Array>()
-  problems.push(...(await checkFiles(source, files, expected, entries, so, kept)))
+  problems.push(...(await checkFiles(source, files, expected, entries, so, kept, told)))
   const leftOut = await linesOf(source, files.get(LEFT_OUT))
   const unfinished = await valuesOf(source, files.get(UNFINISHED))
   if (!unfinished) problems.push(changed(UNFINISHED))
@@ -192,12 +196,16 @@ async function checkFiles(
   entries: readonly Entry[],
   so: Unpacked,
   kept: Map<string, Uint8Array>,
+  told: Told | undefined,
 ): Promise<Problem[]> {
   const problems: Problem[] = []
+  let done = 0
   const checks = blobChecks(entries)
   let room = KEPT
   for (const [name, file] of files) {
     const own = expected.get(name)
+    await told?.(done, source.size)
+    done += file.packedSize
     if (name === JOURNAL || own === undefined) continue
     const named = BLOB.exec(name)?.[1]
     const side = NAMELESS_SIDE.exec(name)?.[1]
