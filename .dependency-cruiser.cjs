@@ -107,7 +107,8 @@ module.exports = {
     },
     {
       name: 'doors-of-the-core',
-      comment: 'From outside, a core folder is entered by its index; its fixtures are for the tests of any folder.',
+      comment:
+        'From outside, a core folder is entered by its index; its fixtures are for the tests of any folder.',
       severity: 'error',
       from: { path: '^src/(standins|verify|store|workers|features|app|cli)/' },
       to: {
