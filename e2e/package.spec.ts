@@ -51,6 +51,10 @@ test('two people went on with copies of one review; what one ruled is taken in b
   }
   await rule(one, 'A. Quill', 2)
   await rule(other, 'S. Ebers', 3)
+  await stage(other, 'Question')
+  const note = (page: Page) => page.getByLabel('Why concept A is not asked for')
+  await note(other).fill('few authors name the room')
+  await expect(other.locator('[data-state="saved"]')).toBeVisible()
   await stage(other, 'Methods')
   await other.keyboard.press('p')
   const file = info.outputPath('other.zip')
@@ -68,6 +72,15 @@ test('two people went on with copies of one review; what one ruled is taken in b
   await one.goto('/review/demo/selection')
   await one.getByRole('tab', { name: /^Between readers/ }).click()
   await expect(one.locator('.agreements')).toContainText('S. Ebers')
+
+  // What the other changed in the plan is taken over matter by matter.
+  await one.goto('/')
+  await one.locator('input[type=file]').setInputFiles(file)
+  const matters = parted.getByRole('region', { name: 'What was changed there in the plan' })
+  await matters.getByRole('checkbox', { name: /few authors name the room.*here: A, Setting/ }).check()
+  await matters.getByRole('button', { name: 'Take over 1 matter' }).click()
+  await expect(one.getByText('1 matter taken over; undo takes them back together.')).toBeVisible()
+  await expect(note(one)).toHaveValue('few authors name the room')
 
   // Kept both, they lie one beside the other, and each is opened as it is.
   await one.goto('/')

@@ -1,4 +1,5 @@
 export * from './values'
+export { deedsOf, mattersOf, withNeeds, type Matter } from './matters'
 export * from './commands'
 export * from './journal'
 export { KINDS, kindNamed, reachesBytes, said, type Kind, type Words } from './kinds'

@@ -3,10 +3,12 @@ import { App, Button, Modal } from 'antd'
 import { useRouter } from 'next/navigation'
 import { useEffect, useState } from 'react'
 import { messageOf, plural } from '@/core/base'
+import { deedsOf } from '@/core/review'
 import { useSession, useStore } from '@/store/provider'
 import { longDesk, type ComparedHere } from '@/workers'
 import { saveBackup } from '../shared/hand-on/save-package'
 import { takeSideIn } from '../shared/side-files/take-side'
+import { PartedMatters } from './parted-matters'
 import { takePackage } from './take-package'
 
 /** Differences of one part that are shown; the others are counted. */
@@ -60,6 +62,12 @@ export function PartedDialog({ file, reviewId, close }: { file: File; reviewId: 
       if (!read.ok) throw new Error(read.problems[0]?.message ?? 'The package was not taken.')
       return read.value
     })
+  const takeMatters = (chosen: ReadonlySet<string>): void =>
+    go(async () => {
+      await store.openReview(reviewId)
+      await store.actAll(deedsOf(found?.matters ?? [], chosen))
+      message.success(`${plural(chosen.size, 'matter')} taken over; undo takes them back together.`, 6)
+    })
   const others = found?.sides.reduce((n, s) => n + s.deeds, 0) ?? 0
   return (
     <Modal
@@ -101,6 +109,15 @@ export function PartedDialog({ file, reviewId, close }: { file: File; reviewId: 
               {found.sides.map((s) => `${plural(s.deeds, 'deed')} of ${s.name}`).join(', ')}. They can be
               taken in; nothing of yours is changed by it.
             </p>
+          )}
+          {found.matters.length > 0 && (
+            <>
+              <p className="sub">
+                Changed there in the plan since they parted. Tick what is to be the same here; runs and
+                rulings are not copied by it.
+              </p>
+              <PartedMatters matters={found.matters} busy={busy} take={takeMatters} />
+            </>
           )}
           <p className="sub">
             Kept both, they lie on the shelf one beside the other, and each goes on for itself. If the package
