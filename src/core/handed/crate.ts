@@ -92,7 +92,10 @@ const personId = (id: string): string => `#person-${encodeURIComponent(id)}`
 
 /** Whoever did something in the journal or is named in it; a name that was left out stays left out. */
 function peopleOf({ review, entries }: HandedFrom): Entity[] {
-  const ids = new Set([...entries.map((e) => e.by), ...review.people.map((p) => p.id)].filter(Boolean))
+  // A run of a journal that has gone over bears the name under which it was logged, and no entry may.
+  const runners = standingRuns(review.runs).map((r) => r.by)
+  const named = [...entries.map((e) => e.by), ...review.people.map((p) => p.id), ...runners]
+  const ids = new Set(named.filter(Boolean))
   return [...ids].map((id) => ({
     '@id': personId(id),
     '@type': 'Person',
