@@ -62,7 +62,7 @@ const term = (of: string, conceptId: string, sourceId = 'all'): Command => ({
     status: 'in use',
   },
 })
-const concept = (of: string, letter: 'A' | 'B', name: string): Command => ({
+const concept = (of: string, letter: 'A' | 'B' | 'C', name: string): Command => ({
   kind: 'concept.set',
   payload: { id: of, letter, name, essential: true, note: '' },
 })
@@ -96,6 +96,46 @@ describe('what another copy changed in its plan', () => {
     )
   })
 
+  it('leaves no term hanging in the air, whatever was removed here', () => {
+    const begun = [
+      ...(['a', 'b', 'c'] as const).map((of, n) => concept(of, (['A', 'B', 'C'] as const)[n]!, of)),
+      ...['s', 't'].map((of): Command => ({
+        kind: 'source.set',
+        payload: { id: of, kind: 'database', name: of, why: '' },
+      })),
+    ]
+    const removed = fc.oneof(
+      id.map((of): Command => ({ kind: 'concept.remove', payload: { id: of } })),
+      fc.constantFrom('s', 't').map((of): Command => ({ kind: 'source.remove', payload: { id: of } })),
+    )
+    const terms = fc.array(
+      fc
+        .tuple(fc.constantFrom('x', 'y', 'z'), id, fc.constantFrom('all', 's', 't'))
+        .map(([of, on, source]) => term(of, on, source)),
+      { minLength: 1, maxLength: 4 },
+    )
+    fc.assert(
+      fc.property(
+        fc.array(removed, { maxLength: 4 }),
+        terms,
+        fc.array(fc.boolean()),
+        (mine, theirs, picked) => {
+          const [origin, here, there] = [reviewOf(begun), reviewOf(begun, mine), reviewOf(begun, theirs)]
+          const matters = mattersOf(origin, here, there)
+          const chosen = new Set(matters.filter((_, n) => picked[n] ?? true).map((m) => m.key))
+          const after = reviewOf(begun, mine, deedsOf(matters, chosen))
+          for (const t of after.terms) {
+            expect(after.concepts.map((c) => c.id)).toContain(t.conceptId)
+            expect(['all', ...after.sources.map((s) => s.id)]).toContain(t.sourceId)
+          }
+          expect(after.terms).toHaveLength(chosen.size)
+          expect(new Set(after.concepts.map((c) => c.letter)).size).toBe(after.concepts.length)
+        },
+      ),
+      { endOnFailure: true },
+    )
+  })
+
   it('tells what was changed on both sides, and what it is here', () => {
     const question = (text: string): Command => ({ kind: 'question.set', payload: { text } })
     const [origin, here, there] = ['How?', 'Why?', 'When?'].map((text) => reviewOf([question(text)]))
@@ -103,6 +143,16 @@ describe('what another copy changed in its plan', () => {
       { about: 'Question', here: 'Why?', there: 'When?', both: true },
     ])
     expect(mattersOf(origin!, origin!, there!)).toMatchObject([{ here: 'How?', there: 'When?', both: false }])
+  })
+
+  it('brings back with a term the concept that is gone here, and says so', () => {
+    const before = [concept('a', 'A', 'Rooms'), concept('b', 'B', 'Noise')]
+    const origin = reviewOf(before)
+    const here = reviewOf(before, [{ kind: 'concept.remove', payload: { id: 'b' } }])
+    const [matter, ...others] = mattersOf(origin, here, reviewOf(before, [term('new', 'b')]))
+    expect(others).toEqual([])
+    expect(matter).toMatchObject({ key: 'Terms new', back: ['Noise'], needs: [] })
+    expect(matter!.commands.map((d) => d.kind)).toEqual(['concept.set', 'term.set'])
   })
 
   it('takes with a term the concept and the source that are new there', () => {

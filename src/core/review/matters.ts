@@ -14,6 +14,8 @@ export interface Matter {
   here: string | undefined
   /** It was changed here too since they parted: taking it over undoes that. */
   both: boolean
+  /** Concepts and sources that it hangs on, unchanged there and gone here: they come back with it. */
+  back: string[]
   /** Matters without which this one would hang in the air, by key. */
   needs: string[]
   commands: Command[]
@@ -94,20 +96,27 @@ export function mattersOf(origin: Review, here: Review, there: Review): Matter[]
     on: readonly (string | undefined)[] = [],
   ): void => {
     if (same(was, theirs) || same(mine, theirs)) return
+    const broughtBack = (key: string): Command[] =>
+      matters.some((m) => m.key === key) ? [] : goneHere(key, here, there)
     const said = (value: T | undefined, review: Review): string | undefined =>
       value === undefined ? undefined : words(value, review)
     const needs = on.flatMap((own) =>
       own === undefined ? [] : [keyOf('Concepts', own), keyOf('Sources', own)],
     )
     const both = !same(was, mine)
+    // What it hangs on may be gone here, and unchanged there: then it comes back with it.
+    const missing = theirs === undefined ? [] : needs.flatMap(broughtBack)
     matters.push({
       key: keyOf(about, id),
       about,
       there: said(theirs, there),
       here: said(mine, here),
       both,
+      back: missing.flatMap((c) =>
+        c.kind === 'concept.set' || c.kind === 'source.set' ? c.payload.name : [],
+      ),
       needs,
-      commands,
+      commands: [...missing, ...commands],
     })
   }
   const text = (value: string): string => value || 'nothing yet'
@@ -140,9 +149,24 @@ export function mattersOf(origin: Review, here: Review, there: Review): Matter[]
       `${plural(own.length, 'line')} in ${nameIn(review, sourceId)}`
     changed('Strategies', sourceId, threeOf(origin, here, there, sourceId), words, [command], on)
   }
-  // A matter needs only what is a matter itself: everything else is here.
+  // A matter needs only what is a matter itself: everything else is here, or comes back with it.
   const keys = new Set(matters.map((m) => m.key))
   return matters.map((m) => ({ ...m, needs: [...new Set(m.needs)].filter((key) => keys.has(key)) }))
+}
+
+/** The deed by which a concept or a source that is there and not here stands here; none where it does. */
+function goneHere(key: string, here: Review, there: Review): Command[] {
+  const lacks = (list: readonly { id: string }[], about: Matter['about'], id: string): boolean =>
+    keyOf(about, id) === key && !byId(list, id)
+  const letters = new Map(here.concepts.map((c) => [c.letter, c.id]))
+  const concept = there.concepts.find((c) => lacks(here.concepts, 'Concepts', c.id))
+  const source = there.sources.find((s) => lacks(here.sources, 'Sources', s.id))
+  return [
+    ...(concept ? [{ kind: 'concept.set', payload: withFreeLetter(concept, letters) } as const] : []),
+    ...(source
+      ? [...profilesFor(source, here, there), { kind: 'source.set', payload: source } as const]
+      : []),
+  ]
 }
 
 /** How the database of a source speaks, where that was described there and is not known here. */

@@ -1,7 +1,7 @@
 'use client'
 import { Button, Checkbox } from 'antd'
 import { useState } from 'react'
-import { plural } from '@/core/base'
+import { listed, plural } from '@/core/base'
 import { withNeeds, type Matter } from '@/core/review'
 
 /** What the package has otherwise in its plan, each to be taken over alone. What one hangs on is taken with it. */
@@ -39,6 +39,7 @@ export function PartedMatters({
                     onChange={(e) => turn(m, e.target.checked)}
                   >
                     {words(m)}
+                    {m.back.length > 0 && <span className="sub"> brings back {listed(m.back)}</span>}
                     {m.both && <span className="sub"> changed here too since then</span>}
                   </Checkbox>
                 </p>
