@@ -23,6 +23,13 @@ export function canonicalJson(value: unknown): string {
   throw new Error(`JSON holds no ${typeof value}`)
 }
 
+/**
+ * The same of a value as it is once it was written as JSON and read again; empty for undefined. Two values say the same in a
+ * file where these are equal.
+ */
+export const plainJson = (value: unknown): string =>
+  value === undefined ? '' : canonicalJson(JSON.parse(JSON.stringify(value)))
+
 /** SHA-256 of a text (as UTF-8) or of bytes, as 64 hexadecimal digits. */
 export function digestOf(content: string | Uint8Array): string {
   return bytesToHex(sha256(typeof content === 'string' ? utf8ToBytes(content) : content))

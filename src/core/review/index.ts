@@ -1,4 +1,5 @@
 export * from './values'
+export { sourceName } from './source-name'
 export { deedsOf, mattersOf, withNeeds, type Matter } from './matters'
 export * from './commands'
 export * from './journal'

@@ -5,6 +5,7 @@ import { Command } from './commands'
 import { fold } from './journal'
 import { journalOf } from './journal.fixture'
 import { deedsOf, mattersOf, withNeeds } from './matters'
+import { textTerm } from './term.fixture'
 import type { Review } from './values'
 
 const id = fc.constantFrom('a', 'b', 'c')
@@ -25,17 +26,7 @@ const planned: fc.Arbitrary<Command> = fc.oneof(
     .map((s): Command => ({ kind: 'source.set', payload: { kind: 'database', ...s } })),
   fc
     .record({ id, conceptId: id, expression: words, sourceId: fc.constantFrom('all', 's', 't') })
-    .map((t): Command => ({
-      kind: 'term.set',
-      payload: {
-        kind: 'text',
-        withNarrower: false,
-        mainFocus: false,
-        origin: 'typed',
-        status: 'in use',
-        ...t,
-      },
-    })),
+    .map(({ id: of, ...more }): Command => ({ kind: 'term.set', payload: textTerm(of, more) })),
   id.map((of): Command => ({ kind: 'term.remove', payload: { id: of } })),
 )
 const some = fc.array(planned, { maxLength: 12 })
@@ -48,21 +39,11 @@ const unlettered = (review: Review): Review => ({
   concepts: review.concepts.map((c) => ({ ...c, letter: 'A' as const })),
 })
 const all = (matters: ReturnType<typeof mattersOf>): Set<string> => new Set(matters.map((m) => m.key))
-const term = (of: string, conceptId: string, sourceId = 'all'): Command => ({
+const term = (id: string, conceptId: string, sourceId = 'all'): Command => ({
   kind: 'term.set',
-  payload: {
-    id: of,
-    conceptId,
-    sourceId,
-    kind: 'text',
-    expression: 'noise',
-    withNarrower: false,
-    mainFocus: false,
-    origin: 'typed',
-    status: 'in use',
-  },
+  payload: textTerm(id, { conceptId, sourceId }),
 })
-const concept = (of: string, letter: 'A' | 'B' | 'C', name: string): Command => ({
+const concept = (of: string, letter: 'A' | 'B' | 'C' | 'D', name: string): Command => ({
   kind: 'concept.set',
   payload: { id: of, letter, name, essential: true, note: '' },
 })
@@ -153,6 +134,26 @@ describe('what another copy changed in its plan', () => {
     expect(others).toEqual([])
     expect(matter).toMatchObject({ key: 'Terms new', back: ['Noise'], needs: [] })
     expect(matter!.commands.map((d) => d.kind)).toEqual(['concept.set', 'term.set'])
+  })
+
+  it('gives no letter twice, to what comes new and to what comes back', () => {
+    const before = [concept('a', 'A', 'Rooms'), concept('b', 'B', 'Noise'), concept('c', 'C', 'Reading')]
+    const mine: Command[] = [
+      ...['b', 'c'].map((id): Command => ({ kind: 'concept.remove', payload: { id } })),
+      concept('mine', 'B', 'Walls'),
+      concept('mine too', 'C', 'Voices'),
+    ]
+    const there = reviewOf(before, [concept('d', 'D', 'Age'), term('x', 'b'), term('y', 'c')])
+    const matters = mattersOf(reviewOf(before), reviewOf(before, mine), there)
+    const after = reviewOf(before, mine, deedsOf(matters, all(matters)))
+    expect(after.concepts.map((c) => `${c.letter} ${c.name}`)).toEqual([
+      'A Rooms',
+      'B Walls',
+      'C Voices',
+      'D Age',
+      'E Noise',
+      'F Reading',
+    ])
   })
 
   it('takes with a term the concept and the source that are new there', () => {

@@ -1,6 +1,7 @@
-import { canonicalJson, plural } from '../base'
+import { plainJson, plural } from '../base'
 import { limitWords } from '../query'
 import type { Command } from './commands'
+import { sourceName } from './source-name'
 import { LETTERS, type Concept, type Review, type Source } from './values'
 
 /** Something of the plan that another copy of a review has otherwise since the two parted, and that can be taken over alone. */
@@ -66,17 +67,14 @@ const KINDS: readonly Kind<{ id: string }>[] = [
     about: 'Terms',
     of: (r) => r.terms,
     words: (t, r) =>
-      `${t.expression}${t.sourceId === 'all' ? '' : ` in ${nameIn(r, t.sourceId)}`}${t.status === 'in use' ? '' : `, ${t.status}`}`,
+      `${t.expression}${t.sourceId === 'all' ? '' : ` in ${sourceName(r, t.sourceId)}`}${t.status === 'in use' ? '' : `, ${t.status}`}`,
     set: (payload) => ({ kind: 'term.set', payload }),
     remove: (id) => ({ kind: 'term.remove', payload: { id } }),
     on: (t) => [t.conceptId, t.sourceId === 'all' ? undefined : t.sourceId],
   }),
 ]
 
-const nameIn = (review: Review, id: string): string => review.sources.find((s) => s.id === id)?.name ?? id
-const same = (a: unknown, b: unknown): boolean => written(a) === written(b)
-const written = (value: unknown): string =>
-  value === undefined ? '' : canonicalJson(JSON.parse(JSON.stringify(value)))
+const same = (a: unknown, b: unknown): boolean => plainJson(a) === plainJson(b)
 const byId = (list: readonly { id: string }[], id: string): { id: string } | undefined =>
   list.find((v) => v.id === id)
 const keyOf = (about: Matter['about'], id: string): string => `${about} ${id}`
@@ -87,17 +85,18 @@ const keyOf = (about: Matter['about'], id: string): string => `${about} ${id}`
  */
 export function mattersOf(origin: Review, here: Review, there: Review): Matter[] {
   const matters: Matter[] = []
+  const letters: Letters = new Map(here.concepts.map((c) => [c.letter, c.id]))
   const changed = <T>(
     about: Matter['about'],
     id: string,
     [was, mine, theirs]: [T | undefined, T | undefined, T | undefined],
     words: (value: T, review: Review) => string,
-    commands: Command[],
+    commands: () => Command[],
     on: readonly (string | undefined)[] = [],
   ): void => {
     if (same(was, theirs) || same(mine, theirs)) return
     const broughtBack = (key: string): Command[] =>
-      matters.some((m) => m.key === key) ? [] : goneHere(key, here, there)
+      matters.some((m) => m.key === key) ? [] : goneHere(key, here, there, letters)
     const said = (value: T | undefined, review: Review): string | undefined =>
       value === undefined ? undefined : words(value, review)
     const needs = on.flatMap((own) =>
@@ -116,38 +115,43 @@ export function mattersOf(origin: Review, here: Review, there: Review): Matter[]
         c.kind === 'concept.set' || c.kind === 'source.set' ? c.payload.name : [],
       ),
       needs,
-      commands: [...missing, ...commands],
+      commands: [...missing, ...commands()],
     })
   }
   const text = (value: string): string => value || 'nothing yet'
-  changed('Question', 'title', [origin.title, here.title, there.title], text, [
+  changed('Question', 'title', [origin.title, here.title, there.title], text, () => [
     { kind: 'review.rename', payload: { title: there.title } },
   ])
-  changed('Question', 'text', [origin.question, here.question, there.question], text, [
+  changed('Question', 'text', [origin.question, here.question, there.question], text, () => [
     { kind: 'question.set', payload: { text: there.question } },
   ])
-  const letters = new Map(here.concepts.map((c) => [c.letter, c.id]))
   for (const id of idsIn(origin.concepts, there.concepts)) {
     const [was, mine, theirs] = [origin, here, there].map((r) => r.concepts.find((c) => c.id === id))
-    const commands: Command[] = theirs
-      ? [{ kind: 'concept.set', payload: withFreeLetter(theirs, letters) }]
-      : [{ kind: 'concept.remove', payload: { id } }]
+    const commands = (): Command[] =>
+      theirs
+        ? [{ kind: 'concept.set', payload: withFreeLetter(theirs, letters) }]
+        : [{ kind: 'concept.remove', payload: { id } }]
     changed('Concepts', id, [was, mine, theirs], conceptWords, commands)
   }
   for (const kind of KINDS)
     for (const id of idsIn(kind.of(origin), kind.of(there))) {
       const [was, mine, theirs] = [origin, here, there].map((r) => byId(kind.of(r), id))
-      const commands = [...profilesFor(theirs, here, there), theirs ? kind.set(theirs) : kind.remove(id)]
+      const commands = (): Command[] => [
+        ...profilesFor(theirs, here, there),
+        theirs ? kind.set(theirs) : kind.remove(id),
+      ]
       const on = theirs && kind.on ? kind.on(theirs) : []
       changed(kind.about, id, [was, mine, theirs], kind.words, commands, on)
     }
   for (const sourceId of new Set([...Object.keys(origin.strategies), ...Object.keys(there.strategies)])) {
     const lines = there.strategies[sourceId] ?? []
-    const command: Command = { kind: 'strategy.set', payload: { sourceId, lines, why: 'brought over' } }
+    const commands = (): Command[] => [
+      { kind: 'strategy.set', payload: { sourceId, lines, why: 'brought over' } },
+    ]
     const on = [sourceId, ...lines.map((l) => l.conceptId)]
     const words = (own: typeof lines, review: Review): string =>
-      `${plural(own.length, 'line')} in ${nameIn(review, sourceId)}`
-    changed('Strategies', sourceId, threeOf(origin, here, there, sourceId), words, [command], on)
+      `${plural(own.length, 'line')} in ${sourceName(review, sourceId)}`
+    changed('Strategies', sourceId, threeOf(origin, here, there, sourceId), words, commands, on)
   }
   // A matter needs only what is a matter itself: everything else is here, or comes back with it.
   const keys = new Set(matters.map((m) => m.key))
@@ -155,10 +159,9 @@ export function mattersOf(origin: Review, here: Review, there: Review): Matter[]
 }
 
 /** The deed by which a concept or a source that is there and not here stands here; none where it does. */
-function goneHere(key: string, here: Review, there: Review): Command[] {
+function goneHere(key: string, here: Review, there: Review, letters: Letters): Command[] {
   const lacks = (list: readonly { id: string }[], about: Matter['about'], id: string): boolean =>
     keyOf(about, id) === key && !byId(list, id)
-  const letters = new Map(here.concepts.map((c) => [c.letter, c.id]))
   const concept = there.concepts.find((c) => lacks(here.concepts, 'Concepts', c.id))
   const source = there.sources.find((s) => lacks(here.sources, 'Sources', s.id))
   return [
@@ -189,8 +192,11 @@ const threeOf = (origin: Review, here: Review, there: Review, id: string): [Line
   return [of(origin), of(here), of(there)]
 }
 
+/** Who has each letter here, what is taken over counted in. */
+type Letters = Map<Concept['letter'], string>
+
 /** The concept with its letter, or with the next free one where another concept has that; it is taken then. */
-function withFreeLetter(concept: Concept, taken: Map<Concept['letter'], string>): Concept {
+function withFreeLetter(concept: Concept, taken: Letters): Concept {
   const free = (letter: Concept['letter']): boolean => (taken.get(letter) ?? concept.id) === concept.id
   const letter = free(concept.letter) ? concept.letter : LETTERS.find(free)
   if (letter === undefined) return concept
