@@ -1,11 +1,10 @@
 import { randomBytes } from 'node:crypto'
 import { unzipSync } from 'fflate'
 import { dateWords } from '../core/account'
-import { digestWords, fail, listed, ok, plural, thousands, type Result } from '../core/base'
+import { digestWords, listed, ok, plural, thousands, type Result } from '../core/base'
 import {
   difference,
   leftOutWords,
-  openReview,
   openWhole,
   packForPeople,
   packWithout,
@@ -72,14 +71,12 @@ async function leftOut(file: string, what: LeftOut): Promise<Result<Uint8Array>>
 /** What is packed as it is, or as a plan, is read once. */
 async function asItIs(file: string, plan: boolean): Promise<Result<Uint8Array>> {
   going.say('reading the package')
-  const read = await openReview(inMemory(inputBytes(file)))
-  if (!read.ok) return read
-  const newer = newerProblem(read.value.entries)
-  if (newer) return fail(newer)
+  const read = await openReviewFile(file)
+  if ('problems' in read) return { ok: false, problems: read.problems }
   going.say('making its files')
-  if (plan) return ok(await planPackage(read.value))
-  const { entries, packed } = read.value
-  return ok(await packForPeople(await handedFrom(read.value), { entries, ...(await packed()) }))
+  if (plan) return ok(await planPackage(read))
+  const { entries, packed } = read
+  return ok(await packForPeople(await handedFrom(read), { entries, ...(await packed()) }))
 }
 
 async function planPackage({ review, packed }: OpenedReview): Promise<Uint8Array> {

@@ -1,5 +1,5 @@
 import { adviceOn, draftAccount, factsIn, GENERATOR, readFrozen, type FactContext } from '../core/account'
-import { canonicalJson, plural } from '../core/base'
+import { plainJson, plural } from '../core/base'
 import { figuresAt } from '../core/figures'
 import { RULES_VERSION } from '../core/records'
 import { fold, partitionOf } from '../core/review'
@@ -113,8 +113,6 @@ export async function checkFrozen({ review, entries, beside, blob }: OpenedRevie
   )
 }
 
-const plainJson = (value: unknown): string =>
-  value === undefined ? '' : canonicalJson(JSON.parse(JSON.stringify(value)))
 const short = (value: unknown): string => plainJson(value).slice(0, 60) || 'not there'
 
 /** Numbers that a person typed and that the record does not hold: no fault, but a reader should know of them. */

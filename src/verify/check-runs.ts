@@ -1,5 +1,5 @@
 import { plural, thousands } from '../core/base'
-import { standingRuns, type Run } from '../core/review'
+import { sourceName, standingRuns, type Run } from '../core/review'
 import { runStrategy } from '../core/strategy'
 import { evidenceNow, RELEASES, standin, type OpenStandin } from '../standins'
 import type { OpenedReview } from '../core/handed'
@@ -23,7 +23,7 @@ export async function checkRuns(
   const remarks: string[] = []
   const groups: Group[] = []
   let elsewhere = 0
-  const nameOf = (run: Run): string => review.sources.find((s) => s.id === run.sourceId)?.name ?? run.sourceId
+  const nameOf = (run: Run): string => sourceName(review, run.sourceId)
   for (const run of standingRuns(review.runs)) {
     const standinId = review.sources.find((s) => s.id === run.sourceId)?.profileId
     if (run.how !== 'stand-in' || !standinId || !standin(standinId) || !run.reached) {

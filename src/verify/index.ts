@@ -64,19 +64,27 @@ export async function verifyFile(
     ? [`${plural(packed.leftOut.length, 'file')} left out when it was packed.`]
     : []
   const first = checked('Package', `${beside} against the manifest, ${chain}`, [], remarks)
-  here.done?.(first)
-  const checks = [first]
   const more = [
+    () => first,
     () => checkArchive(bytes),
     unlessNewer(opened, BYTES, () => checkBytes(bytes, opened, packed, here)),
     () => checkCrate(bytes),
   ]
-  for (const check of more) {
+  return { checks: await inTurn(more, here), opened, runs }
+}
+
+/** Makes these checks one after another, and tells of each as it is done. */
+async function inTurn(
+  checks: readonly (() => Check | Promise<Check>)[],
+  { done }: Pick<VerifyHere, 'done'>,
+): Promise<Check[]> {
+  const made: Check[] = []
+  for (const check of checks) {
     const found = await check()
-    here.done?.(found)
-    checks.push(found)
+    done?.(found)
+    made.push(found)
   }
-  return { checks, opened, runs }
+  return made
 }
 
 /** What is reckoned from the record cannot be held against a record of which a part is not known here. */
@@ -93,7 +101,7 @@ function unlessNewer(
 export async function verifyPackage(bytes: Uint8Array, here: VerifyHere, digest?: string): Promise<Check[]> {
   const { checks, opened, runs } = await verifyFile(bytes, here)
   if (!opened) return checks
-  const more: (() => Check | Promise<Check>)[] = [
+  const more = [
     ...(digest === undefined ? [] : [() => checkDigest(digest, opened.entries)]),
     unlessNewer(opened, 'Works', () => checkPartition(opened)),
     unlessNewer(opened, 'Flow', () => checkFlow(opened)),
@@ -101,10 +109,5 @@ export async function verifyPackage(bytes: Uint8Array, here: VerifyHere, digest?
     unlessNewer(opened, 'Typed numbers', () => checkTyped(opened)),
     unlessNewer(opened, 'Runs', () => runs ?? checkRuns(opened, here.standin)),
   ]
-  for (const check of more) {
-    const found = await check()
-    here.done?.(found)
-    checks.push(found)
-  }
-  return checks
+  return [...checks, ...(await inTurn(more, here))]
 }

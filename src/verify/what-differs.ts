@@ -1,4 +1,4 @@
-import { canonicalJson, thousands } from '../core/base'
+import { plainJson, thousands } from '../core/base'
 import {
   fold,
   foldFrom,
@@ -113,18 +113,15 @@ function sinceWhen(
   value: unknown,
 ): number | undefined {
   if (entries.length > SOUGHT_IN) return undefined
-  const is = canonical(value)
+  const is = plainJson(value)
   let since: number | undefined
   let before: Snapshot | undefined
   for (let n = 1; n <= entries.length; n++) {
     const some = entries.slice(0, n)
     const folded: Folded = (before && foldFrom(before, some, beside)) ?? fold(some, beside)
     before = snapshotOf(some, folded)
-    if (canonical(at(plainReview(folded.review), path)) !== is) since = undefined
+    if (plainJson(at(plainReview(folded.review), path)) !== is) since = undefined
     else since ??= entries[n - 1]!.seq
   }
   return since
 }
-
-const canonical = (value: unknown): string =>
-  value === undefined ? '' : canonicalJson(JSON.parse(JSON.stringify(value)))

@@ -2,22 +2,11 @@ import mammoth from 'mammoth'
 import Papa from 'papaparse'
 import { describe, expect, it } from 'vitest'
 import { PROFILES } from '../../standins/profiles'
-import { emptyReview, type Review, type Term } from '../review'
+import { emptyReview, type Review } from '../review'
+import { textTerm } from '../review/term.fixture'
 import { toWord } from './documents/word'
 import { gridCsv, toMarkdown, worksheet, worksheetTree } from '.'
 
-const term = (id: string, more: Partial<Term>): Term => ({
-  id,
-  conceptId: 'b',
-  sourceId: 'all',
-  kind: 'text',
-  expression: 'noise',
-  withNarrower: false,
-  mainFocus: false,
-  origin: 'typed',
-  status: 'in use',
-  ...more,
-})
 const review: Review = {
   ...emptyReview('r'),
   title: 'Sound | rooms',
@@ -30,16 +19,16 @@ const review: Review = {
   ],
   limits: [{ id: 'l', limit: { kind: 'peer reviewed' }, reason: 'judged by others' }],
   terms: [
-    term('1', { expression: '"sound field", loud' }),
-    term('2', { expression: '=SUM(A1)', status: 'dropped', reason: 'a "joke"' }),
-    term('3', {
+    textTerm('1', { expression: '"sound field", loud' }),
+    textTerm('2', { expression: '=SUM(A1)', status: 'dropped', reason: 'a "joke"' }),
+    textTerm('3', {
       sourceId: 'g',
       kind: 'heading',
       expression: 'Room acoustics',
       withNarrower: true,
       mainFocus: true,
     }),
-    term('4', { conceptId: 'gone' }),
+    textTerm('4', { conceptId: 'gone' }),
   ],
   gaps: [{ id: 'x', conceptId: 'b', sourceId: 'f', about: 'reverberation' }],
 }
@@ -83,7 +72,7 @@ describe('the worksheet', () => {
     const both = worksheet(
       {
         ...review,
-        terms: [...review.terms, term('5', { conceptId: 'gone', sourceId: 'f', kind: 'heading' })],
+        terms: [...review.terms, textTerm('5', { conceptId: 'gone', sourceId: 'f', kind: 'heading' })],
       },
       () => undefined,
     )

@@ -2,27 +2,17 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { emptyRecord } from '../records'
 import { emptyReview, type Review } from '../review'
+import { textTerm } from '../review/term.fixture'
 import { termYields } from '.'
 
-const term = (id: string, kind: 'text' | 'heading', expression: string): Review['terms'][number] => ({
-  id,
-  conceptId: 'a',
-  kind,
-  expression,
-  sourceId: 'all',
-  withNarrower: false,
-  mainFocus: false,
-  origin: 'typed',
-  status: 'in use',
-})
 const review: Review = {
   ...emptyReview('r'),
   terms: [
-    term('noise', 'text', 'noise'),
-    term('stem', 'text', 'listen*'),
-    term('phrase', 'text', '"noise in rooms"'),
-    term('near', 'text', 'noise NEAR/3 rooms'),
-    term('heading', 'heading', 'Classroom Acoustics'),
+    textTerm('noise', { expression: 'noise' }),
+    textTerm('stem', { expression: 'listen*' }),
+    textTerm('phrase', { expression: '"noise in rooms"' }),
+    textTerm('near', { expression: 'noise NEAR/3 rooms' }),
+    textTerm('heading', { kind: 'heading', expression: 'Classroom Acoustics' }),
   ],
 }
 const WORDS = ['noise', 'in', 'rooms', 'listen', 'listening', 'reads']

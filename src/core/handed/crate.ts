@@ -1,5 +1,14 @@
 import { GENERATOR } from '../account'
-import { blobsOf, commandOf, kindNamed, nameOf, standingRuns, type Listed, type Run } from '../review'
+import {
+  blobsOf,
+  commandOf,
+  kindNamed,
+  nameOf,
+  sourceName,
+  standingRuns,
+  type Listed,
+  type Run,
+} from '../review'
 import { strategyPath } from './files'
 import type { HandedFrom } from './from'
 import type { HandedFile } from './index-page'
@@ -106,7 +115,7 @@ function peopleOf({ review, entries }: HandedFrom): Entity[] {
 const databaseOf = ({ review }: HandedFrom, r: Run): Entity => ({
   '@id': databaseId(r),
   '@type': 'SoftwareApplication',
-  name: review.sources.find((s) => s.id === r.sourceId)?.name ?? r.sourceId,
+  name: sourceName(review, r.sourceId),
   version: r.release || 'not noted',
 })
 

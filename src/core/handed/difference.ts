@@ -8,7 +8,16 @@ import {
 } from '../account'
 import { heldEntries, plural, thousands } from '../base'
 import { limitWords } from '../query'
-import { nameOf, nameOfPerson, planOf, relate, type Relation, type Review, type Ruling } from '../review'
+import {
+  nameOf,
+  nameOfPerson,
+  planOf,
+  relate,
+  sourceName,
+  type Relation,
+  type Review,
+  type Ruling,
+} from '../review'
 import type { ReadReview } from './read-review'
 
 /** What differs between two packages in one respect, each difference a line. */
@@ -76,12 +85,9 @@ function changes<T>(
   ]
 }
 
-const nameIn = (review: Review, sourceId: string): string =>
-  review.sources.find((s) => s.id === sourceId)?.name ?? sourceId
-
 const termLines = (a: Review, b: Review): string[] => {
   const words = (t: Review['terms'][number]): string =>
-    `${t.expression}${t.sourceId === 'all' ? '' : ` (${nameIn(b, t.sourceId)})`}${t.status === 'in use' ? '' : `, ${t.status}`}`
+    `${t.expression}${t.sourceId === 'all' ? '' : ` (${sourceName(b, t.sourceId)})`}${t.status === 'in use' ? '' : `, ${t.status}`}`
   return changes([a.terms, b.terms], (t) => t.id, words)
 }
 
@@ -92,7 +98,7 @@ function strategyLines(a: Review, b: Review): string[] {
       [a.strategies[id] ?? [], b.strategies[id] ?? []],
       (l) => l.id,
       (l) => [l.described ?? l.text, ...l.limits.map(limitWords)].join(' + '),
-    ).map((words) => `${nameIn(b.strategies[id] ? b : a, id)}, ${words}`),
+    ).map((words) => `${sourceName(b.strategies[id] ? b : a, id)}, ${words}`),
   )
 }
 
@@ -104,7 +110,7 @@ function countLines({ review: a, told: x }: ReadReview, { review: b, told: y }: 
     if (was === is) return []
     const run = b.runs.findLast((r) => r.lineId === lineId) ?? a.runs.findLast((r) => r.lineId === lineId)!
     const count = (n: number | undefined): string => (n === undefined ? 'not run' : thousands(n))
-    return [`line ${run.number} in ${nameIn(b, run.sourceId)}: ${count(was)} became ${count(is)}`]
+    return [`line ${run.number} in ${sourceName(b, run.sourceId)}: ${count(was)} became ${count(is)}`]
   })
   const [f, g] = [x.figures, y.figures]
   const figure = (words: string, was: number, is: number): string[] =>

@@ -10,7 +10,7 @@ import {
   toMarkdown,
   type AppendixContext,
 } from '../account'
-import { canonicalJson, holdsNothing } from '../base'
+import { plainJson, holdsNothing } from '../base'
 import type { Rasteriser } from '../picture'
 import { cslJsonPieces, writeRis } from '../records'
 import { plainReview, type Source } from '../review'
@@ -89,11 +89,7 @@ export async function handedFiles(
   if (overlap) figure(files, drawing, 'overlap', 'what the sources have in common', overlap.svg)
   const borne: WordsFile[] = [...(overlap?.files ?? []), ...checklistFiles(context), ...databaseFiles(from)]
   for (const [path, about, content] of borne) text(path, about, content)
-  text(
-    'review.json',
-    'the review as the journal comes to',
-    () => `${canonicalJson(JSON.parse(JSON.stringify(plainReview(review))))}\n`,
-  )
+  text('review.json', 'the review as the journal comes to', () => `${plainJson(plainReview(review))}\n`)
   text('licences.txt', 'whose this is', () => LICENCES)
   const others = new Map(files)
   text('index.html', 'the section with its evidence, to be read in a browser: begin here', () =>

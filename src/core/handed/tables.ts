@@ -1,6 +1,6 @@
 import { held, heldEntries } from '../base'
 import { csvText } from '../records'
-import type { Review, WorkRead } from '../review'
+import { sourceName, type Review, type WorkRead } from '../review'
 import { placeOf, reasonWords, type SaidOfWork } from '../selection'
 import { saidOfWorks } from '../figures'
 import type { HandedFrom } from './from'
@@ -9,7 +9,6 @@ import { inPieces } from './pieces'
 /** Every work with its records, where each came from, and where it stands in the flow. */
 export function* worksTable({ review, works, told }: HandedFrom): Generator<string> {
   const said: ReadonlyMap<string, SaidOfWork> = saidOfWorks(works, review)
-  const nameOf = (id: string): string => review.sources.find((s) => s.id === id)?.name ?? id
   const row = (w: WorkRead): string[] => {
     const { place, reason } = placeOf(held(told.ruled.byWork, w.id), said.get(w.id))
     return [
@@ -20,7 +19,7 @@ export function* worksTable({ review, works, told }: HandedFrom): Generator<stri
       place,
       reason === undefined ? '' : reasonWords(review, reason),
       w.records.join(' '),
-      [...new Set(w.from.map((f) => nameOf(f.sourceId)))].join('; '),
+      [...new Set(w.from.map((f) => sourceName(review, f.sourceId)))].join('; '),
     ]
   }
   yield csvText([['Work', 'Title', 'Year', 'DOI', 'Place in the flow', 'Reason', 'Records', 'Found in']])

@@ -1,4 +1,4 @@
-import { canonicalJson, digestOf } from '@/core/base'
+import { plainJson, digestOf } from '@/core/base'
 import { layColumns, type ListColumns, type Rec } from '@/core/records'
 import {
   citationsOf,
@@ -48,11 +48,7 @@ interface Kept {
 
 /** Identifies all that the works of a review are made from, and the way in which they are laid out. */
 export const madeFrom = (review: MadeFrom): string =>
-  digestOf(
-    new TextEncoder().encode(
-      canonicalJson(JSON.parse(JSON.stringify([LAYOUT, worksMadeFrom({ ...review, knownItems: [] })]))),
-    ),
-  )
+  digestOf(new TextEncoder().encode(plainJson([LAYOUT, worksMadeFrom({ ...review, knownItems: [] })])))
 
 /** Lays works out: from what was kept of them, or from their records. */
 export class Laying {

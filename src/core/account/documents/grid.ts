@@ -2,7 +2,7 @@ import Papa from 'papaparse'
 import { limitHonour, type Profile } from '../../profile'
 import { limitWords } from '../../query'
 import { cell, type Block, type DocumentTree } from './tree'
-import { frameworkOf, type Concept, type Review, type Source, type Term } from '../../review'
+import { frameworkOf, sourceName, type Concept, type Review, type Source, type Term } from '../../review'
 
 /** What is planned to be typed for a term, as people write it down: "Room acoustics (with narrower, main focus)". */
 export function termWords(term: Term): string {
@@ -16,15 +16,14 @@ export function termWords(term: Term): string {
  * reason. Terms of concepts that are gone are left out, as they are in the grid.
  */
 export function gridCsv(review: Review): string {
-  const sourceName = (id: string): string =>
-    id === 'all' ? 'every source' : (review.sources.find((s) => s.id === id)?.name ?? id)
+  const where = (id: string): string => (id === 'all' ? 'every source' : sourceName(review, id))
   const rows = review.concepts.flatMap((c) =>
     review.terms
       .filter((t) => t.conceptId === c.id)
       .map((t) => ({
         concept: c.letter,
         name: c.name,
-        source: sourceName(t.sourceId),
+        source: where(t.sourceId),
         kind: t.kind === 'text' ? 'text word' : t.kind,
         term: t.expression,
         'with narrower': t.withNarrower ? 'yes' : '',

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { canonicalJson, digestWords, fail, ok, problem, type Result } from '../../base'
+import { plainJson, digestWords, fail, ok, problem, type Result } from '../../base'
 import type { Figures } from '../../figures'
 import { text } from '../document'
 import { withoutComments, type Block, type DocumentTree } from '../documents/tree'
@@ -52,8 +52,7 @@ export function freezeText(
 }
 
 /** The bytes under whose digest a frozen text lies beside the journal. */
-export const frozenBytes = (frozen: FrozenDocument): Uint8Array =>
-  new TextEncoder().encode(canonicalJson(JSON.parse(JSON.stringify(frozen))))
+export const frozenBytes = (frozen: FrozenDocument): Uint8Array => new TextEncoder().encode(plainJson(frozen))
 
 const Cell = z.array(
   z.union([
