@@ -8,8 +8,11 @@ export type StyleId = keyof typeof STYLES
 
 /** What makes references out of items: a style processor that was given a style and its language. */
 export interface StyleEngine {
-  /** The HTML of each item's entry by id, in the order of the style, and whether it hangs. */
-  bibliography: (items: readonly CslItem[]) => { entries: { id: string; html: string }[]; hanging: boolean }
+  /**
+   * The HTML of each item's entry with the place that the item has in what was given, in the order of the style, and
+   * whether entries hang. A list by itself: what was asked for before leaves nothing in it.
+   */
+  bibliography: (items: readonly CslItem[]) => { entries: { at: number; html: string }[]; hanging: boolean }
 }
 
 export interface Reference {
@@ -61,21 +64,20 @@ export const safeHtml = (html: string): string =>
 
 /** References to records, sorted as the style has it, each with what wants a human eye. */
 export function referenceList(records: readonly Rec[], engine: StyleEngine): Reference[] {
-  const items = records.map((r, i) => forReferences(r, String(i)))
-  return engine.bibliography(items).entries.map(({ id, html }) => {
+  return engine.bibliography(records.map(forReferences)).entries.map(({ at, html }) => {
     const safe = safeHtml(html)
-    return { at: Number(id), html: safe, text: plainReference(safe), hints: hintsFor(records[Number(id)]!) }
+    return { at, html: safe, text: plainReference(safe), hints: hintsFor(records[at]!) }
   })
 }
 
-/** An item under a number of its own, without what is not the work's: an address with a session, the program's fields. */
-function forReferences(r: Rec, id: string): CslItem {
+/** An item without what is not the work's: an address with a session, the program's fields. */
+function forReferences(r: Rec): CslItem {
   const { custom: _custom, abstract: _abstract, note: _note, keyword: _keyword, ...item } = toCsl(r)
   if (typeof item.URL === 'string' && (holdsSession(item.URL) || !/^https?:\/\//i.test(item.URL)))
     delete item.URL
   // A title that comes with its mark at the end gets no second one from the style.
   if (typeof item.title === 'string') item.title = escapedTags(item.title.trim().replace(/(?<!\.\.)\.$/, ''))
-  return { ...item, id } as CslItem
+  return item as CslItem
 }
 
 /** Only the tags that CSL knows are tags; others are text. */

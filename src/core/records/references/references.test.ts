@@ -1,5 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
+import { trials } from '../../base/trials.fixture'
 import { emptyRecord, type Rec } from '../record'
 import { hintsFor, holdsSession } from './hints'
 import { plainReference, referenceList, safeHtml } from './list'
@@ -77,6 +78,31 @@ describe('references', () => {
       expect(referenceList([{ ...bare, url }], styleEngine('apa'))[0]!.text).not.toContain('example.org')
     }
     expect(holdsSession('https://example.org/proxy-methods?id=9')).toBe(false)
+  })
+
+  it('hold the works that were asked for and no others, whatever was asked of the same processor before', () => {
+    const surnames = ['Ahola', 'Quill', 'Marrow']
+    const record = fc
+      .record({ who: fc.nat(2), year: fc.constantFrom(2019, 2020), title: fc.nat(5) })
+      .map(({ who, year, title }): Rec => ({
+        ...article,
+        title: `Study ${title} of rooms`,
+        authors: [`${surnames[who]}, R.`],
+        year,
+        doi: `10.5555/${who}.${year}.${title}`,
+      }))
+    for (const style of ['apa', 'vancouver', 'harvard1'] as const) {
+      const kept = styleEngine(style)
+      fc.assert(
+        fc.property(fc.array(record, { maxLength: 6 }), (records) => {
+          const list = referenceList(records, kept)
+          expect(list.map((r) => r.at).sort()).toEqual(records.map((_, i) => i))
+          for (const { at, text } of list) expect(text).toContain(records[at]!.title)
+          expect(list).toEqual(referenceList(records, styleEngine(style)))
+        }),
+        { numRuns: trials(5, 40) },
+      )
+    }
   })
 
   it('say where a human eye is wanted', () => {

@@ -18,9 +18,13 @@ CSL.XmlJSON.prototype.getNodesByName = function (of, name, called, found) {
   return known.get(called) ?? []
 }
 
-/** A processor for a style (CSL 1.0.2), in English. Making one takes a while: keep it for as many lists as there are. */
+/**
+ * A processor for a style (CSL 1.0.2), in English. Making one takes a while: keep it for as many lists as there are. It
+ * remembers items by their ids, so no id is ever given twice, and what an earlier list left is let go of before the next.
+ */
 export function styleEngine(style: StyleId): StyleEngine {
-  let items = new Map<string, CslItem>()
+  let given = 0
+  const items = new Map<string, CslItem>()
   const engine = new CSL.Engine(
     {
       retrieveLocale: () => locales['en-US'],
@@ -31,13 +35,20 @@ export function styleEngine(style: StyleId): StyleEngine {
   )
   return {
     bibliography: (of) => {
-      items = new Map(of.map((item) => [item.id, item]))
-      engine.updateItems(of.map((item) => item.id))
+      items.clear()
+      engine.updateItems([])
+      const places = new Map<string, number>()
+      of.forEach((item, at) => {
+        const id = `item-${given++}`
+        places.set(id, at)
+        items.set(id, { ...item, id })
+      })
+      engine.updateItems([...places.keys()])
       const made = engine.makeBibliography()
       if (!made) return { entries: [], hanging: false }
       const [{ entry_ids: ids, hangingindent }, entries] = made
       return {
-        entries: entries.map((html, n) => ({ id: ids[n]![0]!, html })),
+        entries: entries.map((html, n) => ({ at: places.get(ids[n]![0]!)!, html })),
         hanging: hangingindent !== undefined && hangingindent !== false,
       }
     },

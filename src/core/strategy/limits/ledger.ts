@@ -1,14 +1,7 @@
-import {
-  numbersIn,
-  parse,
-  referredLines,
-  sameLimit,
-  stricterLimit,
-  type Expr,
-  type LimitKind,
-  type LimitValue,
-} from '../../query'
+import { keptFor } from '../../base'
+import { parse, referredLines, sameLimit, stricterLimit, type LimitKind, type LimitValue } from '../../query'
 import { finalNumber, type LineLike } from '../lines/keys'
+import { limitsOfEach } from './limits-of-each'
 
 /**
  * How a planned limit stands in one source. `applied`: it holds for what the strategy finds; `run` says whether that was
@@ -31,15 +24,7 @@ export interface LedgerSource {
 }
 
 /** For each line the limits that hold for everything it finds: its own, and those that hold for what it is made of. */
-export function limitsInForce(lines: readonly LineLike[]): LimitValue[][] {
-  const all: LimitValue[][] = []
-  lines.forEach((line, i) => {
-    const { tree } = parse(line.text)
-    const below = tree ? forceOf(tree, (n) => (n >= 1 && n <= i ? all[n - 1]! : [])) : []
-    all.push([...below, ...line.limits])
-  })
-  return all
-}
+export const limitsInForce: (lines: readonly LineLike[]) => LimitValue[][] = keptFor(limitsOfEach)
 
 /** The limits that hold for the line which says what the strategy found; none where there is no such line. */
 export const limitsThatCount = (lines: readonly LineLike[]): LimitValue[] =>
@@ -51,34 +36,6 @@ export const limitsThatCount = (lines: readonly LineLike[]): LimitValue[] =>
  */
 export const limitsToSend = (lines: readonly LineLike[], keepsLines: boolean): (readonly LimitValue[])[] =>
   keepsLines ? lines.map((l) => l.limits) : limitsInForce(lines)
-
-/** AND is limited by each of its parts; OR only by what limits every part; what is left after NOT as its first part. */
-function forceOf(e: Expr, ofLine: (number: number) => readonly LimitValue[]): LimitValue[] {
-  const parts = (list: readonly Expr[]): LimitValue[][] => list.map((p) => forceOf(p, ofLine))
-  switch (e.kind) {
-    case 'line':
-      return [...ofLine(e.number)]
-    case 'lines': {
-      const lists = numbersIn(e.ranges).map(ofLine)
-      return e.mode === 'all' ? lists.flat() : inAll(lists)
-    }
-    case 'and':
-      return parts(e.parts).flat()
-    case 'or':
-      return inAll(parts(e.parts))
-    case 'not':
-      return forceOf(e.parts[0]!, ofLine)
-    case 'fields':
-      return forceOf(e.of, ofLine)
-    default:
-      return []
-  }
-}
-
-function inAll(lists: readonly (readonly LimitValue[])[]): LimitValue[] {
-  const [first = [], ...rest] = lists
-  return first.filter((l) => rest.every((list) => list.some((x) => sameLimit(x, l))))
-}
 
 /**
  * How one planned limit stands in a source, judged by its last line. A limit that some line set and the last line does
