@@ -84,7 +84,7 @@ module.exports = {
       severity: 'error',
       from: { path: '^src/workers/records/blocks-here\\.ts$' },
       to: {
-        path: '^src/(features|ui|app|cli)/|^src/store/(?!(?:db|compress|connection|derived|digest-soon)\\.ts$)',
+        path: '^src/(features|ui|app|cli)/|^src/store/(?!(?:db|compress|connection|derived|digest-soon|kept-state)\\.ts$)',
       },
     },
     {

@@ -43,6 +43,8 @@ export interface RecordsElsewhere {
   worksOf: (review: Review) => Promise<WorksHanded>
   /** Reads all records again and gives how many are missing or damaged. */
   check: (review: Review) => Promise<number>
+  /** The state that is kept of a review, held against its journal; undefined where none is kept. */
+  wrongInKept: (reviewId: string) => Promise<{ seq: number; wrong: string[] } | undefined>
   /** What lies under a digest, made again from what is in memory there. */
   rescued: (digest: string) => Promise<Uint8Array | undefined>
   /** Lets go of what was made of a review's records, where the review is removed for good. */

@@ -10,7 +10,7 @@ const RESCUE = 'Save a package: it holds everything on this screen, written or n
  * What is said of each fault in each moment: what has happened, what it means for the work, and what to do. A sentence
  * says that something is saved only where that is so; see `unsaved` below.
  */
-export const FAULT_WORDS: Record<Fault | 'parted', Record<Moment, string>> = {
+export const FAULT_WORDS: Record<Told, Record<Moment, string>> = {
   full: {
     open: 'The storage of this browser is full, so nothing new can be kept in it. Free some space, then try again; what is already stored can still be opened.',
     work: `The storage of this browser is full. Free some space and try again, or save a package now: it holds everything on this screen, written or not.`,
@@ -25,7 +25,7 @@ export const FAULT_WORDS: Record<Fault | 'parted', Record<Moment, string>> = {
   },
   deleted: {
     open: 'The data of this page were removed from this browser, so its reviews are no longer here. Open a package to have one again.',
-    work: `The data of this page were removed from this browser while the review was open. What is on the screen is written anew at your next step, or try again now. ${RESCUE}`,
+    work: `The data of this page were removed from this browser while the review was open. ${RESCUE}`,
     rescue:
       'The data of this page were removed; the package was made from what is on the screen. Files that lay in the storage are missing, and the package names them.',
   },
@@ -45,6 +45,16 @@ export const FAULT_WORDS: Record<Fault | 'parted', Record<Moment, string>> = {
     work: `What you did last could not be written. Try again. ${RESCUE}`,
     rescue: 'The storage could not be reached; the package was made from what is on the screen.',
   },
+  removed: {
+    open: 'The data of this page were removed from this browser, so its reviews are no longer here. Open a package to have one again.',
+    work: `The data of this page were removed from this browser while the review was open. All of it is still in memory, and is written anew at your next step, or when you try again now. ${RESCUE}`,
+    rescue: 'The package was made from what is on the screen and in memory.',
+  },
+  gone: {
+    open: 'The data of this page were removed from this browser, so its reviews are no longer here. Open a package to have one again.',
+    work: `The data of this page were removed from this browser while the review was open, and not all of it is in memory: nothing is written here any more, for it would be a review without its records. ${RESCUE} Then open your latest package of this review from the shelf.`,
+    rescue: 'The package was made from what is on the screen and in memory.',
+  },
   parted: {
     open: 'The journal on disk is damaged. Open its package instead.',
     work: `What lies on disk is another history of this review than the one on the screen, so nothing is written over it. ${RESCUE} Then reload the page.`,
@@ -52,16 +62,41 @@ export const FAULT_WORDS: Record<Fault | 'parted', Record<Moment, string>> = {
   },
 }
 
-/** Which fault a state of saving speaks of, if any. */
-export const faultOfState = (state: SaveState, fault: Fault | undefined): Fault | 'parted' | undefined =>
-  fault ??
-  (state === 'full' ? 'full' : state === 'parted' ? 'parted' : state === 'failed' ? 'refused' : undefined)
+/** A fault, or what came of one. */
+type Told = Fault | 'parted' | 'removed' | 'gone'
 
-/** The words of a fault while one works, with what is true of the work: is any of it on the screen alone? */
-export function faultAtWork(fault: Fault | 'parted', unsaved: boolean): string {
-  const saved = unsaved
-    ? 'What you did last is on this screen and not yet on disk.'
-    : 'Everything you did is on disk.'
-  const gone = fault === 'deleted' ? 'Nothing of this review is on disk now.' : saved
-  return `${FAULT_WORDS[fault].work} ${gone}`
+/** Which fault a state of saving speaks of, if any. What became of the data says more than that they were removed. */
+export const faultOfState = (state: SaveState, fault: Fault | undefined): Told | undefined =>
+  state === 'removed' || state === 'gone'
+    ? state
+    : (fault ??
+      (state === 'full'
+        ? 'full'
+        : state === 'parted'
+          ? 'parted'
+          : state === 'failed'
+            ? 'refused'
+            : undefined))
+
+/** Faults in which nobody has looked at what is on disk: then nothing is said of it. */
+const NOT_LOOKED_AT = new Set<Told>(['terminated', 'deleted', 'newer'])
+
+/**
+ * The words of a fault while one works, with what is true of the work: is any of it on the screen alone? `missing`: what is
+ * nowhere to be had any more, in words.
+ */
+export function faultAtWork(fault: Told, unsaved: boolean, missing = ''): string {
+  const { work } = FAULT_WORDS[fault]
+  if (fault === 'removed') return `${work} Nothing of this review is on disk now.`
+  if (fault === 'gone') return `${work} Nowhere to be had any more: ${missing}.`
+  if (unsaved) return `${work} What you did last is on this screen and not yet on disk.`
+  return NOT_LOOKED_AT.has(fault) ? work : `${work} Everything you did is on disk.`
 }
+
+/** What is said when a package was saved that lacks something. */
+export const rescueInWords = (fault: Told | undefined, lacks: string): string =>
+  lacks
+    ? `The package was saved. It lacks ${lacks}: they were in the storage of this browser alone. The package names them.`
+    : fault
+      ? FAULT_WORDS[fault].rescue
+      : ''

@@ -40,6 +40,8 @@ async function tab(db: Database, name: string, views: JournalView[] = []): Promi
     newSalt: () => (++ids).toString(16).padStart(32, '0'),
     evidenceOf: () => ({}),
     bytesAt: () => Promise.resolve(undefined),
+    inMemory: () => Promise.resolve(undefined),
+    wrongInKept: () => Promise.resolve(undefined),
     onChange: (view) => views.push(view),
   })
   open.push(file)

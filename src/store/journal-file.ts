@@ -1,4 +1,5 @@
 import {
+  blobsOf,
   Command,
   commandOf,
   Deeds,
@@ -27,11 +28,14 @@ import { inSteps } from './breathe'
 import { addEntries, isFull, readEntries, type Database } from './db'
 import { dropPieces, entriesOf, keepPieces } from './entry-pieces'
 import { Refusal } from './refusal'
-import { beforeWriting, besideOf, type Target, type Waiting, type Worker } from './waiting'
+import { asStored, beforeWriting, besideOf, type Target, type Waiting, type Worker } from './waiting'
 import type { Channel, Ground } from './environment'
 
-/** Is what was done on disk? `parted`: what is on disk is another history than the one shown here. */
-export type SaveState = 'saved' | 'saving' | 'full' | 'failed' | 'parted'
+/**
+ * Is what was done on disk? `parted`: what is on disk is another history than the one shown here. `removed`: what was on
+ * disk is gone, and can be written anew. `gone`: it cannot, for something that lay beside the journal is nowhere else.
+ */
+export type SaveState = 'saved' | 'saving' | 'full' | 'failed' | 'parted' | 'removed' | 'gone'
 
 export interface JournalView {
   entries: readonly Entry[]
@@ -44,6 +48,10 @@ export interface JournalOptions
   onChange: (view: JournalView) => void
   /** What lies beside the journal. */
   bytesAt: (digest: string) => Promise<Uint8Array | undefined>
+  /** The same where the storage was lost: from memory, here or in the workers. */
+  inMemory: (digest: string) => Promise<Uint8Array | undefined>
+  /** Which parts of the state that is kept of this review its journal does not say; see `kept-state.ts`. */
+  wrongInKept: () => Promise<{ seq: number; wrong: string[] } | undefined>
 }
 
 /** Entries between two snapshots, at least; in a long journal, a snapshot costs more and comes less often. */
@@ -61,6 +69,8 @@ function foldOn(upTo: Entry[], folded: Folded, all: readonly Entry[], beside: Be
 /** What is on disk does not go on from what is shown. */
 class Parted extends Error {}
 const PARTED = 'The journal on disk is another than the one that is open.'
+/** What lay beside the journal is no longer on disk, and not in memory either. */
+class Gone extends Error {}
 
 /**
  * The journal of one review in this browser. One tab writes at a time (a Web Lock around each write); a write first
@@ -73,6 +83,10 @@ export class JournalFile {
   private readonly sides = new Map<string, SideTaken>()
   private readonly beside: Beside = { side: (digest) => this.sides.get(digest) }
   private state: SaveState = 'saved'
+  /** What of all that lies beside the journal is nowhere to be had, as far as it was looked for. */
+  private missing: ReadonlySet<string> = new Set()
+  /** How many connections had been lost when all that the journal reaches was last known to be on disk. */
+  private wholeAt = 0
   private writes: Promise<void> | undefined
   private readonly bus: Channel
   private closed = false
@@ -105,6 +119,8 @@ export class JournalFile {
     file.sinceSnapshot = from ? file.next - snapshot.seq : file.next
     file.foldedUpTo = file.entries
     file.base = { entries: file.entries, folded: file.folded }
+    file.wholeAt = options.connection.lost
+    file.trusted = !from
     return file
   }
 
@@ -312,7 +328,9 @@ export class JournalFile {
   }
 
   private fail(error: unknown): void {
-    this.setState(error instanceof Parted ? 'parted' : isFull(error) ? 'full' : 'failed')
+    this.setState(
+      error instanceof Parted ? 'parted' : error instanceof Gone ? 'gone' : isFull(error) ? 'full' : 'failed',
+    )
     if (!isFull(error)) console.error(error)
   }
 
@@ -394,20 +412,65 @@ export class JournalFile {
     }
   }
 
+  /** Looks whether what was on disk still is, after a connection was lost, and says so by the state. Writes nothing. */
+  async look(): Promise<void> {
+    const db = await this.options.connection.get()
+    const onDisk = await readEntries(db, this.reviewId)
+    const whole = onDisk.length >= this.entries.length
+    const missing = await this.notOnDisk(db)
+    if (whole && !missing.length) {
+      this.wholeAt = this.options.connection.lost
+      if (this.state === 'removed' || this.state === 'gone') this.setState('saved')
+      return
+    }
+    await this.fromMemory(missing)
+    this.setState(this.missing.size ? 'gone' : 'removed')
+  }
+
+  /** What of all that was written here is nowhere to be had, as far as it was looked for. */
+  get nowhere(): ReadonlySet<string> {
+    return this.missing
+  }
+
+  private async notOnDisk(db: Database): Promise<string[]> {
+    const there = new Set(await db.getAllKeys('blobs'))
+    return [...new Set(this.entries.flatMap(blobsOf))].filter((digest) => !there.has(digest))
+  }
+
+  /** As many of these as are in memory; the others are known as missing from then on. */
+  private async fromMemory(digests: readonly string[]): Promise<Map<string, Uint8Array>> {
+    const found = new Map<string, Uint8Array>()
+    for (const digest of digests) {
+      const bytes = await this.options.inMemory(digest)
+      if (bytes) found.set(digest, bytes)
+    }
+    this.missing = new Set(digests.filter((digest) => !found.has(digest)))
+    return found
+  }
+
   /**
-   * Takes in what other tabs have written since, and gives how many entries. Where the disk has lost what it held (its
-   * data were removed while this was open), the entries are still here and are written again.
+   * Where the disk may have lost what it held (its data were removed while this was open), everything is written again: the
+   * entries that are gone and what lies beside them, in one go, or nothing at all where something is nowhere to be had.
    */
+  private async writeAgain(db: Database, last: Entry | undefined): Promise<void> {
+    const { lost } = this.options.connection
+    if (last && this.wholeAt === lost) return
+    const onDisk = last ? this.entries : await readEntries(db, this.reviewId)
+    if (onDisk.some((e, i) => e.digest !== this.entries[i]?.digest)) throw new Parted(PARTED)
+    const found = await this.fromMemory(await this.notOnDisk(db))
+    if (this.missing.size) throw new Gone('Something that lay beside the journal is not on disk any more.')
+    const gone = this.entries.slice(onDisk.length)
+    if (gone.length || found.size) await addEntries(db, this.reviewId, gone, await asStored(found))
+    this.wholeAt = lost
+  }
+
+  /** Takes in what other tabs have written since, and gives how many entries. */
   private async takeOthers(db: Database): Promise<number> {
     const here = this.entries.length
     const lastHere = this.entries[here - 1]?.seq ?? -1
     const [last, ...more] = await readEntries(db, this.reviewId, Math.max(0, lastHere))
-    if (here && !last) {
-      const onDisk = await readEntries(db, this.reviewId)
-      if (onDisk.some((e, i) => e.digest !== this.entries[i]?.digest)) throw new Parted(PARTED)
-      await addEntries(db, this.reviewId, this.entries.slice(onDisk.length))
-      return 0
-    }
+    if (here) await this.writeAgain(db, last)
+    if (here && !last) return 0
     if (here && last!.digest !== this.entries[here - 1]!.digest) throw new Parted(PARTED)
     await this.learnSides(last ? [last, ...more] : more)
     // While they were read, some may have come by a broadcast.
@@ -416,9 +479,29 @@ export class JournalFile {
     return others.length
   }
 
+  /**
+   * Holds the state that this was opened from against the journal, and reads everything anew from that where they differ;
+   * gives the parts that differ. Until then no other state is kept in its place.
+   */
+  async checkKept(): Promise<string[]> {
+    if (this.trusted) return []
+    const { wrong } = (await this.options.wrongInKept()) ?? { wrong: [] }
+    if (wrong.length) {
+      await (await this.options.connection.get()).delete('snapshots', this.reviewId)
+      this.foldedUpTo = []
+      this.folded = fold([])
+      this.base = { entries: [], folded: this.folded }
+      this.refold(this.entries)
+    }
+    this.trusted = true
+    return wrong
+  }
+  private trusted = false
+
   /** Several entries may come at once: what counts is whether a multiple was passed since the last snapshot. */
   async keepSnapshot(added = 0): Promise<void> {
     this.sinceSnapshot += added
+    if (!this.trusted) return
     if (this.sinceSnapshot < Math.max(SNAPSHOT_EVERY, this.entries.length * SNAPSHOT_SHARE)) return
     this.sinceSnapshot = 0
     // Behind it wait some deeds, so that they can be undone without the whole journal when it is opened again.

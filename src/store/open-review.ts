@@ -2,6 +2,7 @@ import {
   blobsOf,
   emptyReview,
   lastDeed,
+  missingInWords,
   packReview,
   undoable,
   worksMadeFrom,
@@ -12,7 +13,7 @@ import {
   type LastDeed,
   type Works,
 } from '@/core/review'
-import type { Problem } from '@/core/base'
+import { problem, type Problem } from '@/core/base'
 import { tellInSteps, tellOn, type Told } from '@/core/figures'
 import { evidenceOfFirstHalf } from '@/standins'
 import type { Blobs } from './blobs'
@@ -40,6 +41,8 @@ export interface ReviewView {
   left: readonly Left[]
   /** What is wrong with the journal as it lies on disk. */
   damage: readonly Problem[]
+  /** What was on disk and is nowhere to be had any more, in words; empty where nothing is known to be. */
+  missing: string
 }
 
 export interface OpenReviewOptions extends Ground {
@@ -52,6 +55,14 @@ export interface OpenReviewOptions extends Ground {
   /** The line of this review on the shelf is to be written. */
   shelve: (id: string, entries: readonly Entry[], told: Told) => Promise<void>
 }
+
+/** What was wrong in the state that the review was opened from, and is not shown any more. */
+const wrongPart = (part: string): Problem =>
+  problem(
+    'state-changed',
+    'error',
+    `What was kept to open this review faster had been changed (${part}), and was thrown away: everything shown now was read anew from the journal.`,
+  )
 
 /** What was left out on purpose is no damage: it is told quietly elsewhere. */
 const damageIn = (problems: readonly Problem[]): Problem[] => problems.filter((p) => p.severity !== 'note')
@@ -94,6 +105,9 @@ export class OpenReview {
     const file = await JournalFile.open(id, {
       ...options,
       bytesAt: (digest) => options.blobs.bytes(digest),
+      inMemory: async (digest) =>
+        (await options.blobs.rescued(digest)) ?? (await options.records.rescued(digest)),
+      wrongInKept: () => options.records.wrongInKept(id),
       evidenceOf: (run) => evidenceOfFirstHalf(file.view().folded.review, run),
       onChange: () => opened?.changed(),
     })
@@ -122,6 +136,7 @@ export class OpenReview {
       state: this.state(),
       left: this.left,
       damage: damageIn(folded.problems),
+      missing: missingInWords(folded.review, this.file.nowhere),
     }
   }
 
@@ -174,11 +189,21 @@ export class OpenReview {
     this.tell({ left: this.left })
   }
 
+  /** Looks whether what was on disk still is; see `JournalFile.look`. */
+  look(): Promise<void> {
+    return this.file.look()
+  }
+  /** Takes in what other tabs have written; for a review that was not looked at for a while. False where it is no longer here. */
+  async stillHere(): Promise<boolean> {
+    const { connection } = this.options
+    return (await (await connection.get()).getKey('entries', [this.id, 0])) !== undefined
+  }
+
   /**
    * All of it as a package: what is written, what waits to be written and what is being typed. Bytes that this browser
-   * cannot give are left out, and the package says so.
+   * cannot give are left out, and the package says so; `lacks` says what they were, in words.
    */
-  async pack(): Promise<Uint8Array> {
+  async pack(): Promise<{ bytes: Uint8Array; lacks: string }> {
     const { blobs, records } = this.options
     const { entries, beside: found, unfinished } = this.file.withTyped(this.typing.all())
     const leftOut = new Set<string>()
@@ -187,10 +212,9 @@ export class OpenReview {
       if (bytes) found.set(digest, bytes)
       else leftOut.add(digest)
     }
-    return packReview(
-      { entries, blobs: found, leftOut: [...leftOut].sort(), unfinished },
-      this.file.view().folded.review.title,
-    )
+    const { review } = this.file.view().folded
+    const packed = { entries, blobs: found, leftOut: [...leftOut].sort(), unfinished }
+    return { bytes: packReview(packed, review.title), lacks: missingInWords(review, leftOut) }
   }
 
   /** The same for whoever packs it elsewhere: the journal, and what is not on disk yet. */
@@ -198,7 +222,7 @@ export class OpenReview {
     return this.file.withTyped(this.typing.all())
   }
 
-  /** Lets go of the review; what is typed is put on disk and the shelf is written first. */
+  /** Lets go of the review, and of nothing else in this browser; what is typed is put on disk and the shelf is written first. */
   close(): void {
     this.typing.close()
     if (this.shelving) this.shelveNow()
@@ -218,7 +242,8 @@ export class OpenReview {
 
   private changed(): void {
     const { entries, folded } = this.file.view()
-    this.tell({ entries, folded, told: this.tellNow(), state: this.state() })
+    const missing = missingInWords(folded.review, this.file.nowhere)
+    this.tell({ entries, folded, told: this.tellNow(), state: this.state(), missing })
     if (worksMadeFrom(folded.review).some((part, i) => part !== this.loadedFor[i]))
       this.loadWorks().catch(this.options.onError)
     this.shelving ??= setTimeout(() => this.shelveNow(), SHELVE_AFTER)
@@ -251,7 +276,9 @@ export class OpenReview {
 
   /** Checks the chain of digests once the screen is there: a change of the file on disk must not pass unseen. */
   private async check(): Promise<void> {
-    const damage = damageIn([...this.file.view().folded.problems, ...(await this.file.verify())])
+    const chain = await this.file.verify()
+    const wrong = chain.length ? [] : await this.file.checkKept()
+    const damage = damageIn([...this.file.view().folded.problems, ...chain, ...wrong.map(wrongPart)])
     if (damage.length) {
       this.tell({ damage })
       await this.file.forgetCopy()

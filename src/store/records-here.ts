@@ -1,9 +1,11 @@
 import { importsToRead, packWorks, standingImports, worksOf, type Review } from '@/core/review'
 import type { Blobs } from './blobs'
+import type { Connection } from './connection'
 import type { RecordsElsewhere, WorksHanded } from './environment'
+import { checkKeptState } from './kept-state'
 
 /** Reads records and makes works of them where the store is. */
-export function recordsHere(blobs: Blobs): RecordsElsewhere {
+export function recordsHere(blobs: Blobs, connection: Connection): RecordsElsewhere {
   const works = async (review: Review): Promise<WorksHanded> => {
     for (const i of importsToRead(review)) await blobs.recordsOf(i)
     for (const digest of [review.partition?.digest, review.partition?.toSettle])
@@ -24,6 +26,8 @@ export function recordsHere(blobs: Blobs): RecordsElsewhere {
       await works(review)
       return lostOf(review)
     },
+    wrongInKept: async (reviewId) =>
+      checkKeptState(await connection.get(), reviewId, (digest) => blobs.bytes(digest)),
     rescued: async () => undefined,
     forget: async () => undefined,
   }

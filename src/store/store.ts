@@ -8,6 +8,7 @@ import { Blobs, type Laying } from './blobs'
 import { Connection, type Fault } from './connection'
 import type { ShelfItem } from './db'
 import type { Environment } from './environment'
+import { holdOpen, whileClosed } from './held-open'
 import { OpenReview, type ReviewView } from './open-review'
 import { errorInWords, Parted, Refusal } from './refusal'
 import { recordsHere } from './records-here'
@@ -64,6 +65,7 @@ const CLOSED: Omit<
   state: 'saved',
   left: [],
   damage: [],
+  missing: '',
 }
 
 export type Store = ReturnType<typeof createStore>
@@ -89,15 +91,30 @@ export function createStore(environment: Environment) {
   }))
   const set = session.setState
   const tab = newId()
-  const connection = new Connection(environment.db, (fault, detail) => set({ fault, faultDetail: detail }))
+  const connection = new Connection(environment.db, (fault, detail) => {
+    set({ fault, faultDetail: detail })
+    // What is on disk then is looked at before anything is said of it.
+    if (fault === 'terminated' || fault === 'deleted') review?.look().catch(refuse)
+  })
   const by = (): string => session.getState().person
   const name = (): string => session.getState().reader
   const blobs = new Blobs(connection, locks)
-  const records = environment.records ?? recordsHere(blobs)
+  const records = environment.records ?? recordsHere(blobs, connection)
   const ground = { connection, now, newId, newSalt, locks, channel, tab, records }
   const room = new Room(environment.storage)
   const shelf = new Shelf({ ...ground, blobs, by, onChange: (items) => set({ shelf: items }) })
   let review: OpenReview | undefined
+  /** Lets other tabs know that this one no longer has it open. */
+  let letGo: () => Promise<void> = () => Promise.resolve()
+  const leave = async (): Promise<void> => {
+    const own = letGo
+    letGo = () => Promise.resolve()
+    await own()
+  }
+  const close = (): void => {
+    review?.close()
+    review = undefined
+  }
   /** The opening that was asked for last: one that was overtaken shows nothing. */
   let asked = 0
 
@@ -172,12 +189,17 @@ export function createStore(environment: Environment) {
     takeBack: (id: string): Promise<void> => shelf.takeBack(id),
     deleteReview: async (id: string): Promise<void> => {
       if (review?.id === id) {
-        review.close()
-        review = undefined
+        close()
+        await leave()
         set(CLOSED)
       }
-      await shelf.remove(id)
+      if (!(await whileClosed(locks, id, () => shelf.remove(id))))
+        throw new Refusal(
+          'This review is open in another tab or window of this browser, so it was not removed. Close it there, then remove it.',
+        )
     },
+    /** The open review is no longer shown here: other tabs may remove it. It stays at hand until another one is opened. */
+    leaveReview: (): Promise<void> => leave(),
 
     /**
      * Opens a package, checks it whole and puts it on the shelf; gives its id, or what is wrong with the file. `open` is
@@ -205,10 +227,16 @@ export function createStore(environment: Environment) {
      * from opening is said in `failed`.
      */
     openReview: async (id: string): Promise<boolean> => {
-      if (review?.id === id) return true
       const mine = ++asked
-      review?.close()
-      review = undefined
+      await leave()
+      const held = await holdOpen(locks, id).catch(() => undefined)
+      if (mine !== asked) {
+        await held?.()
+        return true
+      }
+      if (held) letGo = held
+      if (review?.id === id && (await review.stillHere().catch(() => true))) return true
+      close()
       set({ ...CLOSED, failed: undefined, refused: undefined })
       try {
         await readReader()
@@ -266,9 +294,11 @@ export function createStore(environment: Environment) {
     sweep: (): Promise<number> => shelf.sweep(),
     bytesOf: (digest: string): Promise<Uint8Array | undefined> => blobs.bytes(digest),
     recordsOf: (of: Import): Promise<readonly Rec[] | undefined> => blobs.recordsOf(of),
-    /** The open review as the bytes of a package, with everything that is on the screen. */
     /** The open review for whoever packs it elsewhere. */
     packing: () => open().packing(),
-    packOpenReview: async (): Promise<Uint8Array> => open().pack(),
+    /** The open review as the bytes of a package, with everything that is on the screen. */
+    packOpenReview: async (): Promise<Uint8Array> => (await open().pack()).bytes,
+    /** The same where something is wrong, with what the package lacks in words. */
+    rescue: async (): Promise<{ bytes: Uint8Array; lacks: string }> => open().pack(),
   }
 }

@@ -61,8 +61,11 @@ export function beforeWriting(
 }
 
 /** What lies beside waiting entries, as it is stored. */
-export async function besideOf(waiting: readonly Waiting[]): Promise<Beside> {
+export const besideOf = (waiting: readonly Waiting[]): Promise<Beside> =>
+  asStored(new Map(waiting.flatMap(({ beside: bytes }) => (bytes ? [[digestOf(bytes), bytes]] : []))))
+
+export async function asStored(bytes: ReadonlyMap<string, Uint8Array>): Promise<Beside> {
   const beside = new Map<string, Stored>()
-  for (const { beside: bytes } of waiting) if (bytes) beside.set(digestOf(bytes), await stored(bytes))
+  for (const [digest, own] of bytes) beside.set(digest, await stored(own))
   return beside
 }

@@ -18,6 +18,7 @@ export {
   type SearchComment,
   type SearchReview,
 } from './search-review-values'
+export { missingBytes, missingInWords, type MissingBytes } from './missing-bytes'
 export { isStanding, recordNames, recordPlace, standingImports } from './imports'
 export { currentRuns } from './current-runs'
 export { nameOf, nameOfPerson, personNamed } from './people'

@@ -46,7 +46,7 @@ const pointFacts = (event: MouseEvent): void =>
 
 /** What stands around every stage: the course above, the account beside, the strip below. */
 export function Frame({ reviewId, children }: { reviewId: string; children: ReactNode }) {
-  const { deed, openReview, setting } = useStore()
+  const { deed, leaveReview, openReview, setting } = useStore()
   const open = useSession((s) => s.reviewId === reviewId)
   // A stage is much to draw at once: it is drawn in parts, between which the page answers.
   const ready = useDeferredValue(open, false) && open
@@ -66,7 +66,8 @@ export function Frame({ reviewId, children }: { reviewId: string; children: Reac
         })
         .finally(() => openReview(reviewId).then((found) => setMissing(!found))),
     )
-  }, [reviewId, deed, openReview, setting])
+    return () => deed(leaveReview())
+  }, [reviewId, deed, leaveReview, openReview, setting])
   useEffect(() => {
     const name = stage.charAt(0).toUpperCase() + stage.slice(1)
     document.title = open ? `${name} · ${title || 'Review without a title'} · Luvren` : 'Luvren'

@@ -19,6 +19,8 @@ const STATE: Record<SaveState, string> = {
   full: 'Not saved',
   failed: 'Not saved',
   parted: 'Not saved',
+  removed: 'Not saved',
+  gone: 'Not saved',
 }
 
 const CLOCK = new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit' })

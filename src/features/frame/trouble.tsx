@@ -3,7 +3,7 @@ import { App, Button } from 'antd'
 import { useMemo } from 'react'
 import { plural } from '@/core/base'
 import { newerProblem } from '@/core/review'
-import { FAULT_WORDS, faultAtWork, faultOfState } from '@/store/fault-words'
+import { faultAtWork, faultOfState, rescueInWords } from '@/store/fault-words'
 import { useSession, useStore } from '@/store/provider'
 import { rescuePackage } from '../shared/hand-on/save-package'
 
@@ -14,14 +14,15 @@ export function Trouble() {
   const fault = useSession((s) => faultOfState(s.state, s.fault))
   const unsaved = useSession((s) => s.state !== 'saved')
   const lost = useSession((s) => s.lost)
+  const missing = useSession((s) => s.missing)
   const littleRoom = useSession((s) => s.littleRoom)
   const damage = useSession((s) => s.damage)
   const entries = useSession((s) => s.entries)
   const newer = useMemo(() => newerProblem(entries), [entries])
   const { message } = App.useApp()
   const rescue = async (): Promise<void> => {
-    await rescuePackage(store)
-    if (fault) deed(message.info(FAULT_WORDS[fault].rescue, 12))
+    const words = rescueInWords(fault, await rescuePackage(store))
+    if (words) deed(message.info(words, 12))
   }
   const save = (
     <Button size="small" onClick={() => deed(rescue())}>
@@ -31,7 +32,7 @@ export function Trouble() {
   if (fault)
     return (
       <div className="trouble" role="alert">
-        {faultAtWork(fault, unsaved)}{' '}
+        {faultAtWork(fault, unsaved, missing)}{' '}
         <Button size="small" onClick={retrySave}>
           Try again
         </Button>{' '}
@@ -45,13 +46,24 @@ export function Trouble() {
         nothing can be changed. {save}
       </div>
     )
-  if (damage.length)
+  if (damage.length || lost)
     return (
       <div className="trouble" role="alert">
-        {plural(damage.length, 'entry', 'entries')} of this journal {damage.length === 1 ? 'is' : 'are'} not
-        as
-        {damage.length === 1 ? ' it was' : ' they were'} written, or not understood: {damage[0]!.message}{' '}
-        Nothing is thrown away. If you have a package of this review from before, it is the better one. {save}
+        {damage.length > 0 && (
+          <>
+            {damage[0]!.message} {damage.length > 1 && `${plural(damage.length - 1, 'more fault')} like it. `}
+            Nothing of the journal is thrown away. If you have a package of this review from before, it is the
+            better one.{' '}
+          </>
+        )}
+        {lost > 0 && (
+          <>
+            {plural(lost, 'record')} that {lost === 1 ? 'was' : 'were'} brought in {lost === 1 ? 'is' : 'are'}{' '}
+            no longer in the storage of this browser, and the works behind them are not shown. Open a package
+            of this review from the shelf: what it holds is put back.{' '}
+          </>
+        )}
+        {save}
       </div>
     )
   if (littleRoom)
@@ -59,14 +71,6 @@ export function Trouble() {
       <div className="trouble" role="status">
         There is little room left in the storage of this browser. Everything is kept so far; free some space,
         or save a package and remove reviews that you no longer need. {save}
-      </div>
-    )
-  if (lost)
-    return (
-      <div className="trouble" role="alert">
-        {plural(lost, 'record')} that {lost === 1 ? 'was' : 'were'} brought in {lost === 1 ? 'is' : 'are'} no
-        longer in the storage of this browser, and the works behind them are not shown. Open a package of this
-        review from the shelf: what it holds is put back.
       </div>
     )
   return null

@@ -5,8 +5,9 @@ import { Connection } from '@/store/connection'
 import { openDatabase, readEntries } from '@/store/db'
 import { Derived } from '@/store/derived'
 import { digestSoon } from '@/store/digest-soon'
+import { checkKeptState, type KeptState } from '@/store/kept-state'
 
-export { Derived }
+export { Derived, type KeptState }
 
 /**
  * Records as a worker reads them, from the database of this browser by the digests of their blocks. A connection that a
@@ -39,6 +40,11 @@ export class BlocksHere {
   /** The journal of a review of this browser. */
   async entries(reviewId: string): Promise<Entry[]> {
     return readEntries(await this.connection.get(), reviewId)
+  }
+
+  /** The state that is kept of a review, held against its journal. */
+  async wrongInKept(reviewId: string): Promise<KeptState | undefined> {
+    return checkKeptState(await this.connection.get(), reviewId, (digest) => this.asStored(digest))
   }
 
   /** Are there bytes under all of these digests? Whether they are whole is seen when they are read. */

@@ -231,17 +231,27 @@ function applyAll(
         review = produce(review, (draft: Review) => apply(draft, [seq, command]))
       } catch {
         problems.push(
-          problem(
-            'entry-unfit',
-            'error',
-            `Entry ${seq} (${kind}) does not fit what was there before it, and was passed over.`,
-            `entry ${seq}`,
+          unfitProblem(
+            seq,
+            kind,
+            kind === 'side.take' && !side?.((entries[seq - first]!.payload as { digest: string }).digest),
           ),
         )
       }
     return { review, problems }
   }
 }
+
+/** Both have the same code: what was passed over is tried again when the journal is folded on. */
+const unfitProblem = (seq: number, kind: string, gone: boolean): Problem =>
+  problem(
+    'entry-unfit',
+    'error',
+    gone
+      ? `Entry ${seq} took in what another person did; the file it came in is not here any more, so what they did is not shown.`
+      : `Entry ${seq} (${kind}) does not fit what was there before it, and was passed over.`,
+    `entry ${seq}`,
+  )
 
 /** A snapshot of a fold over all of these entries; undefined for an empty journal. */
 export function snapshotOf(entries: readonly Entry[], folded: Folded): Snapshot | undefined {

@@ -25,6 +25,7 @@ export {
   type Folded,
   type Snapshot,
 } from './fold'
+export { wrongInSnapshot } from './check-snapshot'
 export { momentsOfRuns } from './moments'
 export { ownSide } from './own-side'
 export {

@@ -37,13 +37,14 @@ export async function saveBackup(store: Store): Promise<void> {
 
 /**
  * Saves what can be saved of the open review, here on the page and without the files for people: where something is wrong
- * with it, or with this browser.
+ * with it, or with this browser. Gives what it lacks, in words.
  */
-export async function rescuePackage(store: Store): Promise<void> {
-  const bytes = await store.packOpenReview()
+export async function rescuePackage(store: Store): Promise<string> {
+  const { bytes, lacks } = await store.rescue()
   saveFile(
     fileName(store.session.getState().folded.review.title, 'luvren.zip'),
     bytes as BlobPart,
     'application/zip',
   )
+  return lacks
 }
