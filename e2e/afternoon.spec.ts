@@ -1,6 +1,16 @@
 import { readFileSync } from 'node:fs'
-import { expect, test, type Page } from '@playwright/test'
-import { accessible, addDatabase, beginReview, openDemo, saved, stage, typeWords, undoPastRuns } from './help'
+import { expect, type Page } from '@playwright/test'
+import {
+  accessible,
+  addDatabase,
+  beginReview,
+  openDemo,
+  saved,
+  stage,
+  typeWords,
+  undoPastRuns,
+  test,
+} from './help'
 
 const hits = (page: Page, line: number) => page.locator(`[data-line="${line}"] .hits`)
 const count = async (page: Page, line: number): Promise<number> =>

@@ -1,6 +1,6 @@
-import { expect, test, type Page } from '@playwright/test'
+import { expect, type Page } from '@playwright/test'
 import { writeFileSync } from 'node:fs'
-import { accessible, nameReader, openDemo, pane, saved, stage, undoPastRuns } from './help'
+import { accessible, nameReader, openDemo, pane, saved, stage, undoPastRuns, test } from './help'
 
 const STAGES = ['question', 'terms', 'searches', 'records', 'selection', 'methods']
 

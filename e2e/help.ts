@@ -1,9 +1,43 @@
 import AxeBuilder from '@axe-core/playwright'
-import { expect, type Browser, type BrowserContext, type Page } from '@playwright/test'
+import { expect, test as base, type Browser, type BrowserContext, type Page } from '@playwright/test'
+
+/** Notes down each message that the page shows, for messages pass away and a slow machine may look too late. */
+const noteMessages = (context: BrowserContext): Promise<unknown> =>
+  context.addInitScript(() => {
+    const said: string[] = []
+    Object.assign(window, { said })
+    new MutationObserver((changes) => {
+      for (const { addedNodes, target } of changes)
+        for (const node of [...addedNodes, target]) {
+          const element = node instanceof Element ? node : node.parentElement
+          const message = element?.closest('.ant-message') ?? element?.querySelector('.ant-message')
+          if (message?.textContent) said.push(message.textContent)
+        }
+    }).observe(document, { childList: true, subtree: true, characterData: true })
+  })
+
+export const test = base.extend({
+  context: async ({ context }, use) => {
+    await noteMessages(context)
+    await use(context)
+  },
+})
+
+/** The page has said this in a message since it was loaded, whether it still stands there or not. */
+export const hasSaid = (page: Page, words: RegExp | string): Promise<void> =>
+  expect
+    .poll(() => page.evaluate(() => (window as unknown as { said: string[] }).said.join('\n')), {
+      timeout: 60_000,
+    })
+    .toMatch(typeof words === 'string' ? new RegExp(words.replace(/[.*+?^${}()|[\]\\]/g, '\\$&')) : words)
+
+/** How many entries the journal has, as the strip says it. */
+export const journalLength = async (page: Page): Promise<number> =>
+  Number((await page.getByRole('button', { name: /^Journal/ }).innerText()).replace(/\D/g, ''))
 
 /** Nothing that axe calls serious or critical on what is shown now, or within a part of it. */
 export async function accessible(page: Page, where: string, within?: string): Promise<void> {
-  await page.waitForTimeout(600)
+  await page.waitForFunction(() => document.getAnimations().every((a) => a.playState !== 'running'))
   const axe = new AxeBuilder({ page })
   const { violations } = await (within ? axe.include(within) : axe).analyze()
   const serious = violations.filter((v) => v.impact === 'serious' || v.impact === 'critical')
@@ -104,6 +138,10 @@ export async function crash(context: BrowserContext): Promise<void> {
 
 /** A page in each of two browsers that know nothing of each other. */
 export const twoBrowsers = async (browser: Browser): Promise<[Page, Page]> => {
-  const page = async (): Promise<Page> => (await browser.newContext({ acceptDownloads: true })).newPage()
+  const page = async (): Promise<Page> => {
+    const context = await browser.newContext({ acceptDownloads: true })
+    await noteMessages(context)
+    return context.newPage()
+  }
   return [await page(), await page()]
 }

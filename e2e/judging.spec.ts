@@ -1,5 +1,5 @@
-import { expect, test } from '@playwright/test'
-import { beginReview, openDemo, saved, stage, typeWords } from './help'
+import { expect } from '@playwright/test'
+import { beginReview, openDemo, saved, stage, typeWords, test } from './help'
 
 test('a known item is missed, the reason is seen, a term is added, and the item is found', async ({
   page,

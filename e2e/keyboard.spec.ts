@@ -1,5 +1,5 @@
-import { expect, test, type Page } from '@playwright/test'
-import { nameReader, openDemo, pane, saved } from './help'
+import { expect, type Page } from '@playwright/test'
+import { nameReader, openDemo, pane, saved, test, hasSaid } from './help'
 
 /** The focus stands on something of the review, never on the page itself. */
 async function focusStands(page: Page): Promise<void> {
@@ -139,7 +139,7 @@ test('the whole way is walked with the keyboard alone, from an empty shelf to th
     await expect(page.locator('footer')).toContainText('undo: work ruled')
     const second = await page.locator('.selection .record-title').first().innerText()
     await keys(page, 'z')
-    await expect(page.getByText('Undone: work ruled.')).toBeVisible()
+    await hasSaid(page, 'Undone: work ruled.')
     await expect(page.locator('.selection .record-title').first()).not.toHaveText(second)
   })
 

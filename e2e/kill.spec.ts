@@ -1,10 +1,11 @@
-import { chromium, expect, test, type Page } from '@playwright/test'
+import { chromium, expect, type Page } from '@playwright/test'
 import { mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import path from 'node:path'
-import { crash } from './help'
+import { crash, test } from './help'
 
-const KILLS = 12
+/** Few in each run of the tests, all of them in `npm run reliability`. */
+const KILLS = process.env.RELIABILITY ? 12 : 3
 /** A key so often; what is older than `OLD` when the browser is killed must be there again. Both in milliseconds. */
 const EVERY = 145
 const OLD = 500

@@ -1,8 +1,8 @@
 // What is handed on: checked before, without what is left out, and two copies that parted.
 import { readFileSync, writeFileSync } from 'node:fs'
-import { expect, test, type Page } from '@playwright/test'
+import { expect, type Page } from '@playwright/test'
 import { strFromU8, unzipSync } from 'fflate'
-import { accessible, nameReader, openDemo, stage, twoBrowsers } from './help'
+import { accessible, nameReader, openDemo, stage, twoBrowsers, test, hasSaid } from './help'
 
 const dialog = (page: Page) => page.getByRole('dialog', { name: 'Hand the review on' })
 
@@ -68,7 +68,7 @@ test('two people went on with copies of one review; what one ruled is taken in b
   await expect(parted).toContainText('3 deeds of S. Ebers')
   await accessible(one, 'Two histories of one review', '.ant-modal')
   await parted.getByRole('button', { name: 'Take in what others said there' }).click()
-  await expect(one.getByText('3 rulings came in.')).toBeVisible({ timeout: 60_000 })
+  await hasSaid(one, '3 rulings came in.')
   await one.goto('/review/demo/selection')
   await one.getByRole('tab', { name: /^Between readers/ }).click()
   await expect(one.locator('.agreements')).toContainText('S. Ebers')
@@ -79,7 +79,7 @@ test('two people went on with copies of one review; what one ruled is taken in b
   const matters = parted.getByRole('region', { name: 'What was changed there in the plan' })
   await matters.getByRole('checkbox', { name: /few authors name the room.*here: A, Setting/ }).check()
   await matters.getByRole('button', { name: 'Take over 1 matter' }).click()
-  await expect(one.getByText('1 matter taken over; undo takes them back together.')).toBeVisible()
+  await hasSaid(one, '1 matter taken over; undo takes them back together.')
   await expect(note(one)).toHaveValue('few authors name the room')
 
   // Kept both, they lie one beside the other, and each is opened as it is.

@@ -1,8 +1,8 @@
-import { expect, test, type Page } from '@playwright/test'
+import { expect, type Page } from '@playwright/test'
 import mammoth from 'mammoth'
 import Papa from 'papaparse'
 import { readFileSync } from 'node:fs'
-import { accessible, addDatabase, beginReview, openDemo, pane, saved, stage, typeWords } from './help'
+import { accessible, addDatabase, beginReview, openDemo, pane, saved, stage, typeWords, test } from './help'
 
 const QUESTION =
   'How do sound conditions in primary-school classrooms bear on pupils’ listening comprehension and early reading?'

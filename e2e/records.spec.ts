@@ -1,8 +1,8 @@
-import { chromium, expect, test, type Page } from '@playwright/test'
+import { chromium, expect, type Page } from '@playwright/test'
 import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import path from 'node:path'
-import { accessible, openDemo, saved } from './help'
+import { accessible, openDemo, saved, test, hasSaid } from './help'
 
 /** Works that no source of the demo has, each as one of five databases prints it. */
 const TITLES = [
@@ -47,7 +47,7 @@ async function bring(page: Page, name: string, content: string | Buffer, says: R
   await dialog.getByRole('combobox', { name: 'Source of the records' }).click()
   await page.locator('.ant-select-item-option').filter({ hasText: 'notes of earlier years' }).click()
   await dialog.getByRole('button', { name: 'Bring the records in' }).click()
-  await expect(page.getByText(new RegExp(`records? of ${name.replace('.', '\\.')} came in`))).toBeVisible()
+  await hasSaid(page, new RegExp(`records? of ${name.replace('.', '\\.')} came in`))
 }
 
 test('five files of five formats become one list: settled, looked through, grouped, held against each other and handed out', async ({

@@ -1,6 +1,6 @@
-import { expect, test, type Page } from '@playwright/test'
+import { expect, type Page } from '@playwright/test'
 import { readFileSync } from 'node:fs'
-import { beginReview, openDemo, saved, stage, typeWords } from './help'
+import { beginReview, openDemo, saved, stage, typeWords, test } from './help'
 
 const hits = (page: Page, line: number) => page.locator(`[data-line="${line}"] .hits`)
 const number = async (page: Page, line: number): Promise<number> =>

@@ -1,8 +1,8 @@
 // Two readers in two browsers, files between them; conflicts, full texts, the close pass, other ways, the flow.
 import { readFileSync, writeFileSync } from 'node:fs'
-import { expect, test, type Page } from '@playwright/test'
+import { expect, type Page } from '@playwright/test'
 import { FIGURE_FONTS, rasteriser } from '../src/core/picture'
-import { accessible, flowNumbers, nameReader, openDemo, twoBrowsers } from './help'
+import { accessible, flowNumbers, nameReader, openDemo, twoBrowsers, test, hasSaid } from './help'
 
 const go = async (page: Page, pane: string): Promise<void> => {
   await page.getByRole('tab', { name: new RegExp(`^${pane}`) }).click()
@@ -61,7 +61,7 @@ test('two readers read apart, hand their rulings over, settle what differs, and 
         .innerText()) || 0,
     )
     await one.locator('input[aria-label="A reader’s file"]').setInputFiles(file)
-    await expect(one.getByText('rulings came in.')).toBeVisible()
+    await hasSaid(one, 'rulings came in.')
     await one.locator('input[aria-label="A reader’s file"]').setInputFiles(file)
     await expect(one.getByText('All of this file is here already.')).toBeVisible()
     await expect(one.locator('.agreements')).toContainText('S. Ebers')

@@ -1,5 +1,5 @@
 // Other ways into the review and through it: an update, a loan, a page on the web; and a browser killed while ruling.
-import { chromium, expect, test, type Page } from '@playwright/test'
+import { chromium, expect, type Page } from '@playwright/test'
 import { mkdtempSync, readFileSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import path from 'node:path'
@@ -13,6 +13,8 @@ import {
   saved,
   stage,
   typeWords,
+  test,
+  hasSaid,
 } from './help'
 
 const tab = async (page: Page, pane: string): Promise<void> => {
@@ -50,7 +52,7 @@ test('a strategy run again in a later release brings only what is new, into an u
   const fresh = Number((await begin.innerText()).match(/\d+/)![0])
   expect(fresh).toBeGreaterThan(0)
   await begin.click()
-  await expect(page.getByText(new RegExp(`${fresh} records came into the update`))).toBeVisible()
+  await hasSaid(page, new RegExp(`${fresh} records came into the update`))
   await expect(begin).toBeHidden()
 
   await stage(page, 'Selection')
@@ -102,7 +104,7 @@ test('every source is run again in a newer release at once, and what is new come
   expect(fresh.every((n) => n > 0)).toBe(true)
   const sum = fresh.reduce((a, b) => a + b, 0)
   await again.getByRole('button', { name: `Begin an update with the ${sum} new ones` }).click()
-  await expect(page.getByText(`${sum} records came into the update`)).toBeVisible()
+  await hasSaid(page, `${sum} records came into the update`)
   await stage(page, 'Selection')
   await tab(page, 'Flow')
   await expect(page.locator('.flow-column')).toHaveCount(2)
@@ -155,7 +157,7 @@ test('a loan is asked for with its day, comes due, and goes into a calendar; a p
 test('rulings survive a browser killed while they are made, but for the last second', async ({
   baseURL,
 }, info) => {
-  test.setTimeout(120_000)
+  test.setTimeout(300_000)
   const profile = mkdtempSync(path.join(tmpdir(), 'luvren-rulings-'))
   const launch = () =>
     chromium.launchPersistentContext(profile, {
@@ -165,7 +167,7 @@ test('rulings survive a browser killed while they are made, but for the last sec
     })
   try {
     let before = 0
-    for (let n = 0; n < 3; n++) {
+    for (let n = 0; n < (process.env.RELIABILITY ? 6 : 2); n++) {
       const context = await launch()
       const page = context.pages()[0] ?? (await context.newPage())
       if (n === 0) await openDemo(page, 'selection')

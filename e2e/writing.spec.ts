@@ -1,6 +1,16 @@
 import { readFileSync, writeFileSync } from 'node:fs'
-import { expect, test, type Page } from '@playwright/test'
-import { accessible, beginReview, nameReader, openDemo, saved, stage, twoBrowsers } from './help'
+import { expect, type Page } from '@playwright/test'
+import {
+  accessible,
+  beginReview,
+  nameReader,
+  openDemo,
+  saved,
+  stage,
+  twoBrowsers,
+  test,
+  hasSaid,
+} from './help'
 
 const tab = (page: Page, name: RegExp): Promise<void> => page.getByRole('tab', { name }).click()
 
@@ -163,7 +173,7 @@ test('a librarian looks the searches over in her own browser; her file comes bac
   await test.step('it comes in, the better text goes into the line, and the section says so', async () => {
     await one.keyboard.press('r')
     await one.locator('input[aria-label="A reader’s file"]').setInputFiles(file)
-    await expect(one.getByText('1 answer and 1 comment came in.')).toBeVisible()
+    await hasSaid(one, '1 answer and 1 comment came in.')
     const theirs = one.getByRole('region', { name: 'Review by E. Rask' })
     await expect(theirs).toContainText('still open')
     await theirs.getByRole('button', { name: 'put it in the line' }).click()

@@ -1,6 +1,8 @@
 // Steps in lanes: those of a lane one after the other, lanes beside each other; what each took is told at the end.
 import { spawn } from 'node:child_process'
-import { root } from './lib.mjs'
+import path from 'node:path'
+
+const root = path.join(import.meta.dirname, '..')
 
 const took = []
 

@@ -2,6 +2,7 @@
 import { execFileSync, spawnSync } from 'node:child_process'
 import { existsSync, readdirSync, readFileSync, statSync, writeFileSync, mkdirSync } from 'node:fs'
 import path from 'node:path'
+import { step } from './lanes.mjs'
 
 export const root = path.join(import.meta.dirname, '..')
 process.chdir(root)
@@ -47,8 +48,11 @@ function newest(dir) {
   return latest
 }
 
-/** Builds the data of the stand-ins when their source is newer. */
-export function buildData() {
+const DATA = 'Building the data of the stand-ins'
+const APP = 'Building the app'
+
+/** Is what the stand-ins are built from newer than their data? */
+function dataIsStale() {
   const mark = path.join(root, 'public', 'data', '.built')
   const source = Math.max(
     newest(path.join(root, 'src', 'standins')),
@@ -56,24 +60,48 @@ export function buildData() {
     newest(path.join(root, 'src', 'core')),
     newest(path.join(root, 'scripts')),
   )
-  if (existsSync(mark) && statSync(mark).mtimeMs >= source) return
-  must('Building the data of the stand-ins', bin('tsx'), ['scripts/build-data.ts'])
+  return !existsSync(mark) || statSync(mark).mtimeMs < source
+}
+function markData() {
+  const mark = path.join(root, 'public', 'data', '.built')
   mkdirSync(path.dirname(mark), { recursive: true })
   writeFileSync(mark, '')
 }
 
-/** Builds the app when its source is newer than the last build. */
-export function buildApp() {
-  buildData()
+/** Builds the data of the stand-ins when their source is newer. */
+export function buildData() {
+  if (!dataIsStale()) return
+  must(DATA, bin('tsx'), ['scripts/build-data.ts'])
+  markData()
+}
+
+/** The same as a step of a lane. */
+export async function buildDataStep() {
+  if (!dataIsStale()) return true
+  const ok = await step(DATA, bin('tsx'), ['scripts/build-data.ts'])
+  if (ok) markData()
+  return ok
+}
+
+/** Is the source of the app newer than its last build? */
+function appIsStale() {
   const mark = path.join(root, '.next', 'BUILD_ID')
   const source = Math.max(
     newest(path.join(root, 'src')),
     statSync('package-lock.json').mtimeMs,
     statSync('next.config.ts').mtimeMs,
   )
-  if (existsSync(mark) && statSync(mark).mtimeMs >= source) return
-  must('Building the app', bin('next'), ['build'])
+  return !existsSync(mark) || statSync(mark).mtimeMs < source
 }
+
+/** Builds the app when its source is newer than the last build. */
+export function buildApp() {
+  buildData()
+  if (appIsStale()) must(APP, bin('next'), ['build'])
+}
+
+/** The same as a step of a lane, the data being built. */
+export const buildAppStep = async (env = {}) => (appIsStale() ? step(APP, bin('next'), ['build'], env) : true)
 
 /** A Chromium: CHROMIUM_PATH, the usual places, or Debian's package where apt is there. Undefined if there is none. */
 export function findChromium() {

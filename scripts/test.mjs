@@ -1,6 +1,8 @@
-// npm test: format, lint, types, unit tests, build, end-to-end tests; the last line counts what passed.
+// npm test: format, lint, types, unit tests, build, end-to-end tests; the last line counts what passed, the one before it
+// says what each step took.
 import { readFileSync, rmSync } from 'node:fs'
-import { bin, buildApp, buildData, findChromium, install, installCheckers, run } from './lib.mjs'
+import { bin, buildDataStep, buildAppStep, findChromium, install, installCheckers, run } from './lib.mjs'
+import { lane, step, timed, timesTaken } from './lanes.mjs'
 
 install()
 installCheckers()
@@ -8,21 +10,34 @@ const UNIT = 'test-results/unit.json'
 const E2E = 'test-results/e2e.json'
 let passed = 0
 let failed = 0
-const step = (what, command, args, env = {}) => {
-  console.log(`\n— ${what}`)
-  const ok = run(command, args, { env: { ...process.env, ...env } }) === 0
-  if (!ok) console.error(`${what}: failed`)
-  return ok
-}
 const count = (ok) => (ok ? passed++ : failed++)
+/** A step that tells of itself while it goes on. */
+const shown = (what, command, args, env = {}) =>
+  timed(what, async () => {
+    console.log(`\n— ${what}`)
+    const ok = run(command, args, { env: { ...process.env, ...env } }) === 0
+    if (!ok) console.error(`${what}: failed`)
+    return ok
+  })
 
 rmSync('test-results', { recursive: true, force: true })
-count(step('Format', bin('prettier'), ['--check', '--log-level', 'warn', '.']))
-buildData()
-count(step('Lint', bin('eslint'), ['.']))
-count(step('Direction of imports', bin('depcruise'), ['--config', '.dependency-cruiser.cjs', 'src']))
-count(step('Types', bin('tsc'), ['--noEmit']))
-const unit = step('Unit tests', bin('vitest'), [
+// What does not need what another makes goes on beside it: one core each.
+const lanes = await Promise.all([
+  lane(
+    () => buildDataStep(),
+    // Types are checked in the other lane, of the tests too.
+    () => buildAppStep({ LUVREN_TYPES_CHECKED: '1' }),
+  ),
+  lane(
+    () => step('Format', bin('prettier'), ['--check', '--log-level', 'warn', '.']),
+    () => step('Types', bin('tsc'), ['--noEmit']),
+    () => step('Direction of imports', bin('depcruise'), ['--config', '.dependency-cruiser.cjs', 'src']),
+    () => step('Lint', bin('eslint'), ['.']),
+  ),
+])
+for (const ok of lanes.flat()) count(ok)
+
+const unit = await shown('Unit tests', bin('vitest'), [
   'run',
   '--reporter=default',
   '--reporter=json',
@@ -36,12 +51,6 @@ try {
 } catch {
   failed++
 }
-try {
-  buildApp()
-  passed++
-} catch {
-  failed++
-}
 const chromium = findChromium()
 if (!chromium) {
   console.error(
@@ -49,7 +58,7 @@ if (!chromium) {
   )
   failed++
 } else {
-  const e2e = step('End-to-end tests', bin('playwright'), ['test', '--reporter=list,json'], {
+  const e2e = await shown('End-to-end tests', bin('playwright'), ['test', '--reporter=list,json'], {
     CHROMIUM_PATH: chromium,
     PLAYWRIGHT_JSON_OUTPUT_NAME: E2E,
   })
@@ -62,5 +71,6 @@ if (!chromium) {
     failed++
   }
 }
+console.log(`\n${timesTaken()}`)
 console.log(`\n${passed} passed, ${failed} failed`)
 process.exit(failed ? 1 : 0)

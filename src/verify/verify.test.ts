@@ -5,6 +5,7 @@ import fc from 'fast-check'
 import { unzipSync } from 'fflate'
 import { describe, expect, it } from 'vitest'
 import { digestOf, digestWords } from '../core/base'
+import { trials } from '../core/base/trials.fixture'
 import {
   draftAccount,
   factsIn,
@@ -66,7 +67,7 @@ describe.runIf(there)('verifying the demo', () => {
         changed[at] = changed[at]! ^ (1 << bit)
         expect(await faultsIn(changed)).not.toEqual([])
       }),
-      { numRuns: 200, endOnFailure: true },
+      { numRuns: trials(30, 200), endOnFailure: true },
     )
   })
 
@@ -84,7 +85,7 @@ describe.runIf(there)('verifying the demo', () => {
           const changed = changeOne(bytes, line, leaf)
           expect(await faultsIn(withManifest(name, changed)), name).not.toEqual([])
         }),
-        { numRuns: 100, endOnFailure: true },
+        { numRuns: trials(15, 100), endOnFailure: true },
       )
     },
   )
