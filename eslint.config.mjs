@@ -23,6 +23,14 @@ export default tseslint.config(
       // What goes wrong must reach the strip: `deed(promise)` in components, `await` elsewhere.
       'no-void': 'error',
       'no-console': ['error', { allow: ['error'] }],
+      'no-restricted-syntax': [
+        'error',
+        {
+          selector:
+            "JSXOpeningElement[name.name='Select']:has(JSXAttribute[name.name=/^(mode|showSearch)$/]):not(:has(JSXAttribute[name.name='optionFilterProp']))",
+          message: 'What is typed into it is looked for in what it shows: optionFilterProp="label".',
+        },
+      ],
     },
   },
   {

@@ -17,9 +17,9 @@ const noteMessages = (context: BrowserContext): Promise<unknown> =>
   })
 
 export const test = base.extend({
-  context: async ({ context }, use) => {
+  context: async ({ context }, hand) => {
     await noteMessages(context)
-    await use(context)
+    await hand(context)
   },
 })
 

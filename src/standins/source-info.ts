@@ -1,5 +1,5 @@
 import type { Profile } from '../core/profile'
-import type { Review, Source, VocabularyFile } from '../core/review'
+import { importOf, type Review, type Source, type VocabularyFile } from '../core/review'
 import { LATEST, profileOf, standin, standinKey, type StandinInfo } from '.'
 
 /** What the screens must know of a source beside what the plan says of it. */
@@ -33,6 +33,20 @@ export function sourceInfo(review: Review, source: Source): SourceInfo {
     vocabulary: file ? { key: fileKey(file), title: file.title, file } : own || undefined,
   }
 }
+
+/**
+ * Are all these records ones of the databases that ship with Luvren? What came in a file is somebody's own, whatever source
+ * it was brought in for.
+ */
+export const isInvented = (
+  review: Pick<Review, 'imports' | 'sources'>,
+  recordIds: readonly string[],
+): boolean =>
+  recordIds.every((id) => {
+    const of = review.imports.find((i) => i.id === importOf(id))
+    const source = review.sources.find((s) => s.id === of?.sourceId)
+    return of !== undefined && !of.file && standin(source?.profileId) !== undefined
+  })
 
 /** The key under which the worker keeps the vocabulary of a file. */
 export const fileKey = (file: Pick<VocabularyFile, 'digest'>): string => `file:${file.digest}`

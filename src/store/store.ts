@@ -2,7 +2,7 @@ import { createStore as createState, type StoreApi } from 'zustand/vanilla'
 import { tell } from '@/core/figures'
 import { fold, worksOf, type Command, type Import, type LastDeed } from '@/core/review'
 import type { Rec } from '@/core/records'
-import { fail, problem, type Result } from '@/core/base'
+import { fail, plural, problem, withPlainSigns, type Result } from '@/core/base'
 import { ofFile, openPackage, type Opened } from '@/core/review'
 import { Blobs, type Laying } from './blobs'
 import { Connection, type Fault } from './connection'
@@ -143,6 +143,15 @@ export function createStore(environment: Environment) {
     await tx.done
     return person
   }
+  /** What was entered, without signs that no file could hold; a word says so where some went. */
+  const entered = <T extends Command>(command: T): T => {
+    const { value, gone } = withPlainSigns(command)
+    if (gone)
+      set({
+        refused: `${plural(gone, 'control character')} that no document can hold ${gone === 1 ? 'was' : 'were'} taken out of what you entered.`,
+      })
+    return value
+  }
   const open = (): OpenReview => {
     if (!review) throw new Refusal('No review is open.')
     return review
@@ -267,20 +276,20 @@ export function createStore(environment: Environment) {
     act: async <K extends Command['kind']>(
       kind: K,
       payload: Extract<Command, { kind: K }>['payload'],
-    ): Promise<void> => open().act([{ kind, payload } as Command]),
+    ): Promise<void> => open().act([entered({ kind, payload } as Command)]),
     /** Several commands that are one deed, in order: shown together, each an entry of its own, taken back together. */
-    actAll: async (commands: readonly Command[]): Promise<void> => open().act(commands),
+    actAll: async (commands: readonly Command[]): Promise<void> => open().act(commands.map(entered)),
     nextUndo: (): LastDeed | undefined => review?.nextUndo(),
     undo: async (): Promise<LastDeed | undefined> => open().undo(),
     redo: async (): Promise<LastDeed | undefined> => open().redo(),
     retrySave: (): void => review?.retry(),
 
     /** An edit in progress: on disk at once, an entry when `commitEdit` follows. */
-    typeEdit: (key: string, command: Command): void => review?.type(key, command),
+    typeEdit: (key: string, command: Command): void => review?.type(key, entered(command)),
     /** What has been typed in a field and is not finished. */
     typedAt: (key: string): Command | undefined => review?.typedAt(key),
     /** Finishes an edit. Throws at once, and keeps what was typed, where the command is refused. */
-    commitEdit: (key: string, command: Command): Promise<void> => open().commit(key, command),
+    commitEdit: (key: string, command: Command): Promise<void> => open().commit(key, entered(command)),
     discardEdit: async (key: string): Promise<void> => review?.discard(key),
     settleLeft: async (left: Left, take: boolean): Promise<void> => open().settleLeft(left, take),
     /** Puts on disk what is in memory alone; for when the page is hidden or left. */

@@ -1,7 +1,7 @@
 import { firstOf, hasErrors, type Problem } from '@/core/base'
 import { applyLimits, relevance } from '@/core/engine'
 import { limitAs, printFor, withLimits, type Loss } from '@/core/profile'
-import { parse, sameLimit, type Expr, type LimitValue } from '@/core/query'
+import { parse, sameLimit, type Expr, type LimitValue, type LimitKind } from '@/core/query'
 import {
   comeAndGone,
   type ComeAndGone,
@@ -39,6 +39,10 @@ export interface LineAnswer {
 export interface Said {
   text: string
   losses: Loss[]
+  /** Limits that are not in the text: what is to be set on the screen of the source, in its words. */
+  onScreen: string[]
+  /** Limits that the source does not have. */
+  missing: LimitKind[]
 }
 
 export interface LimitCosts {
@@ -146,14 +150,14 @@ export class SearchDesk {
     const trees = lines.map((l) => parse(l.text))
     const at = lines.findIndex((l) => l.id === lineId)
     const line = trees[at]
-    if (!line?.tree || hasErrors(line.problems)) return { text: '', losses: [] }
+    if (!line?.tree || hasErrors(line.problems)) return { text: '', losses: [], onScreen: [], missing: [] }
     const { text, losses } = printFor(line.tree, source.profile, {
       ...(source.withNarrower ? { withNarrower: source.withNarrower } : {}),
       line: (n) => (n <= at ? writtenOut(n, (k) => trees[k - 1]?.tree) : undefined),
     })
     // What is copied must ask there what the line asks here: with its limits, and where no lines are kept with all that hold.
     const limits = limitsToSend(lines, source.profile.lines !== undefined)[at]!
-    return { losses, text: withLimits(text, distinct(limits), source.profile).text }
+    return { losses, ...withLimits(text, distinct(limits), source.profile) }
   }
 
   /** The records of one line of a strategy, the newest first; as many as the database hands out. */

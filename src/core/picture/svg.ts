@@ -1,3 +1,4 @@
+import { plainSigns } from '../base'
 /** The letters of every figure. The second name is the one under which the app has them loaded. */
 export const FIGURE_FONT = "'Atkinson Hyperlegible Next', 'Atkinson Hyperlegible Next Variable', sans-serif"
 
@@ -22,8 +23,8 @@ export const RASTER_PROGRAM = 'rasteriser.wasm'
 
 const MARKS: Record<string, string> = { '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;' }
 
-/** Text as it may stand in XML, as content and in an attribute. */
-export const escapedXml = (text: string): string => text.replace(/[&<>"]/g, (c) => MARKS[c]!)
+/** Text as it may stand in XML, as content and in an attribute; what may stand in none is left out. */
+export const escapedXml = (text: string): string => plainSigns(text).replace(/[&<>"]/g, (c) => MARKS[c]!)
 
 function base64(bytes: Uint8Array): string {
   let text = ''

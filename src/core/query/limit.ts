@@ -1,5 +1,6 @@
+import ISO6391 from 'iso-639-1'
 import { z } from 'zod'
-import { listed } from '../base'
+import { byName, foldLabel, listed } from '../base'
 
 /** Restrictions that are no search words. Languages are ISO 639-1 codes; years include both ends. */
 export const LimitValue = z.discriminatedUnion('kind', [
@@ -43,22 +44,29 @@ export const LIMIT_LETTER: Record<LimitKind, string> = {
   other: '+',
 }
 
-const LANGUAGES: Record<string, string> = {
-  en: 'English',
-  de: 'German',
-  es: 'Spanish',
-  fr: 'French',
-  it: 'Italian',
-  pt: 'Portuguese',
-}
+/** The codes of all languages of ISO 639-1, in the order of their English names. */
+export const LANGUAGE_CODES: readonly string[] = ISO6391.getAllCodes().sort((a, b) =>
+  foldLabel(ISO6391.getName(a)) < foldLabel(ISO6391.getName(b)) ? -1 : 1,
+)
+const LANGUAGES = byName(Object.fromEntries(LANGUAGE_CODES.map((code) => [code, ISO6391.getName(code)])))
 
 /** The English name of a language code; a code that is not known stays as it is. */
 export const languageName = (code: string): string => LANGUAGES[code] ?? code
 
+/** Is this the English name of a language? */
+export const isLanguageName = (text: string): boolean => {
+  const code = languageCode(text)
+  return code.length === 2 && code !== text.trim().toLowerCase()
+}
+
+const CODES = byName(
+  Object.fromEntries(LANGUAGE_CODES.map((code) => [languageName(code).toLowerCase(), code])),
+)
+
 /** The code of a language given as name or code, in any case; what is not known stays as it is. */
 export function languageCode(text: string): string {
   const name = text.trim().toLowerCase()
-  return Object.keys(LANGUAGES).find((c) => c === name || LANGUAGES[c]!.toLowerCase() === name) ?? text.trim()
+  return LANGUAGES[name] ? name : (CODES[name] ?? text.trim())
 }
 
 /** Do two limits say the same? The order of their values says nothing. */

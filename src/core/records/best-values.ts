@@ -1,3 +1,4 @@
+import { emptyByName } from '../base'
 import { FIELDS, textOf, type Field } from './fields'
 import type { Rec } from './record'
 
@@ -84,7 +85,7 @@ export function bestRecord(
     const of = records.find(({ id }) => best.from.includes(id))!
     ;(whole as Record<string, unknown>)[field.key] = of.record[field.key]
   }
-  whole.extra = {}
+  whole.extra = emptyByName()
   for (const { record } of records)
     for (const [tag, values] of Object.entries(record.extra))
       for (const value of values)

@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { emptyByName } from '../base'
 import type { Document } from '../engine'
 
 const Texts = z.array(z.string())
@@ -86,7 +87,7 @@ export const emptyRecord = (id: string, title = ''): Rec => ({
   population: [],
   tests: [],
   method: [],
-  extra: {},
+  extra: emptyByName(),
 })
 
 const present = <T>(value: T | undefined): T[] => (value === undefined || value === '' ? [] : [value])

@@ -47,6 +47,7 @@ export {
   type FlowPart,
   type FlowWords,
 } from './flow-drawing'
+export { nextToRule } from './next-to-rule'
 export { LOAN_DAYS, mostPressing, workingDaysAfter } from './due'
 export { agreementsIn, type ReaderPair } from './readers'
 export { reasonWords } from './reason-words'

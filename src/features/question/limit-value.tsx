@@ -1,11 +1,15 @@
 'use client'
 import { InputNumber, Select } from 'antd'
-import { languageName, type LimitValue } from '@/core/query'
+import { useState } from 'react'
+import { LANGUAGE_CODES, languageName, type LimitValue } from '@/core/query'
 
-const LANGUAGES = ['en', 'de', 'es', 'fr', 'it', 'pt'].map((value) => ({ value, label: languageName(value) }))
+const LANGUAGES = LANGUAGE_CODES.map((value) => ({ value, label: languageName(value) }))
+/** A code of ISO 639-2 or 639-3, with what may stand behind it: any language that has no code of two letters. */
+const CODE = /^[a-z]{3}(?:-[a-z0-9]{2,8})*$/i
 const TYPES = ['journal article', 'conference paper', 'magazine article', 'report', 'thesis'].map(
   (value) => ({
     value,
+    label: value,
   }),
 )
 /** The limits that can be planned. Each starts empty: nothing gets into the plan that nobody chose. */
@@ -69,19 +73,7 @@ export function LimitValueEdit({
       )
     case 'language':
     case 'document type':
-      return (
-        <Select
-          mode="multiple"
-          size="small"
-          variant="borderless"
-          style={{ width: '100%' }}
-          aria-label={limit.kind}
-          placeholder={ASKS[limit.kind]}
-          value={limit.values}
-          options={limit.kind === 'language' ? LANGUAGES : TYPES}
-          onChange={(values: string[]) => values.length && change({ ...limit, values })}
-        />
-      )
+      return <Several limit={limit} change={change} />
     case 'population':
     case 'place':
       return (
@@ -91,6 +83,7 @@ export function LimitValueEdit({
           variant="borderless"
           style={{ width: '100%' }}
           aria-label={limit.kind === 'place' ? 'place studied' : limit.kind}
+          optionFilterProp="label"
           tokenSeparators={[';']}
           open={false}
           placeholder={ASKS[limit.kind]}
@@ -113,6 +106,39 @@ export function LimitValueEdit({
     default:
       return null
   }
+}
+
+/** Several values of a list; of languages also one that is not in it, by its code. */
+function Several({
+  limit,
+  change,
+}: {
+  limit: Extract<LimitValue, { kind: 'language' | 'document type' }>
+  change: (limit: LimitValue) => void
+}) {
+  const [typed, setTyped] = useState('')
+  const code = typed.trim().toLowerCase()
+  const own =
+    limit.kind === 'language' && CODE.test(code) ? [{ value: code, label: `${code} (by its code)` }] : []
+  const others = limit.values
+    .filter((v) => v !== code && !LANGUAGES.some((l) => l.value === v))
+    .map((value) => ({ value, label: value }))
+  return (
+    <Select
+      mode="multiple"
+      size="small"
+      variant="borderless"
+      style={{ width: '100%' }}
+      aria-label={limit.kind}
+      placeholder={ASKS[limit.kind]}
+      optionFilterProp="label"
+      popupMatchSelectWidth={false}
+      value={limit.values}
+      options={limit.kind === 'language' ? [...LANGUAGES, ...own, ...others] : TYPES}
+      onSearch={setTyped}
+      onChange={(values: string[]) => values.length && change({ ...limit, values })}
+    />
+  )
 }
 
 type Years = Extract<LimitValue, { kind: 'years' }>

@@ -2,8 +2,8 @@ import { whereFrom, whoAndWhen, type Rec } from '@/core/records'
 import { languageName } from '@/core/query'
 import type { MarkedRecord } from './use-marks'
 
-/** What the record view shows of a record. */
-export function recordProps(record: Rec, marks: MarkedRecord) {
+/** What the record view shows of a record; `invented`: it is one of a database that ships with Luvren. */
+export function recordProps(record: Rec, marks: MarkedRecord, invented: boolean) {
   return {
     title: record.title,
     source: [
@@ -12,7 +12,7 @@ export function recordProps(record: Rec, marks: MarkedRecord) {
       record.type,
       record.language && languageName(record.language),
       record.doi && `doi ${record.doi}`,
-      'invented record',
+      invented && 'invented record',
     ]
       .filter(Boolean)
       .join(' · '),

@@ -199,7 +199,8 @@ export function columnWidths(b: Pick<Block & { kind: 'table' }, 'head' | 'rows' 
     const texts = [h, ...b.rows.map((r) => wordsOfCell(r[n] ?? []))]
     const longest = Math.max(...texts.map((t) => t.length))
     const word = Math.max(...texts.flatMap((t) => t.split(/\s+/).map((w) => Math.min(24, w.length))))
-    return Math.max(word * 1.5, Math.sqrt(longest) * 2.8) * (b.mono?.includes(n) ? 1.15 : 1)
+    // A column without a word has a width too: of nothing but such ones each has its share.
+    return Math.max(1, word * 1.5, Math.sqrt(longest) * 2.8) * (b.mono?.includes(n) ? 1.15 : 1)
   })
   const sum = weights.reduce((a, w) => a + w, 0)
   return weights.map((w) => w / sum)

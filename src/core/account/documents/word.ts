@@ -23,6 +23,7 @@ import {
   type ISectionOptions,
 } from 'docx'
 import { unzipSync, zipSync } from 'fflate'
+import { withPlainSigns } from '../../base'
 import type { TextComment } from '../document'
 import { columnWidths, labelsOf, wordsOfCell, type Block, type Cell, type DocumentTree } from './tree'
 
@@ -247,9 +248,11 @@ function childrenOf(
  * text. The same bytes for the same document. Kept apart from the other writers because it is heavy.
  */
 export async function toWord(
-  tree: DocumentTree,
+  of: DocumentTree,
   figures: ReadonlyMap<string, WordFigure> = new Map(),
 ): Promise<Uint8Array> {
+  // One sign that XML cannot hold, and no program opens the file.
+  const tree = withPlainSigns(of).value
   const labels = labelsOf(tree)
   const title = [
     new Paragraph({ text: tree.title, heading: HeadingLevel.TITLE }),

@@ -1,10 +1,11 @@
+import { byName } from '../../base'
 import type { Field } from '../tree'
 
 /**
  * Indexes of CQL and the fields they stand for. Context sets: `dc` (Dublin Core) and `bath` where they have the index,
  * `cql` for the server's choice, and our own `luv` for the rest (documented in docs/profiles.md).
  */
-export const INDEXES: Readonly<Record<string, Field>> = {
+export const INDEXES: Readonly<Record<string, Field>> = byName({
   'cql.serverchoice': 'any',
   'cql.keywords': 'any',
   'cql.anyindexes': 'any',
@@ -33,7 +34,7 @@ export const INDEXES: Readonly<Record<string, Field>> = {
   'luv.fulltext': 'fulltext',
   'luv.text': 'text',
   'luv.any': 'any',
-}
+})
 
 /** The index that a field is written with. */
 export const INDEX_OF: Readonly<Record<Field, string>> = {

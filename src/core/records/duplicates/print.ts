@@ -1,4 +1,4 @@
-import { foldWord, tokens } from '../../base'
+import { byName, foldWord, tokens } from '../../base'
 import { doiIn } from '../identifiers'
 import type { Rec } from '../record'
 
@@ -32,7 +32,14 @@ export interface Print {
   abstract: string | undefined
 }
 
-const ENTITIES: Record<string, string> = { amp: '&', lt: '<', gt: '>', quot: '"', apos: "'", nbsp: ' ' }
+const ENTITIES: Readonly<Record<string, string>> = byName({
+  amp: '&',
+  lt: '<',
+  gt: '>',
+  quot: '"',
+  apos: "'",
+  nbsp: ' ',
+})
 
 /** A text without what a format put into it: HTML tags and entities, LaTeX commands and braces. */
 export function bareText(text: string): string {
@@ -48,7 +55,7 @@ export function bareText(text: string): string {
     .replace(/\\([a-z]{1,2})\b\s*/gi, (_, letters: string) => LETTERS[letters] ?? letters)
     .replace(/[{}$\\]/g, '')
 }
-const LETTERS: Record<string, string> = {
+const LETTERS: Readonly<Record<string, string>> = byName({
   ss: 'ß',
   ae: 'æ',
   oe: 'œ',
@@ -57,7 +64,7 @@ const LETTERS: Record<string, string> = {
   aa: 'å',
   AA: 'Å',
   O: 'Ø',
-}
+})
 
 /** Letters that are written in two ways (ä, ae) made one; only for comparing two texts that went through it both. */
 const oneWay = (word: string): string => word.replace(/([aou])e/g, '$1').replace(/ss/g, 's')
@@ -72,7 +79,7 @@ const SPECIALS: [RegExp, Special][] = [
 ]
 const GENERIC =
   /^(?:editorial|guest editorial|editors? notes?|from the editors?|book reviews?|reviews?|introduction|introduction to the special issue|foreword|preface|contents|index|news|announcements?|in this issue|letters? to the editor)$/
-const ROMAN: Record<string, number> = { i: 1, ii: 2, iii: 3, iv: 4, v: 5, vi: 6 }
+const ROMAN: Readonly<Record<string, number>> = byName({ i: 1, ii: 2, iii: 3, iv: 4, v: 5, vi: 6 })
 
 function partOf(title: string): number | undefined {
   const found =

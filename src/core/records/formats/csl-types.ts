@@ -1,5 +1,6 @@
+import { byName } from '../../base'
 /** CSL 1.0.2 item types and what they are called here; of two for one, the first is written. */
-export const CSL_TYPES: Readonly<Record<string, string>> = {
+export const CSL_TYPES: Readonly<Record<string, string>> = byName({
   'article-journal': 'journal article',
   'paper-conference': 'conference paper',
   chapter: 'chapter',
@@ -13,11 +14,13 @@ export const CSL_TYPES: Readonly<Record<string, string>> = {
   manuscript: 'manuscript',
   standard: 'standard',
   patent: 'patent',
-}
-export const CSL_NAMES: Readonly<Record<string, string>> = Object.fromEntries(
-  Object.entries(CSL_TYPES)
-    .reverse()
-    .map(([name, type]) => [type, name]),
+})
+export const CSL_NAMES: Readonly<Record<string, string>> = byName(
+  Object.fromEntries(
+    Object.entries(CSL_TYPES)
+      .reverse()
+      .map(([name, type]) => [type, name]),
+  ),
 )
 /** CSL's other types: kept under their own names. */
 export const OTHER_TYPES: ReadonlySet<string> = new Set(

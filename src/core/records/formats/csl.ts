@@ -1,3 +1,4 @@
+import { byName, emptyByName } from '../../base'
 import { languageCode } from '../../query'
 import { FIELDS, textOf } from '../fields'
 import { doiIn } from '../identifiers'
@@ -46,11 +47,11 @@ const TEXTS: readonly (readonly [key: TextKey, variable: string])[] = [
   ['language', 'language'],
 ]
 /** Names of older versions of the standard. */
-const OLDER: Readonly<Record<string, string>> = {
+const OLDER: Readonly<Record<string, string>> = byName({
   event: 'event-title',
   shortTitle: 'title-short',
   journalAbbreviation: 'container-title-short',
-}
+})
 const BY_VARIABLE = new Map(TEXTS.map(([key, variable]) => [variable, key]))
 const NAMES = [
   ['authors', 'author'],
@@ -101,7 +102,7 @@ export function toCsl(r: Rec): CslItem {
   if (r.notes?.some((n) => n.includes('\n'))) custom.notes = r.notes
   if (r.type !== undefined && (CSL_TYPES[type] ?? own) !== r.type) custom.type = r.type
   for (const field of CUSTOM) if (textOf(r, field) !== undefined) custom[field.key] = r[field.key]
-  const other: Rec['extra'] = {}
+  const other: Rec['extra'] = emptyByName()
   for (const [name, values] of Object.entries(r.extra)) {
     const value = values.length === 1 && CSL_VARIABLES.has(name) && !(name in item) ? values[0] : undefined
     if (value === undefined) other[name] = values

@@ -1,9 +1,9 @@
-import { problem, type Problem } from '../../base'
+import { plural, withPlainSigns, problem, type Problem } from '../../base'
 import type { Rec } from '../record'
 import { bibtexReader } from './bibtex'
 import { writeBibtex } from './bibtex-write'
 import { cslJsonReader, writeCslJson } from './csl-json'
-import type { Item, Reader, ReadsTo } from './item'
+import { atLine, type Item, type Reader, type ReadsTo } from './item'
 import { risReader } from './ris'
 import { writeRis } from './ris-write'
 import { proposeColumns, rowsOf, separatorOf, tableReader, writeTable, type TableShape } from './table'
@@ -74,7 +74,8 @@ function formatOf(text: string): FormatId | undefined {
 }
 
 /** A reader for a shape. `name` tells the records of one file from those of another where they have no numbers. */
-export function readerFor(shape: Shape, to: ReadsTo, name?: string): Reader {
+export function readerFor(shape: Shape, into: ReadsTo, name?: string): Reader {
+  const to = inPlainSigns(into)
   switch (shape.format) {
     case 'ris':
       return risReader(to, name)
@@ -88,6 +89,25 @@ export function readerFor(shape: Shape, to: ReadsTo, name?: string): Reader {
       return taggedReader(to, shape.tags ?? { form: 'dash', fields: {} })
   }
 }
+
+/** The same with records without signs that no document could hold, each with a word where some went. */
+const inPlainSigns = (to: ReadsTo): ReadsTo => ({
+  ...to,
+  item: (item) => {
+    if (!item.record) return to.item(item)
+    const { value, gone } = withPlainSigns(item.record)
+    const words = `${plural(gone, 'control character')} that no document can hold ${gone === 1 ? 'was' : 'were'} left out of this record.`
+    to.item(
+      gone
+        ? {
+            ...item,
+            record: value,
+            problems: [...item.problems, atLine(item.line, 'control-characters', 'warning', words)],
+          }
+        : item,
+    )
+  },
+})
 
 /** The formats that records are written in. */
 export const WRITERS = {

@@ -1,5 +1,6 @@
+import { byName } from '../../base'
 /** Accent commands and the mark that each puts on the letter behind it (The TeXbook, chapter 9; LaTeX 2e, T1). */
-const ACCENTS: Readonly<Record<string, string>> = {
+const ACCENTS: Readonly<Record<string, string>> = byName({
   '`': '\u0300',
   "'": '\u0301',
   '^': '\u0302',
@@ -15,10 +16,10 @@ const ACCENTS: Readonly<Record<string, string>> = {
   c: '\u0327',
   k: '\u0328',
   b: '\u0331',
-}
+})
 
 /** Commands that stand for a letter or sign. */
-const SIGNS: Readonly<Record<string, string>> = {
+const SIGNS: Readonly<Record<string, string>> = byName({
   ss: 'ß',
   SS: 'ẞ',
   ae: 'æ',
@@ -69,17 +70,17 @@ const SIGNS: Readonly<Record<string, string>> = {
   textgreater: '>',
   textless: '<',
   slash: '/',
-}
+})
 
 /** Commands with a text behind them that CSL has a tag for. */
-const STYLES: Readonly<Record<string, string>> = {
+const STYLES: Readonly<Record<string, string>> = byName({
   emph: 'i',
   textit: 'i',
   textsl: 'i',
   textbf: 'b',
   textsuperscript: 'sup',
   textsubscript: 'sub',
-}
+})
 /** Commands that change only how their text looks, in ways nothing here has. */
 const PLAIN = new Set([
   'text',
@@ -183,14 +184,14 @@ class Decoder {
     return letter
   }
 }
-const PAIRS: Readonly<Record<string, string>> = { '---': '—', '--': '–', '``': '“', "''": '”' }
+const PAIRS: Readonly<Record<string, string>> = byName({ '---': '—', '--': '–', '``': '“', "''": '”' })
 
-const ESCAPES: Readonly<Record<string, string>> = {
+const ESCAPES: Readonly<Record<string, string>> = byName({
   '\\': '\\textbackslash{}',
   '^': '\\textasciicircum{}',
   '~': '\\textasciitilde{}',
   '\u00a0': '~',
-}
+})
 
 /** A text for a BibTeX value: what LaTeX would understand otherwise is escaped; letters stay in UTF-8. */
 export const toLatex = (text: string): string =>

@@ -1,3 +1,4 @@
+import { byName } from '../../base'
 import { languageCode } from '../../query'
 import { readDate } from '../dates'
 import { fieldOf, putText, splitList } from '../fields'
@@ -5,7 +6,7 @@ import { doiIn } from '../identifiers'
 import type { Rec } from '../record'
 
 /** What the RIS types are called here; a type that is not in the list is kept as its code. */
-export const TYPES: Record<string, string> = {
+export const TYPES: Readonly<Record<string, string>> = byName({
   JOUR: 'journal article',
   EJOUR: 'journal article',
   CPAPER: 'conference paper',
@@ -24,12 +25,14 @@ export const TYPES: Record<string, string> = {
   UNPB: 'manuscript',
   STAND: 'standard',
   PAT: 'patent',
-}
+})
 /** The code that a type is written with; of two codes for one type, the first. */
-export const CODES: Record<string, string> = Object.fromEntries(
-  Object.entries(TYPES)
-    .reverse()
-    .map(([code, type]) => [type, code]),
+export const CODES: Readonly<Record<string, string>> = byName(
+  Object.fromEntries(
+    Object.entries(TYPES)
+      .reverse()
+      .map(([code, type]) => [type, code]),
+  ),
 )
 
 /** What has to be known of the whole record: pages are two tags and one field, and a type in words is finer than its code. */

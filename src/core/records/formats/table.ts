@@ -1,3 +1,4 @@
+import { emptyByName } from '../../base'
 import { FIELDS, fieldOf, putText, textOf, type Field } from '../fields'
 import { emptyRecord, type Rec } from '../record'
 import { atLine, type Item, type Reader, type ReadsTo } from './item'
@@ -233,7 +234,7 @@ function putOwn(record: Rec, key: string | undefined, cell: string): boolean {
 
 function putOther(record: Rec, cell: string): boolean {
   try {
-    record.extra = { ...record.extra, ...(JSON.parse(cell) as Rec['extra']) }
+    record.extra = Object.assign(emptyByName(), record.extra, JSON.parse(cell) as Rec['extra'])
     return true
   } catch {
     return false

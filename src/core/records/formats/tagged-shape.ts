@@ -1,6 +1,7 @@
+import { emptyByName } from '../../base'
 import { doiIn } from '../identifiers'
 import { readDate } from '../dates'
-import { languageCode, languageName } from '../../query'
+import { isLanguageName } from '../../query'
 import { fieldOf } from '../fields'
 import { tagFormOf, tagIn, type TagForm, type TagShape } from './tagged'
 
@@ -25,7 +26,9 @@ const middle = (values: readonly string[]): number =>
 const isName = (v: string): boolean =>
   /^\p{Lu}[\p{L}’'-]+(?: \p{Lu}[\p{L}’'-]+){0,2},? (?:\p{Lu}[\p{L}.-]*[ .]?){1,3}$/u.test(v) ||
   /^(?:\p{Lu}\.[ -]?){1,3}\p{Lu}[\p{L}’'-]+$/u.test(v)
-const isLanguage = (v: string): boolean => languageCode(v) !== v.trim() || languageName(v) !== v
+/** Codes of the languages that tagged files are mostly in: of all, "no", "is" and "as" would be languages too. */
+const USUAL = new Set(['en', 'de', 'es', 'fr', 'it', 'pt'])
+const isLanguage = (v: string): boolean => isLanguageName(v) || USUAL.has(v.trim())
 
 /** What a field's values look like, the surest first; each field is given to the tag that it fits best. */
 const LOOKS: readonly (readonly [field: string, fits: (s: Seen, all: number) => number])[] = [
@@ -98,7 +101,7 @@ export function proposeTags(
   const form = tagFormOf(text)
   if (!form) return undefined
   const { seen, begins, ends, records } = look(text, form)
-  const fields: Record<string, string> = {}
+  const fields = emptyByName<string>()
   const given = new Set<string>()
   const free = (s: Seen): boolean => !fields[s.tag] && s.tag !== ends
   for (const s of seen)

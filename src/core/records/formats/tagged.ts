@@ -96,7 +96,7 @@ function recordOf(
   const problems: Problem[] = []
   let understood = false
   for (const { tag, parts, line } of tags) {
-    const key = shape.fields[tag]
+    const key = Object.hasOwn(shape.fields, tag) ? shape.fields[tag] : undefined
     const list = Boolean(key) && fieldOf(key!)?.form === 'list'
     // Each line of a list is a value of its own; other values go on from line to line.
     const values = list ? parts.filter(Boolean) : [parts.filter(Boolean).join(' ')]

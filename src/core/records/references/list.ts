@@ -1,3 +1,4 @@
+import { byName } from '../../base'
 import { toCsl, type CslItem } from '../formats/csl'
 import { holdsSession, hintsFor, type Hint } from './hints'
 import type { Rec } from '../record'
@@ -24,7 +25,7 @@ export interface Reference {
   hints: Hint[]
 }
 
-const ENTITIES: Readonly<Record<string, string>> = {
+const ENTITIES: Readonly<Record<string, string>> = byName({
   amp: '&',
   lt: '<',
   gt: '>',
@@ -33,7 +34,7 @@ const ENTITIES: Readonly<Record<string, string>> = {
   '#38': '&',
   '#60': '<',
   '#62': '>',
-}
+})
 
 /** A text of HTML with its entities as signs. */
 export const unescaped = (html: string): string =>

@@ -1,3 +1,4 @@
+import { byName } from '../../base'
 const GAP = "[.,'’\\u00a0\\u202f\\u2009 ]"
 const COUNT = new RegExp(
   `^[([{→=:\\s]*(?:n\\s*=\\s*)?(\\d{1,3}(?:(${GAP})\\d{3})(?:\\2\\d{3})*|\\d{1,9})\\s*(?:hits?|results?|records?|items?|documents?|references?|found)?[\\s)\\]}]*$`,
@@ -84,7 +85,14 @@ export function readWhen(text: string, order?: DayOrder): string | undefined {
   return `${date}T${two(hour)}:${time[2]}`
 }
 
-const NAMED: Record<string, string> = { amp: '&', lt: '<', gt: '>', quot: '"', apos: "'", nbsp: '\u00a0' }
+const NAMED: Readonly<Record<string, string>> = byName({
+  amp: '&',
+  lt: '<',
+  gt: '>',
+  quot: '"',
+  apos: "'",
+  nbsp: '\u00a0',
+})
 const entity = (whole: string, name: string): string =>
   name.startsWith('#')
     ? String.fromCodePoint(Math.min(0x10ffff, Number(name.slice(1).replace(/^x/i, '0x')) || 0xfffd))

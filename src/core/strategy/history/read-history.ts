@@ -1,7 +1,7 @@
 import { hasErrors, plural, problem, thousands, type Problem } from '../../base'
 import { readWithLimits, type Profile } from '../../profile'
 import {
-  languageCode,
+  LANGUAGE_CODES,
   languageName,
   print,
   byGroup,
@@ -93,7 +93,9 @@ function straightQuotes(text: string, { quotes }: Profile): string {
   return quotes.open === "'" ? out.replace(/[‘’‚](?!\p{L}*\b['’])/gu, "'") : out
 }
 
-const LANGUAGES = ['en', 'de', 'es', 'fr', 'it', 'pt']
+const LANGUAGES = LANGUAGE_CODES.map(
+  (code) => [code, new RegExp(`\\b${languageName(code)}\\b`, 'i')] as const,
+)
 
 /** What stood in a column for limits, in the database's own form or in words; what is not understood is kept as it is. */
 export function limitsInWords(text: string, profile: Profile): LimitValue[] {
@@ -109,8 +111,8 @@ export function limitsInWords(text: string, profile: Profile): LimitValue[] {
         return [{ kind: 'years', from: Number(years[1]), ...(years[2] ? { to: Number(years[2]) } : {}) }]
       const since = /(?:since|from|after)\s+(\d{4})/i.exec(part)
       if (since) return [{ kind: 'years', from: Number(since[1]) }]
-      const languages = LANGUAGES.filter((c) => part.toLowerCase().includes(languageName(c).toLowerCase()))
-      if (languages.length) return [{ kind: 'language', values: languages.map(languageCode) }]
+      const languages = LANGUAGES.flatMap(([code, name]) => (name.test(part) ? [code] : []))
+      if (languages.length) return [{ kind: 'language', values: languages }]
       if (/peer.?review/i.test(part)) return [{ kind: 'peer reviewed' }]
       if (/open access/i.test(part)) return [{ kind: 'open access' }]
       return [{ kind: 'other', text: part }]

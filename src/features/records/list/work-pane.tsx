@@ -3,6 +3,7 @@ import { useState } from 'react'
 import { holdsSession, type BestValue } from '@/core/records'
 import { plural } from '@/core/base'
 import { useSession, useStore } from '@/store/provider'
+import { isInvented } from '@/standins/source-info'
 import { RecordView } from '@/ui/record-view'
 import type { WorkView } from '@/workers'
 import { recordProps } from '../../shared/record-props'
@@ -32,7 +33,16 @@ export function WorkPane({
   const link = doi ? `https://doi.org/${doi}` : url
   return (
     <>
-      <RecordView {...recordProps(work.record, marker(work.record))} />
+      <RecordView
+        {...recordProps(
+          work.record,
+          marker(work.record),
+          isInvented(
+            review,
+            work.records.map((r) => r.id),
+          ),
+        )}
+      />
       {link !== undefined && (
         <p className="sub work-link">
           {doi ? 'DOI ' : 'Address '}

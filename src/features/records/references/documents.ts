@@ -1,3 +1,4 @@
+import { plainSigns } from '@/core/base'
 import { unescaped, type Reference } from '@/core/records'
 
 const escaped = (text: string): string => text.replace(/&/g, '&amp;').replace(/</g, '&lt;')
@@ -53,7 +54,7 @@ export function runsOf(html: string): Run[] {
     if (tag) on[tag[2] as keyof typeof on] += tag[1] ? -1 : 1
     else
       runs.push({
-        text: unescaped(part),
+        text: plainSigns(unescaped(part)),
         ...(on.i > 0 ? { italics: true } : {}),
         ...(on.b > 0 ? { bold: true } : {}),
         ...(on.sup > 0 ? { superScript: true } : {}),

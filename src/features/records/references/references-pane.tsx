@@ -139,6 +139,7 @@ export function ReferencesPane({ desk, list }: { desk: Desk; list: AskedWorksSta
         <p className="sub">Fields of the CSV, in their order:</p>
         <Select
           mode="multiple"
+          optionFilterProp="label"
           size="small"
           style={{ width: '100%' }}
           aria-label="Fields of the CSV"

@@ -122,6 +122,7 @@ export function CarryDialog({
               <span>{label}</span>
               <Select
                 mode="multiple"
+                optionFilterProp="label"
                 size="small"
                 aria-label={`${label} becomes`}
                 placeholder="choose, or leave it out"

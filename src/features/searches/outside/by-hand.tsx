@@ -1,6 +1,5 @@
 'use client'
 import { useMemo } from 'react'
-import { listed } from '@/core/base'
 import { printFor, withLimits } from '@/core/profile'
 import { parse } from '@/core/query'
 import type { Line } from '@/core/review'
@@ -11,7 +10,7 @@ import { SaidPane } from '../panes/translation'
 
 /**
  * A line of a database that lies outside: its text with its limits, to be copied and run there, and what came back to
- * be logged. Limits that are set on the screen are named.
+ * be logged.
  */
 export function ByHand({
   line,
@@ -39,14 +38,6 @@ export function ByHand({
   return (
     <>
       <SaidPane line={line} number={number} said={said} short={info.short} />
-      {said.onScreen.length > 0 && (
-        <p className="quiet-note">Set on the screen there: {listed(said.onScreen)}.</p>
-      )}
-      {said.missing.length > 0 && (
-        <p className="note">
-          <b>Not to be had there:</b> a limit by {listed(said.missing, 'or')}.
-        </p>
-      )}
       <LogRun line={line} number={number} lines={lines} info={info} sent={said.text} logged={logged} />
     </>
   )

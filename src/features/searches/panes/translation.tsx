@@ -1,6 +1,7 @@
 'use client'
 import { App, Button } from 'antd'
 import { useMemo } from 'react'
+import { listed } from '@/core/base'
 import type { Loss } from '@/core/profile'
 import type { Line } from '@/core/review'
 import type { StandinInfo } from '@/standins'
@@ -46,15 +47,21 @@ export function SaidPane({
 }) {
   const { deed } = useStore()
   const { message } = App.useApp()
+  const onScreen = said.onScreen.length ? `To be set on the screen there: ${listed(said.onScreen)}.` : ''
   const copy = useMemo<Action>(
     () => ({
       id: 'copy-theirs',
       label: `Copy the line as ${short} reads it`,
       key: 'C',
       when: () => !!said.text,
-      run: () => deed(navigator.clipboard.writeText(said.text).then(() => message.success('Copied.'))),
+      run: () =>
+        deed(
+          navigator.clipboard
+            .writeText(said.text)
+            .then(() => message.success(`Copied.${onScreen && ` ${onScreen}`}`, onScreen ? 8 : 3)),
+        ),
     }),
-    [short, said.text, deed, message],
+    [short, said.text, onScreen, deed, message],
   )
   useActions(
     'translation',
@@ -76,6 +83,12 @@ export function SaidPane({
           </Button>
         </p>
         <Theirs said={said} />
+        {onScreen && <p className="quiet-note">{onScreen}</p>}
+        {said.missing.length > 0 && (
+          <p className="note">
+            <b>Not to be had there:</b> a limit by {listed(said.missing, 'or')}.
+          </p>
+        )}
       </div>
       {said.losses.length > 0 && (
         <ul className="losses">

@@ -4,10 +4,10 @@ import { useMemo, useState } from 'react'
 import { dateWords } from '@/core/account'
 import { held, plural, thousands } from '@/core/base'
 import { nameOfPerson, workOf, type Answer, type Criterion, type PassName, type Ruling } from '@/core/review'
-import { reasonWords } from '@/core/selection'
+import { nextToRule, reasonWords } from '@/core/selection'
 import { useActions, type Action } from '@/store/actions'
 import { useSession } from '@/store/provider'
-import { sourceInfo } from '@/standins/source-info'
+import { isInvented, sourceInfo } from '@/standins/source-info'
 import { useWhereabouts } from '@/store/whereabouts'
 import { RecordView } from '@/ui/record-view'
 import { KeyHint } from '../../shared/key-hint'
@@ -32,6 +32,9 @@ import { useCriteriaVersion } from './version-dialog'
 
 const VERDICT: Record<Ruling['verdict'], string> = { in: 'ruled in', out: 'ruled out', unsure: 'left open' }
 const NO_ANSWERS: Readonly<Record<string, Answer>> = {}
+
+/** Stands where a work would, once every work of the pass is ruled. */
+const END = 'end of the pass'
 
 /** One work at a time, ruled by key: on title and abstract, or on its full text. */
 export function PassPane({
@@ -64,15 +67,20 @@ export function PassPane({
   )
   // The list of the broad pass is the same whatever is ruled: what is shown of its works need not be fetched again.
   const closePlaced = pass === 'close' ? placed : undefined
+  /** Every work that this pass is about. */
+  const pool = useMemo(
+    () =>
+      closePlaced
+        ? order.works.filter(({ id }) =>
+            ['sought', 'close open', 'out', 'included'].includes(closePlaced(id).place),
+          )
+        : order.works,
+    [order.works, closePlaced],
+  )
   const list = useMemo(() => {
     const wanted = which.includes(':') ? named && new Set(named) : snapshot
-    if (!wanted && !closePlaced) return order.works
-    return order.works.filter(
-      ({ id }) =>
-        (!wanted || wanted.has(id)) &&
-        (!closePlaced || ['sought', 'close open', 'out', 'included'].includes(closePlaced(id).place)),
-    )
-  }, [order.works, which, named, snapshot, closePlaced])
+    return wanted ? pool.filter(({ id }) => wanted.has(id)) : pool
+  }, [pool, which, named, snapshot])
   const narrow = (to: string): void => {
     setWhich(to)
     setStepped(undefined)
@@ -104,7 +112,8 @@ export function PassPane({
     if (shown) setStepped(shown.id)
   } else if (wanted === undefined && led !== undefined) setLed(undefined)
   const steppedAt = stepped === undefined ? -1 : list.findIndex((w) => w.id === stepped)
-  const at = steppedAt >= 0 ? steppedAt : Math.max(0, firstLeft)
+  const atEnd = stepped === END
+  const at = atEnd ? list.length : steppedAt >= 0 ? steppedAt : Math.max(0, firstLeft)
   const work = list[at]
   const { record, failed } = useShown(list, at)
   const ruling = work && held(ruled.byWork, work.id)?.[own]
@@ -128,9 +137,13 @@ export function PassPane({
   const study = useStudy(work, selected)
   const next = (): void => {
     if (!work) return
-    // From here to the next one that this reader has not ruled; the list ends where it ends.
-    const found = list.findIndex((w, i) => i > at && !held(ruled.byWork, w.id)?.[own])
-    setStepped(list[found < 0 ? Math.min(at + 1, list.length - 1) : found]!.id)
+    const ids = (of: readonly { id: string }[]): string[] => of.map((w) => w.id)
+    const found = nextToRule(ids(list), ids(pool), work.id, (id) => Boolean(held(ruled.byWork, id)?.[own]))
+    if (found?.of === 'pool') {
+      setWhich('all')
+      setSnapshot(undefined)
+    }
+    setStepped(found?.id ?? END)
   }
   const say = (
     verdict: Ruling['verdict'],
@@ -176,7 +189,7 @@ export function PassPane({
       key: 'ArrowUp',
       strip: true,
       when: () => at > 0,
-      run: () => setStepped(list[Math.max(0, at - 1)]!.id),
+      run: () => setStepped(list[Math.max(0, at - 1)]?.id),
     },
     ...criteria.map((c, i) => ({
       id: `out-${c.id}`,
@@ -305,7 +318,7 @@ export function PassPane({
             )}
           </p>
           {record ? (
-            <RecordView {...recordProps(record, marker(record))} />
+            <RecordView {...recordProps(record, marker(record), isInvented(review, work.records))} />
           ) : (
             <p className="empty">{failed ?? 'The record is being fetched …'}</p>
           )}
@@ -345,11 +358,13 @@ export function PassPane({
         </div>
       ) : (
         <p className="empty">
-          {pass === 'close'
-            ? which === 'all'
-              ? 'No work waits for its full text to be read: what was ruled in on title and abstract will stand here.'
-              : 'No work of the close pass is among these.'
-            : 'No work is among these.'}
+          {atEnd && list.length > 0
+            ? `You have ruled every work of this pass. ↑ goes back to the last one.`
+            : pass === 'close'
+              ? which === 'all'
+                ? 'No work waits for its full text to be read: what was ruled in on title and abstract will stand here.'
+                : 'No work of the close pass is among these.'
+              : 'No work is among these.'}
         </p>
       )}
       {many.dialog}

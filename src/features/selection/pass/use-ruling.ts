@@ -1,5 +1,6 @@
 import { useCallback } from 'react'
-import { ruledBefore, type Answer, type PassName, type Ruling, type Work } from '@/core/review'
+import { held } from '@/core/base'
+import { ruledBefore, saysTheSame, type Answer, type PassName, type Ruling, type Work } from '@/core/review'
 import { useSession, useStore } from '@/store/provider'
 import type { Selected } from '../use-selected'
 
@@ -21,20 +22,21 @@ export function useRuling(pass: PassName, { review, ruled }: Selected) {
       inName(() => {
         const before = ruledBefore(ruled, work, pass, person).filter((id) => id !== work.id)
         const { verdict, criterionId, reason, answers, note } = said
-        deed(
-          act('ruling.set', {
-            recordId: work.id,
-            pass,
-            reader: person,
-            verdict,
-            ...(before.length ? { replaces: before } : {}),
-            ...(criterionId ? { criterionId } : {}),
-            ...(reason?.trim() ? { reason: reason.trim() } : {}),
-            ...(answers && Object.keys(answers).length ? { answers: { ...answers } } : {}),
-            ...(version ? { version } : {}),
-            ...(note?.trim() ? { note: note.trim() } : {}),
-          }),
-        )
+        const ruling: Ruling = {
+          recordId: work.id,
+          pass,
+          reader: person,
+          verdict,
+          ...(before.length ? { replaces: before } : {}),
+          ...(criterionId ? { criterionId } : {}),
+          ...(reason?.trim() ? { reason: reason.trim() } : {}),
+          ...(answers && Object.keys(answers).length ? { answers: { ...answers } } : {}),
+          ...(version ? { version } : {}),
+          ...(note?.trim() ? { note: note.trim() } : {}),
+        }
+        // A key that says once more what was said is no deed.
+        if (!saysTheSame(held(ruled.byWork, work.id)?.[`${pass}/${person}`], ruling))
+          deed(act('ruling.set', ruling))
         then()
       }),
     [act, deed, inName, pass, person, ruled, version],

@@ -8,6 +8,7 @@ import { useActions, type Action } from '@/store/actions'
 import { useSession, useStore } from '@/store/provider'
 import { RecordView } from '@/ui/record-view'
 import { KeyHint } from '../../shared/key-hint'
+import { isInvented } from '@/standins/source-info'
 import { recordProps } from '../../shared/record-props'
 import { handOn } from '../../shared/hand-on/hand-on-dialog'
 import { useSideFiles } from '../../shared/side-files/use-side-files'
@@ -226,7 +227,7 @@ function Conflicts({
         />
       </p>
       {record ? (
-        <RecordView {...recordProps(record, marker(record))} />
+        <RecordView {...recordProps(record, marker(record), isInvented(review, work.records))} />
       ) : (
         <p className="empty">{failed ?? '…'}</p>
       )}

@@ -76,7 +76,8 @@ export function TextsPane({ selected }: { selected: Selected }) {
     const { asked, due: _due, why: _why, ...before } = row.retrieval ?? { recordId: row.id }
     // A loan that is asked for already keeps the day on which it was.
     const since = row.state === 'loan asked' && asked ? asked : today
-    setChosen(row.id)
+    // Rows are sorted by what presses: the one that was set may move away, and the keys stay where the eyes are.
+    setChosen((rows[at + 1] ?? rows[at - 1] ?? row).id)
     deed(
       act('retrieval.set', {
         ...before,
@@ -130,7 +131,7 @@ export function TextsPane({ selected }: { selected: Selected }) {
     <div className="texts">
       <div className="texts-head">
         <span className="sub">
-          {plural(sought.length, 'full text')} sought
+          {plural(sought.length, 'full text')} to be sought
           {overdue.length > 0 && (
             <>
               {' '}
