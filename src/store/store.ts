@@ -11,6 +11,7 @@ import type { Environment } from './environment'
 import { holdOpen, whileClosed } from './held-open'
 import { OpenReview, type ReviewView } from './open-review'
 import { errorInWords, Parted, Refusal } from './refusal'
+import { recordsAnywhere } from './records-anywhere'
 import { recordsHere } from './records-here'
 import { Room } from './room'
 import { Shelf } from './shelf'
@@ -99,7 +100,8 @@ export function createStore(environment: Environment) {
   const by = (): string => session.getState().person
   const name = (): string => session.getState().reader
   const blobs = new Blobs(connection, locks)
-  const records = environment.records ?? recordsHere(blobs, connection)
+  const here = recordsHere(blobs, connection)
+  const records = environment.records ? recordsAnywhere(environment.records, here) : here
   const ground = { connection, now, newId, newSalt, locks, channel, tab, records }
   const room = new Room(environment.storage)
   const shelf = new Shelf({ ...ground, blobs, by, onChange: (items) => set({ shelf: items }) })

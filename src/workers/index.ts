@@ -1,4 +1,5 @@
-import { proxy, wrap, type Remote } from 'comlink'
+import { proxy, type Remote } from 'comlink'
+import { Door, type WorkerState } from './door'
 import type { JudgeDesk } from './judge-desk'
 import type { LongDesk } from './long-desk'
 import type { RecordsDesk } from './records/records-desk'
@@ -7,6 +8,7 @@ import type { VocabularyDesk } from './vocabulary-desk'
 import type { WordDesk } from './word-desk'
 
 export { deskReview } from './records/desk-review'
+export { WorkerGone } from './door'
 export { fetchBytes } from './fetch-bytes'
 export type { Advised, CountedStep, Offered } from '@/core/strategy'
 export type { BoardRow, Judged, JudgedPlan, Judgement, KeyedRemark } from './judge-desk'
@@ -34,33 +36,54 @@ interface Desks {
   judge: JudgeDesk
 }
 
-let desks: Remote<Desks> | undefined
+/** Whoever wants to know how the workers stand. */
+const listeners = new Set<() => void>()
+const changed = (): void => listeners.forEach((tell) => tell())
 
-/** The worker in which all searching is done; started when it is first asked. */
-function worker(): Remote<Desks> {
-  desks ??= wrap<Desks>(new Worker(new URL('./search.worker.ts', import.meta.url), { type: 'module' }))
-  return desks
-}
+/** In which all searching is done. */
+const search = new Door<Desks>(
+  'searches',
+  () => new Worker(new URL('./search.worker.ts', import.meta.url), { type: 'module' }),
+  changed,
+)
+/** For long work. */
+const long = new Door<LongDesk>(
+  'reads and packs files',
+  () => new Worker(new URL('./long.worker.ts', import.meta.url), { type: 'module' }),
+  changed,
+)
+/** It owns the records of the open review. */
+const records = new Door<RecordsDesk>(
+  'reads records',
+  () => new Worker(new URL('./records/records.worker.ts', import.meta.url), { type: 'module' }),
+  changed,
+)
+const DOORS = [search, long, records] as const
 
-export const searchDesk = (): Remote<SearchDesk> => worker().search as unknown as Remote<SearchDesk>
+export const searchDesk = (): Remote<SearchDesk> => search.desk.search as unknown as Remote<SearchDesk>
 export const vocabularyDesk = (): Remote<VocabularyDesk> =>
-  worker().vocabularies as unknown as Remote<VocabularyDesk>
-export const wordDesk = (): Remote<WordDesk> => worker().words as unknown as Remote<WordDesk>
-export const judgeDesk = (): Remote<JudgeDesk> => worker().judge as unknown as Remote<JudgeDesk>
+  search.desk.vocabularies as unknown as Remote<VocabularyDesk>
+export const wordDesk = (): Remote<WordDesk> => search.desk.words as unknown as Remote<WordDesk>
+export const judgeDesk = (): Remote<JudgeDesk> => search.desk.judge as unknown as Remote<JudgeDesk>
+export const longDesk = (): Remote<LongDesk> => long.desk
+export const recordsDesk = (): Remote<RecordsDesk> => records.desk
 
-let long: Remote<LongDesk> | undefined
-
-/** The worker for long work; started when it is first asked. */
-export const longDesk = (): Remote<LongDesk> =>
-  (long ??= wrap<LongDesk>(new Worker(new URL('./long.worker.ts', import.meta.url), { type: 'module' })))
-
-let records: Remote<RecordsDesk> | undefined
-
-/** The worker that owns the records of the open review; started when it is first asked. */
-export const recordsDesk = (): Remote<RecordsDesk> =>
-  (records ??= wrap<RecordsDesk>(
-    new Worker(new URL('./records/records.worker.ts', import.meta.url), { type: 'module' }),
-  ))
+/** What the workers do that are late or cannot be had, in words: "reads records". */
+export const workersMissing = (): { late: readonly string[]; gone: readonly string[] } => {
+  const those = (state: WorkerState): string[] => DOORS.filter((d) => d.state === state).map((d) => d.what)
+  return { late: those('late'), gone: those('gone') }
+}
+/** Tells whenever a worker comes, is late or is gone; gives what ends that. */
+export function onWorkers(tell: () => void): () => void {
+  listeners.add(tell)
+  return () => listeners.delete(tell)
+}
+/** Goes on without those that are late: what they do is done on the page, as far as it can be. */
+export const goOnWithout = (): void => DOORS.filter((d) => d.state === 'late').forEach((d) => d.giveUp())
+/** Starts those anew that cannot be had; resolves when they are here. */
+export const startAgain = async (): Promise<void> => {
+  await Promise.all(DOORS.filter((d) => d.state === 'gone').map((d) => d.ready()))
+}
 
 /** A function that the worker may call back. */
 export const callback = proxy

@@ -1,4 +1,6 @@
 import { expose } from 'comlink'
 import { LongDesk } from './long-desk'
+import { HERE } from './door'
 
 expose(new LongDesk())
+postMessage(HERE)

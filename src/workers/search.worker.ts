@@ -4,6 +4,7 @@ import { OpenSources } from './open-sources'
 import { SearchDesk } from './search-desk'
 import { VocabularyDesk } from './vocabulary-desk'
 import { WordDesk } from './word-desk'
+import { HERE } from './door'
 
 const sources = new OpenSources()
 expose({
@@ -12,3 +13,4 @@ expose({
   words: new WordDesk(sources),
   judge: new JudgeDesk(sources),
 })
+postMessage(HERE)

@@ -87,3 +87,4 @@ export {
   type StyleId,
 } from './references/list'
 export { bestRecord, bestValues, type BestValue, type ValueFrom } from './best-values'
+export { byYear, type ByYear } from './by-year'

@@ -19,6 +19,7 @@ import { Strip } from './strip'
 import { useFocusHome } from './focus-home'
 import { useFrameActions, useKeys } from './keys'
 import { Trouble } from './trouble'
+import { WorkersMissing } from './workers-missing'
 
 /** How long what was gone to stays lit, in milliseconds. */
 const LIT = 2500
@@ -112,6 +113,7 @@ export function Frame({ reviewId, children }: { reviewId: string; children: Reac
       <HandOnDialog />
       <LeftUnfinished />
       <Trouble />
+      <WorkersMissing />
     </div>
   )
 }

@@ -1,6 +1,6 @@
 import type { Result } from '@/core/base'
 import type { Store } from '@/store/store'
-import { callback, longDesk } from '@/workers'
+import { callback, longDesk, WorkerGone } from '@/workers'
 
 /** What is being done with a package that is taken in, and how far it is, in parts of its own, where that is known. */
 export interface Taking {
@@ -17,8 +17,8 @@ export async function takePackage(
 ): Promise<Result<string>> {
   const desk = longDesk()
   let number: number | undefined
-  try {
-    return await store.takePackage(file, how, async (f) => {
+  const there = (): Promise<Result<string>> =>
+    store.takePackage(file, how, async (f) => {
       const hears = (value: number, max: number): void =>
         told({ words: 'Checking the package', progress: { value, max } })
       const read = await desk.openPackage(f, callback(hears))
@@ -35,6 +35,12 @@ export async function takePackage(
       }
       return { ...read, value: { ...opened, blob } }
     })
+  try {
+    return await there()
+  } catch (error) {
+    if (!(error instanceof WorkerGone)) throw error
+    // Without the worker it is opened here: slower, and the page stands still meanwhile.
+    return store.takePackage(file, how)
   } finally {
     if (number !== undefined) await desk.close(number)
   }

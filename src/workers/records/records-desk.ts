@@ -2,6 +2,7 @@ import { held } from '@/core/base'
 import { transfer } from 'comlink'
 import {
   bestValues,
+  byYear,
   findableIn,
   judge,
   overlapOf,
@@ -13,6 +14,7 @@ import {
   WRITERS,
   type AskedWorks,
   type BestValue,
+  type ByYear,
   type Changing,
   type Judgement,
   type Overlap,
@@ -396,6 +398,17 @@ export class RecordsDesk {
         ? this.all
         : this.last.places.map((p) => this.all[p]!)
     return overlapOf(works, order)
+  }
+
+  /** All works by the year in which they were published, and the source that found them. */
+  byYear(): ByYear {
+    const years = this.laid?.columns.years
+    return byYear(
+      this.all.map(({ sources }, at) => {
+        const year = years?.[at] ?? -1
+        return { year: year < 0 ? undefined : year, sources }
+      }),
+    )
   }
 
   /** The works of the last answer in a format, the best value of every field. */

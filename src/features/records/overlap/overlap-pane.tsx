@@ -1,10 +1,12 @@
 'use client'
-import { Button } from 'antd'
+import { Button, Select } from 'antd'
+import { useState } from 'react'
 import { plural, thousands } from '@/core/base'
 import { drawOverlap, overlapTable, type Overlap } from '@/core/records'
 import { useSession } from '@/store/provider'
 import { useAsked } from '@/store/use-asked'
 import { fileName, saveFile } from '@/ui/save-file'
+import { Chart } from '@/ui/chart/chart'
 import { recordsDesk } from '@/workers'
 import { SaveFigure } from '../../shared/save-figure'
 import { useSourceNames, type Desk } from '../use-desk'
@@ -71,8 +73,62 @@ export function OverlapPane({ desk, show }: { desk: Desk; show: (sources: readon
           </tbody>
         </table>
         <p className="overlap-words">{inWords(overlap, nameOf)}</p>
+        <Years desk={desk} order={order} nameOf={nameOf} />
       </section>
     </div>
+  )
+}
+
+/** Works by year, of one source before all of them. */
+function Years({
+  desk,
+  order,
+  nameOf,
+}: {
+  desk: Desk
+  order: readonly string[]
+  nameOf: (id: string) => string
+}) {
+  const [chosen, setChosen] = useState<string>()
+  const { value: found } = useAsked(
+    () => (desk.version ? recordsDesk().byYear() : undefined),
+    [desk.version],
+    { keep: true },
+  )
+  if (!found?.years.length) return null
+  const own = chosen === undefined ? undefined : found.bySource[chosen]
+  const others = found.works.map((n, i) => n - (own?.[i] ?? 0))
+  return (
+    <>
+      <h2>Works by year</h2>
+      <Select
+        size="small"
+        variant="borderless"
+        popupMatchSelectWidth={false}
+        aria-label="Works of which source"
+        value={chosen ?? ''}
+        options={[
+          { value: '', label: 'all sources' },
+          ...order.filter((id) => found.bySource[id]).map((id) => ({ value: id, label: nameOf(id) })),
+        ]}
+        onChange={(id) => setChosen(id || undefined)}
+      />
+      <Chart
+        kind="bars"
+        label={`Works by year${chosen === undefined ? '' : `, those found in ${nameOf(chosen)} before the others`}`}
+        points={{ name: 'year', of: found.years }}
+        counted="works"
+        series={
+          own
+            ? [
+                { name: `found in ${nameOf(chosen!)}`, values: own },
+                { name: 'found elsewhere only', values: others },
+              ]
+            : [{ name: 'works', values: found.works }]
+        }
+      />
+      {found.without > 0 && <p className="sub">{plural(found.without, 'work')} without a year.</p>}
+    </>
   )
 }
 

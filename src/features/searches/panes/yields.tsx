@@ -2,6 +2,7 @@
 import { useStore } from '@/store/provider'
 import { thousands } from '@/core/base'
 import type { Line, Review } from '@/core/review'
+import { Chart } from '@/ui/chart/chart'
 import { Strand } from '@/ui/strand'
 import type { Judgement } from '@/workers'
 import { dropTerm } from '../../shared/term-commands'
@@ -99,6 +100,22 @@ export function Yields({
         ruled.
         {!lines.length && ' There are no lines yet: terms are counted by themselves.'}
       </p>
+      {ordered.length > 0 && (
+        <Chart
+          kind="rows"
+          height={Math.min(640, 60 + 20 * ordered.length)}
+          label="Records that each term finds, alone and with other terms of its concept"
+          points={{
+            name: 'term',
+            of: ordered.map((r) => `${r.concept.letter} ${r.term.named?.name ?? r.term.expression}`),
+          }}
+          counted="records"
+          series={[
+            { name: 'only by it', values: ordered.map((r) => r.only) },
+            { name: 'shared', values: ordered.map((r) => r.hits - r.only) },
+          ]}
+        />
+      )}
     </section>
   )
 }

@@ -9,6 +9,7 @@ import { LATEST, releaseWords } from '@/standins'
 import { useSession, useStore } from '@/store/provider'
 import type { SourceInfo } from '@/standins/source-info'
 import { useAsked } from '@/store/use-asked'
+import { Chart } from '@/ui/chart/chart'
 import { useMarker } from '../../shared/use-marks'
 import { exportsOf, useExportsCompared } from './exports-compared'
 import { PeekRecord } from '../panes/peek-record'
@@ -189,15 +190,20 @@ function Difference({
   parts: { title: string; records: readonly Rec[] }[]
 }) {
   const marker = useMarker(review)
-  const all = Math.max(1, gone + both + fresh)
-  const width = (n: number): string => `${n ? Math.max(3, (n / all) * 100) : 0}%`
   return (
     <>
-      <div className="difference" role="img" aria-label={`${fresh} new, ${gone} gone, ${both} in both`}>
-        {gone > 0 && <span className="gone" style={{ width: width(gone) }} />}
-        <span className="both" style={{ width: width(both) }} />
-        <span className="fresh" style={{ width: width(fresh) }} />
-      </div>
+      <Chart
+        kind="rows"
+        height={150}
+        label={`${fresh} new, ${gone} gone, ${both} in both`}
+        points={{ name: 'run', of: ['before', 'now'] }}
+        counted="records"
+        series={[
+          { name: 'in both', values: [both, both] },
+          { name: 'gone', values: [gone, 0] },
+          { name: 'new', values: [0, fresh] },
+        ]}
+      />
       <p className="sub">
         <b>{thousands(gone)}</b> gone · <b>{thousands(both)}</b> in both · <b>{thousands(fresh)}</b> new
       </p>

@@ -7,6 +7,7 @@ import { chapman, chapmanWarnings, stoppingCurve, type StoppingPoint } from '@/c
 import { sourceInfo } from '@/standins/source-info'
 import { useSession } from '@/store/provider'
 import { useAsked } from '@/store/use-asked'
+import { Chart } from '@/ui/chart/chart'
 import { recordsDesk } from '@/workers'
 import { learnable } from '../pass/use-order'
 import type { Selected } from '../use-selected'
@@ -148,33 +149,21 @@ function Expected({ selected }: { selected: Selected }) {
   )
 }
 
-const [WIDE, HIGH] = [350, 150]
+/** So many points are drawn at most: between two of them nothing is hidden but single works. */
+const POINTS = 200
 
 function Curve({ points }: { points: readonly StoppingPoint[] }) {
   const last = points.at(-1)!
   if (!last.read) return <p>Nothing was read yet.</p>
-  const x = (n: number): string => ((n / last.read) * WIDE).toFixed(1)
-  const y = (n: number): string => (HIGH - (n / Math.max(1, last.found)) * (HIGH - 8)).toFixed(1)
+  const step = Math.ceil(points.length / POINTS)
+  const shown = points.filter((p, i) => i % step === 0 || p === last)
   return (
-    <svg
-      width={WIDE + 70}
-      height={HIGH + 22}
-      role="img"
-      aria-label={`${thousands(last.found)} kept of ${thousands(last.read)} read`}
-    >
-      <path d={`M0 ${HIGH}H${WIDE}`} stroke="var(--hair)" />
-      <path
-        d={points.map((p, n) => `${n ? 'L' : 'M'}${x(p.read)} ${y(p.found)}`).join('')}
-        fill="none"
-        stroke="var(--ink)"
-        strokeWidth="1.6"
-      />
-      <text x={WIDE + 6} y={Number(y(last.found)) + 4} fontSize="12" fill="var(--ink)">
-        {thousands(last.found)} kept
-      </text>
-      <text x={WIDE} y={HIGH + 16} fontSize="12" textAnchor="end" fill="var(--ink2)">
-        {thousands(last.read)} read
-      </text>
-    </svg>
+    <Chart
+      kind="line"
+      label={`${thousands(last.found)} kept of ${thousands(last.read)} read, in the order of reading`}
+      points={{ name: 'works read', of: shown.map((p) => p.read) }}
+      counted="kept"
+      series={[{ name: 'kept', values: shown.map((p) => p.found) }]}
+    />
   )
 }

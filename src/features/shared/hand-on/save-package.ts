@@ -1,7 +1,7 @@
-import type { Result } from '@/core/base'
+import { ok, type Result } from '@/core/base'
 import type { Store } from '@/store/store'
 import { fileName, saveFile } from '@/ui/save-file'
-import { callback, longDesk, type HandedAs } from '@/workers'
+import { callback, longDesk, WorkerGone, type HandedAs } from '@/workers'
 import { keepBackup } from './backup'
 
 /** Told how many parts of how many are packed; stops it by answering no. */
@@ -15,7 +15,14 @@ export async function packageOf(
   how: HandedAs = WHOLE,
   progress?: Progress,
 ): Promise<Result<Blob> | undefined> {
-  return longDesk().pack(store.packing(), how, progress && callback(progress))
+  try {
+    return await longDesk().pack(store.packing(), how, progress && callback(progress))
+  } catch (error) {
+    if (!(error instanceof WorkerGone) || how.as !== 'review' || how.texts || how.names || how.rulings)
+      throw error
+    // Without the worker the review itself can still be packed, though not the files for people.
+    return ok(new Blob([(await store.packOpenReview()) as BlobPart]))
+  }
 }
 
 /** Saves a package as a file; a whole one is a backup. */
