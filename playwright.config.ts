@@ -27,9 +27,9 @@ export default defineConfig({
     },
   },
   webServer: {
-    command: `node node_modules/next/dist/bin/next start -p ${PORT}`,
+    command: 'node scripts/serve.mjs',
     url: `http://127.0.0.1:${PORT}`,
-    env: { NEXT_TELEMETRY_DISABLED: '1' },
+    env: { NEXT_TELEMETRY_DISABLED: '1', PORT },
     reuseExistingServer: false,
     timeout: 60_000,
   },

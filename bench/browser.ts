@@ -70,7 +70,10 @@ export async function openReview(
 export async function withApp(work: (browser: Browser, base: string) => Promise<void>): Promise<void> {
   const port = process.env.PORT ?? '4385'
   const base = `http://127.0.0.1:${port}`
-  const server = spawn('node', ['node_modules/next/dist/bin/next', 'start', '-p', port], { stdio: 'ignore' })
+  const server = spawn('node', ['scripts/serve.mjs'], {
+    env: { ...process.env, PORT: port },
+    stdio: 'ignore',
+  })
   const up = (): Promise<boolean> =>
     fetch(base).then(
       () => true,

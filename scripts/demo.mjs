@@ -1,11 +1,14 @@
 // npm run demo: installs what is needed, builds if stale, and starts Luvren with the demo review on its shelf.
 import { spawn } from 'node:child_process'
-import { bin, buildApp, install } from './lib.mjs'
+import { buildApp, install } from './lib.mjs'
 
 install()
 buildApp()
 const port = process.env.PORT ?? '4310'
-const server = spawn(bin('next'), ['start', '-p', port], { stdio: ['inherit', 'pipe', 'inherit'] })
+const server = spawn(process.execPath, ['scripts/serve.mjs'], {
+  env: { ...process.env, PORT: port },
+  stdio: ['inherit', 'pipe', 'inherit'],
+})
 let told = false
 server.stdout.on('data', (chunk) => {
   if (!told && /ready/i.test(String(chunk))) {

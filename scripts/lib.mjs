@@ -2,6 +2,7 @@
 import { execFileSync, spawnSync } from 'node:child_process'
 import { existsSync, readdirSync, readFileSync, statSync, writeFileSync, mkdirSync } from 'node:fs'
 import path from 'node:path'
+import { listHashes } from './headers.mjs'
 import { step } from './lanes.mjs'
 
 export const root = path.join(import.meta.dirname, '..')
@@ -85,7 +86,7 @@ export async function buildDataStep() {
 
 /** Is the source of the app newer than its last build? */
 function appIsStale() {
-  const mark = path.join(root, '.next', 'BUILD_ID')
+  const mark = path.join(root, '.next', 'script-hashes.json')
   const source = Math.max(
     newest(path.join(root, 'src')),
     statSync('package-lock.json').mtimeMs,
@@ -97,8 +98,14 @@ function appIsStale() {
 /** Builds the app when its source is newer than the last build. */
 export function buildApp() {
   buildData()
-  if (appIsStale()) must(APP, bin('next'), ['build'])
+  if (!appIsStale()) return
+  must(APP, bin('next'), ['build'])
+  listPages()
 }
+
+/** Lists what scripts stand in the pages that were built: the server names them in what it answers. */
+export const listPages = () =>
+  listHashes(path.join(root, '.next', 'server', 'app'), path.join(root, '.next', 'script-hashes.json'))
 
 /** The same as a step of a lane, the data being built. */
 export const buildAppStep = async (env = {}) => (appIsStale() ? step(APP, bin('next'), ['build'], env) : true)

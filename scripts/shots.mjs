@@ -11,7 +11,10 @@ buildApp()
 const port = process.env.PORT ?? '4379'
 const out = process.env.OUT ?? `${root}/docs/screenshots`
 mkdirSync(out, { recursive: true })
-const server = spawn('node', ['node_modules/next/dist/bin/next', 'start', '-p', port], { stdio: 'ignore' })
+const server = spawn(process.execPath, ['scripts/serve.mjs'], {
+  env: { ...process.env, PORT: port },
+  stdio: 'ignore',
+})
 const base = `http://127.0.0.1:${port}`
 for (let i = 0; i < 60; i++) {
   const up = await fetch(base).then(
@@ -42,7 +45,7 @@ try {
     console.log(name)
   }
   const stage = (name) =>
-    page.goto(`${base}/review/demo/${name}`).then(() => page.waitForSelector('#stage h1, .question-text'))
+    page.goto(`${base}/review/${name}?id=demo`).then(() => page.waitForSelector('#stage h1, .question-text'))
   await page.goto(`${base}/demo`)
   await page.waitForURL(/question/)
   await page.waitForSelector('.question-text')

@@ -1,4 +1,5 @@
 'use client'
+import '@/core/base/jitless'
 import { App, ConfigProvider } from 'antd'
 import type { ReactNode } from 'react'
 import { recordsElsewhere } from '@/features/shared/records-elsewhere'

@@ -29,11 +29,16 @@ export class Connection {
   /** The database; rejects where the browser does not give it. */
   get(): Promise<Database> {
     if (this.opened) return this.opened
-    const opening = this.open({
-      onBlocked: () => this.onFault('older tab'),
-      onBlocking: (deleted) => this.lose(opening, deleted ? 'deleted' : 'newer'),
-      onTerminated: () => this.lose(opening, 'terminated'),
-    })
+    // A browser that refuses may throw at once: then too it is told what was refused.
+    const opening: Promise<Database> = new Promise((done) =>
+      done(
+        this.open({
+          onBlocked: () => this.onFault('older tab'),
+          onBlocking: (deleted) => this.lose(opening, deleted ? 'deleted' : 'newer'),
+          onTerminated: () => this.lose(opening, 'terminated'),
+        }),
+      ),
+    )
     this.opened = opening
     opening.then(
       () => this.onFault(undefined),

@@ -78,9 +78,6 @@ export const faultOfState = (state: SaveState, fault: Fault | undefined): Told |
             ? 'refused'
             : undefined))
 
-/** Faults in which nobody has looked at what is on disk: then nothing is said of it. */
-const NOT_LOOKED_AT = new Set<Told>(['terminated', 'deleted', 'newer'])
-
 /**
  * The words of a fault while one works, with what is true of the work: is any of it on the screen alone? `missing`: what is
  * nowhere to be had any more, in words.
@@ -90,7 +87,8 @@ export function faultAtWork(fault: Told, unsaved: boolean, missing = ''): string
   if (fault === 'removed') return `${work} Nothing of this review is on disk now.`
   if (fault === 'gone') return `${work} Nowhere to be had any more: ${missing}.`
   if (unsaved) return `${work} What you did last is on this screen and not yet on disk.`
-  return NOT_LOOKED_AT.has(fault) ? work : `${work} Everything you did is on disk.`
+  // Of a full disk it is known what was written; in any other fault nobody has looked, and nothing is said of the disk.
+  return fault === 'full' ? `${work} Everything you did is on disk.` : work
 }
 
 /** What is said when a package was saved that lacks something. */

@@ -109,7 +109,7 @@ describe.each(['deleted', 'terminated', 'in silence'] as const)('where all data 
 })
 
 it('never says that everything is on disk where nobody looked', () => {
-  for (const fault of ['terminated', 'deleted', 'newer'] as const)
+  for (const fault of ['terminated', 'deleted', 'newer', 'refused', 'older tab'] as const)
     expect(faultAtWork(fault, false)).toBe(FAULT_WORDS[fault].work)
 })
 

@@ -3,6 +3,7 @@ import { createContext, useContext, useEffect, useState, type ReactNode } from '
 import { useStore as useZustand } from 'zustand'
 import { openDatabase } from './db'
 import type { RecordsElsewhere } from './environment'
+import { lacking } from './lacking'
 import { createStore, type Session, type Store } from './store'
 
 const StoreContext = createContext<Store | undefined>(undefined)
@@ -25,8 +26,8 @@ const ofBrowser = (records: RecordsElsewhere | undefined): Store =>
     channel: (name) => new BroadcastChannel(name),
   })
 
-/** On the server nothing is kept and nothing is asked for: a store that never opens. */
-const onServer = (): Store => {
+/** On the server, and in a browser that lacks what is needed, nothing is kept or asked for: a store that never opens. */
+const nowhere = (): Store => {
   const never = (): Promise<never> => new Promise(() => undefined)
   return createStore({
     db: never,
@@ -48,7 +49,12 @@ export function StoreProvider({
   records?: RecordsElsewhere
   children: ReactNode
 }) {
-  const [own] = useState(() => store ?? (typeof window === 'undefined' ? onServer() : ofBrowser(records)))
+  const [own] = useState(
+    () => store ?? (typeof window === 'undefined' || lacking() ? nowhere() : ofBrowser(records)),
+  )
+  // What was made on the server knows nothing of the browser: what this one lacks is said once the page is there.
+  const [lacks, setLacks] = useState<string>()
+  useEffect(() => setLacks(store ? undefined : lacking()), [store])
   useEffect(() => {
     const flush = (): void => own.flush()
     const ask = (event: BeforeUnloadEvent): void => {
@@ -64,6 +70,13 @@ export function StoreProvider({
       window.removeEventListener('beforeunload', ask)
     }
   }, [own])
+  if (lacks)
+    return (
+      <main className="shelf">
+        <h1>Luvren cannot work here</h1>
+        <p role="alert">{lacks}</p>
+      </main>
+    )
   return <StoreContext.Provider value={own}>{children}</StoreContext.Provider>
 }
 

@@ -94,9 +94,28 @@ export function createStore(environment: Environment) {
   const tab = newId()
   const connection = new Connection(environment.db, (fault, detail) => {
     set({ fault, faultDetail: detail })
-    // What is on disk then is looked at before anything is said of it.
-    if (fault === 'terminated' || fault === 'deleted') review?.look().catch(refuse)
+    if (fault === 'terminated' || fault === 'deleted' || fault === undefined) lookAgain()
   })
+  /** How many connections had been lost when what is on disk was last looked at, and whether it is being looked at. */
+  const looked = { lost: 0, now: false }
+  /** After a connection was lost, what is on disk is looked at as soon as there is one again, before it is spoken of. */
+  const lookAgain = (): void => {
+    const { lost } = connection
+    if (!review || looked.now || lost === looked.lost) return
+    looked.now = true
+    review
+      .look()
+      .then(
+        () => {
+          looked.lost = lost
+        },
+        // The storage is not to be had yet: that is said by its fault, and looked at again when it is.
+        (error: unknown) => console.error(error),
+      )
+      .finally(() => {
+        looked.now = false
+      })
+  }
   const by = (): string => session.getState().person
   const name = (): string => session.getState().reader
   const blobs = new Blobs(connection, locks)

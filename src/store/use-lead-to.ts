@@ -3,6 +3,7 @@ import type { Fact } from '@/core/account'
 import type { Review } from '@/core/review'
 import { useSession } from './provider'
 import { leadTo } from './whereabouts'
+import { reviewAddress } from './address'
 
 /** Goes to the stage of a fact and opens there what it comes from. */
 export function useLeadTo(review: Review): (to: Pick<Fact, 'anchor' | 'stage'>) => void {
@@ -10,6 +11,6 @@ export function useLeadTo(review: Review): (to: Pick<Fact, 'anchor' | 'stage'>) 
   const hereId = useSession((s) => s.reviewId)
   return ({ anchor, stage }) => {
     leadTo(review, anchor)
-    router.push(`/review/${hereId}/${stage}`)
+    router.push(reviewAddress(hereId ?? '', stage))
   }
 }

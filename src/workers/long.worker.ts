@@ -1,3 +1,4 @@
+import '@/core/base/jitless'
 import { expose } from 'comlink'
 import { LongDesk } from './long-desk'
 import { HERE } from './door'

@@ -1,3 +1,4 @@
+import '@/core/base/jitless'
 import { expose } from 'comlink'
 import { JudgeDesk } from './judge-desk'
 import { OpenSources } from './open-sources'

@@ -6,6 +6,7 @@ import { plural } from '@/core/base'
 import { useAccount } from '@/store/use-account'
 import { CourseBand } from '@/ui/course-band'
 import { useWidth } from '@/ui/use-width'
+import { reviewAddress } from '@/store/address'
 
 /** The six stages as one band: the way to move, the overview, and the progress. */
 export function Course({ reviewId, stage }: { reviewId: string; stage: string }) {
@@ -27,7 +28,8 @@ export function Course({ reviewId, stage }: { reviewId: string; stage: string })
         {figures.map((f) => (
           <Link
             key={f.stage}
-            href={`/review/${reviewId}/${f.stage}`}
+            href={reviewAddress(reviewId, f.stage)}
+            prefetch={false}
             className={f.stage === stage ? 'here' : ''}
             aria-current={f.stage === stage ? 'page' : undefined}
           >

@@ -9,6 +9,7 @@ import { chooseTheme } from '@/ui/theme'
 import { handOn } from '../shared/hand-on/hand-on-dialog'
 import { saveBackup } from '../shared/hand-on/save-package'
 import { useUndo } from './undo'
+import { reviewAddress } from '@/store/address'
 
 const STAGES = ['Question', 'Terms', 'Searches', 'Records', 'Selection', 'Methods']
 
@@ -45,7 +46,7 @@ export function useFrameActions(reviewId: string): void {
         id: `stage-${name}`,
         label: `Go to ${name}`,
         key: `Shift+${i + 1}`,
-        run: () => router.push(`/review/${reviewId}/${name.toLowerCase()}`),
+        run: () => router.push(reviewAddress(reviewId, name.toLowerCase())),
       })),
       { id: 'package', label: 'Hand the review on as a package', run: () => handOn(store) },
       {

@@ -6,6 +6,7 @@ import type { LastDeed } from '@/core/review'
 import { useStore } from '@/store/provider'
 import { leadToPlace } from '@/store/whereabouts'
 import { untouched } from './untouched'
+import { reviewAddress } from '@/store/address'
 
 export interface Undoing {
   undo: () => void
@@ -28,8 +29,8 @@ export function useUndo(): Undoing {
       const { reviewId } = session.getState()
       if (!did.place || !reviewId || !still) return
       leadToPlace(did.place)
-      const there = `/review/${reviewId}/${did.place.stage}`
-      if (window.location.pathname !== there) router.push(there)
+      const there = reviewAddress(reviewId, did.place.stage)
+      if (window.location.pathname + window.location.search !== there) router.push(there)
     }
     const after = (doing: Promise<LastDeed | undefined>, how: string): void => {
       const still = untouched()

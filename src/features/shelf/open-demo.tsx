@@ -4,6 +4,7 @@ import { useRouter } from 'next/navigation'
 import { useEffect, useState } from 'react'
 import { useStore } from '@/store/provider'
 import { DEMO_ID, shelveDemo } from './demo'
+import { reviewAddress } from '@/store/address'
 
 /** Goes straight to the demo review, putting it on the shelf the first time. */
 export function OpenDemo() {
@@ -16,7 +17,7 @@ export function OpenDemo() {
       (async () => {
         await openShelf()
         const known = session.getState().shelf?.some((s) => s.id === DEMO_ID)
-        router.replace(`/review/${known ? DEMO_ID : await shelveDemo(store)}/question`)
+        router.replace(reviewAddress(known ? DEMO_ID : await shelveDemo(store)))
       })().catch((error: unknown) => setProblem(messageOf(error))),
     )
   }, [deed, openShelf, router, session, store])

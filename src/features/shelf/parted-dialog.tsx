@@ -10,6 +10,7 @@ import { saveBackup } from '../shared/hand-on/save-package'
 import { takeSideIn } from '../shared/side-files/take-side'
 import { PartedMatters } from './parted-matters'
 import { takePackage } from './take-package'
+import { reviewAddress } from '@/store/address'
 
 /** Differences of one part that are shown; the others are counted. */
 const SHOWN = 8
@@ -37,7 +38,7 @@ export function PartedDialog({ file, reviewId, close }: { file: File; reviewId: 
       job()
         .then((id) => {
           close()
-          router.push(`/review/${id ?? reviewId}/question`)
+          router.push(reviewAddress(id ?? reviewId))
         })
         .catch((error: unknown) => setFailed(messageOf(error)))
         .finally(() => setBusy(false)),

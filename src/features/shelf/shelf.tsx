@@ -13,6 +13,7 @@ import { CheckDialog } from './check-dialog'
 import { DEMO_ID, shelveDemo } from './demo'
 import { PartedDialog } from './parted-dialog'
 import { takePackage, type Taking } from './take-package'
+import { reviewAddress } from '@/store/address'
 
 const WAY = [
   ['Question', 'State it, break it into concepts, and say which limits you set and why.'],
@@ -45,7 +46,7 @@ export function Shelf() {
 
   const open = async (file: File): Promise<void> => {
     const read = await takePackage(store, file, {}, setTaking).finally(() => setTaking(undefined))
-    if (read.ok) router.push(`/review/${read.value}/question`)
+    if (read.ok) router.push(reviewAddress(read.value))
     else if (read.problems[0]?.code === 'parted') setParted({ file, reviewId: read.problems[0].at as string })
     else
       modal.error({
@@ -64,7 +65,7 @@ export function Shelf() {
     try {
       const known = shelf?.find((s) => s.id === DEMO_ID)
       if (known?.putAway) await takeBack(DEMO_ID)
-      router.push(`/review/${known ? DEMO_ID : await shelveDemo(store)}/question`)
+      router.push(reviewAddress(known ? DEMO_ID : await shelveDemo(store)))
     } catch (error) {
       message.error(messageOf(error))
     } finally {
@@ -88,7 +89,7 @@ export function Shelf() {
       <div className="shelf-actions">
         <Button
           type="primary"
-          onClick={() => deed(createReview('').then((id) => router.push(`/review/${id}/question`)))}
+          onClick={() => deed(createReview('').then((id) => router.push(reviewAddress(id))))}
         >
           Begin a review
         </Button>
@@ -167,7 +168,7 @@ export function Shelf() {
                     content: 'This cannot be undone. Save it as a package first if you may want it again.',
                     okText: 'Remove for good',
                     okButtonProps: { danger: true },
-                    onOk: () => deleteReview(item.id),
+                    onOk: () => deed(deleteReview(item.id)),
                   })
                 }
               >
@@ -187,7 +188,7 @@ function ShelfRow({ item }: { item: ShelfItem }) {
   const { deed, putAway } = useStore()
   return (
     <article className="shelf-row">
-      <Link href={`/review/${item.id}/question`} style={{ textDecoration: 'none' }}>
+      <Link href={reviewAddress(item.id)} style={{ textDecoration: 'none' }}>
         <h2>
           {nameOf(item)}{' '}
           {copyNumber(item.id) > 1 && (

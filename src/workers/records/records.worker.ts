@@ -1,3 +1,4 @@
+import '@/core/base/jitless'
 import { expose } from 'comlink'
 import { RecordsDesk } from './records-desk'
 import { HERE } from '../door'

@@ -15,6 +15,7 @@ import { SheetTable } from './sheet-table'
 import { SheetTabs } from './sheet-tabs'
 import { SheetTitle } from './sheet-title'
 import { useSheet, type Sheet as SheetState } from './use-sheet'
+import { reviewAddress } from '@/store/address'
 
 interface SheetProps {
   review: Review
@@ -63,7 +64,7 @@ function Empty({ review, actions }: { review: Review; actions: SheetActions }) {
         <>
           {' '}
           The grid is still empty: its words and headings come from{' '}
-          <Link href={`/review/${hereId}/terms`}>Terms</Link> (<kbd>⇧2</kbd>).
+          <Link href={reviewAddress(hereId ?? '', 'terms')}>Terms</Link> (<kbd>⇧2</kbd>).
         </>
       )}
     </p>

@@ -1,0 +1,9 @@
+'use client'
+import { useSearchParams } from 'next/navigation'
+import type { ReactNode } from 'react'
+import { Frame } from '@/features/frame/frame'
+
+/** The frame around the review that the address names. */
+export function ReviewFrame({ children }: { children: ReactNode }) {
+  return <Frame reviewId={useSearchParams().get('id') ?? ''}>{children}</Frame>
+}

@@ -1,0 +1,5 @@
+import { TermsStage } from '@/features/terms/terms-stage'
+
+export default function Page() {
+  return <TermsStage />
+}
