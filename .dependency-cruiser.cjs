@@ -10,7 +10,9 @@ const CORE = [
   'strategy',
   'selection',
   'review',
+  'sources',
   'figures',
+  'doing',
   'account',
   'handed',
 ]
@@ -114,7 +116,7 @@ module.exports = {
       to: {
         path: '^src/core/[^/]+/',
         pathNot:
-          '^src/core/[^/]+/index\\.ts$|^src/core/account/documents/(word|worksheet-word)\\.ts$|^src/core/records/style\\.ts$|\\.fixture\\.ts$',
+          '^src/core/[^/]+/index\\.ts$|^src/core/account/documents/(word|worksheet-word)\\.ts$|^src/core/records/style\\.ts$|^src/core/base/jitless\\.ts$|\\.fixture\\.ts$',
       },
     },
     {

@@ -28,7 +28,7 @@ test('axe finds nothing serious in the panes below the sheet', async ({ page }) 
     ['7', '.yields table'],
     ['8', '.peek-record'],
     ['9', '.step-row'],
-    ['0', '.difference'],
+    ['0', 'figure table'],
   ] as const) {
     await page.keyboard.press(key)
     await expect(page.locator(shown).first()).toBeVisible()

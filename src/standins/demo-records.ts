@@ -1,5 +1,6 @@
 import { drain, digestOf } from '../core/base'
-import { blockBytes, emptyRecord, layOut, RULES_VERSION, toDocument, type Rec } from '../core/records'
+import { importOf, partitionSet } from '../core/doing'
+import { blockBytes, emptyRecord, layOut, toDocument, type Rec } from '../core/records'
 import { partitionOf, worksOf, type Import, type Kept, type WorkRead, type Works } from '../core/review'
 import { Scanned } from '../core/engine'
 import { parse } from '../core/query'
@@ -28,23 +29,16 @@ export class DemoRecords {
     const { at, bytes } = layOut(records)
     for (const [digest, own] of bytes) this.blobs.set(digest, own)
     this.records.set(at.digest, records)
-    diary.do('records.import', {
-      id: diary.id('import'),
-      sourceId,
-      ...(runId === undefined ? {} : { runId }),
-      ...at,
-      count: records.length,
-      at: diary.now(),
-    })
+    const { kind, payload } = importOf(
+      { review: diary.review(), now: diary.now(), newId: () => diary.id('import') },
+      { sourceId, at, count: records.length, ...(runId === undefined ? {} : { runId }) },
+    )
+    diary.do(kind, payload)
     const { imports } = diary.review()
     const { stored, kept } = drain(partitionOf(imports, (i) => this.recordsOf(i), this.kept))
     this.kept = kept
-    diary.do('partition.set', {
-      rules: RULES_VERSION,
-      imports: stored.imports,
-      digest: this.keep(stored.classes),
-      toSettle: this.keep(stored.toSettle),
-    })
+    const set = partitionSet(stored.imports, this.keep(stored.classes), this.keep(stored.toSettle))
+    diary.do('partition.set', set.payload)
   }
 
   /** Brings in what the reader had collected before: a few works that are there already, as she had noted them, and others. */

@@ -1,7 +1,8 @@
 import type { Line, Packed } from '../core/review'
 import { evaluate } from '../core/engine'
 import { parse } from '../core/query'
-import { draftStrategy, lineKeys, PRESENT_RULE, reachedBy, runStrategy, type Plan } from '../core/strategy'
+import { runOf } from '../core/doing'
+import { draftStrategy, runStrategy, type Plan } from '../core/strategy'
 import { DemoRecords } from './demo-records'
 import { reviewSearches } from './demo-search-review'
 import { DemoSelection } from './demo-selection'
@@ -320,8 +321,15 @@ function draft(diary: Diary, standin: OpenStandin): void {
 /** Runs every line and logs it; gives what the last one found, and its run. */
 function searches(diary: Diary, standin: OpenStandin): { docs: ArrayLike<number>; runId: string } {
   const sourceId = `demo-${standin.info.id}`
-  const lines = diary.review().strategies[sourceId]!
-  const keys = lineKeys(lines)
+  const review = diary.review()
+  const lines = review.strategies[sourceId]!
+  const source = review.sources.find((s) => s.id === sourceId)!
+  const evidence = evidenceNow({
+    standinId: standin.info.id,
+    release: standin.release,
+    profile: standin.profile,
+    vocabularyFile: undefined,
+  })
   let lastRun = ''
   let docs: ArrayLike<number> = []
   for (const result of runStrategy(standin, lines)) {
@@ -330,35 +338,22 @@ function searches(diary: Diary, standin: OpenStandin): { docs: ArrayLike<number>
       throw new Error(
         `Line ${result.number} in ${standin.info.name} does not run: ${result.problems.map((p) => p.message).join(' ')}`,
       )
-    lastRun = diary.id('run')
-    docs = result.docs
-    diary.do(
-      'run.log',
+    const run = runOf(
+      { review, now: diary.now(), newId: () => diary.id('run'), person: READER },
       {
-        id: lastRun,
-        sourceId,
-        lineId: line.id,
-        key: keys.get(line.id)!,
-        keyRule: PRESENT_RULE.version,
-        reached: reachedBy(lines, line.id),
-        evidence: evidenceNow({
-          standinId: standin.info.id,
-          release: standin.release,
-          profile: standin.profile,
-          vocabularyFile: undefined,
-        }),
-        number: result.number,
-        text: line.text,
+        source,
+        lines,
+        line,
         sent: result.sent,
-        limits: line.limits,
         hits: result.docs.length,
-        at: diary.now(),
-        by: READER,
         release: standin.release,
         how: 'stand-in',
+        evidence,
       },
-      2,
     )
+    lastRun = run.id
+    docs = result.docs
+    diary.do('run.log', run, 2)
   }
   return { docs, runId: lastRun }
 }

@@ -8,7 +8,7 @@ import { standin } from './list'
 const sourceOf = (review: Pick<Review, 'sources'>, sourceId: string) =>
   review.sources.find((s) => s.id === sourceId)
 
-const only = (evidence: Record<keyof RunEvidence, string | undefined>): RunEvidence =>
+const only = (evidence: Partial<Record<keyof RunEvidence, string | undefined>>): RunEvidence =>
   Object.fromEntries(Object.entries(evidence).filter(([, digest]) => digest !== undefined))
 
 const profileDigest = keptFor((profile: Profile) => digestOf(canonicalJson(profile)))

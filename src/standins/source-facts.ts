@@ -1,35 +1,8 @@
 import type { SourceFacts } from '../core/account'
-import type { Review, Source } from '../core/review'
-import { LATEST, releaseWords } from '.'
-import { sourceInfo } from './source-info'
-
-/** What stands in the place of a release for a database outside: how it was reached and what it covers. */
-const asSearched = (review: Review, source: Source): string => {
-  const run = review.runs.findLast((r) => r.sourceId === source.id)
-  const platform = run?.platform || source.platform
-  const coverage = run?.release || source.coverage
-  return (
-    [...(platform ? [`through ${platform}`] : []), ...(coverage ? [`covering ${coverage}`] : [])].join(
-      ', ',
-    ) || 'by hand'
-  )
-}
+import type { Review } from '../core/review'
+import { sourceFactsIn } from '../core/sources'
+import { STANDIN_REGISTRY } from './source-info'
 
 /** What is known of the sources of a review beside it, by their ids. */
-export const sourceFactsOf =
-  (review: Review) =>
-  (sourceId: string): SourceFacts | undefined => {
-    const source = review.sources.find((s) => s.id === sourceId)
-    const info = source && sourceInfo(review, source)
-    if (!info?.profile) return undefined
-    const { profile, vocabulary } = info
-    return {
-      // Before any run, the release that would be searched; of runs, each says its own.
-      release: info.standin ? releaseWords(info.release ?? LATEST) : asSearched(review, info.source),
-      ...(info.standin ? { releaseWords } : {}),
-      hasVocabulary: vocabulary !== undefined,
-      short: info.short,
-      profile,
-      ...(vocabulary ? { vocabularyTitle: vocabulary.title } : {}),
-    }
-  }
+export const sourceFactsOf = (review: Review): ((sourceId: string) => SourceFacts | undefined) =>
+  sourceFactsIn(STANDIN_REGISTRY, review)

@@ -1,4 +1,5 @@
 import {
+  besideOf,
   blobsOf,
   Command,
   commandOf,
@@ -10,7 +11,6 @@ import {
   lastDeed,
   newerProblem,
   nextEntry,
-  sidesIn,
   snapshotOf,
   snapshotToKeep,
   undoable,
@@ -20,7 +20,6 @@ import {
   type Entry,
   type Folded,
   type LastDeed,
-  type SideTaken,
   type Writing,
 } from '@/core/review'
 import { digestOf, type Problem } from '@/core/base'
@@ -28,7 +27,7 @@ import { inSteps } from './breathe'
 import { addEntries, isFull, readEntries, type Database } from './db'
 import { dropPieces, entriesOf, keepPieces } from './entry-pieces'
 import { Refusal } from './refusal'
-import { asStored, beforeWriting, besideOf, type Target, type Waiting, type Worker } from './waiting'
+import { asStored, beforeWriting, storedBeside, type Target, type Waiting, type Worker } from './waiting'
 import type { Channel, Ground } from './environment'
 
 /**
@@ -66,6 +65,16 @@ function foldOn(upTo: Entry[], folded: Folded, all: readonly Entry[], beside: Be
   return from && foldFrom(from, all, beside)
 }
 
+/** Kinds that cannot be read without what lies beside the journal. */
+const READ_BESIDE = new Set(['side.take', 'journal.from', 'journal.goOver'])
+const firstOf = <A, B>(list: readonly A[], find: (of: A) => B | undefined): B | undefined => {
+  for (const one of list) {
+    const found = find(one)
+    if (found !== undefined) return found
+  }
+  return undefined
+}
+
 /** What is on disk does not go on from what is shown. */
 class Parted extends Error {}
 const PARTED = 'The journal on disk is another than the one that is open.'
@@ -80,8 +89,12 @@ export class JournalFile {
   private entries: Entry[] = []
   private folded: Folded = fold([])
   private waiting: Waiting[] = []
-  private readonly sides = new Map<string, SideTaken>()
-  private readonly beside: Beside = { side: (digest) => this.sides.get(digest) }
+  /** What was read of what lies beside the journal, part after part as entries came. */
+  private readonly read: Required<Beside>[] = []
+  private readonly beside: Beside = {
+    side: (digest) => firstOf(this.read, (b) => b.side?.(digest)),
+    state: (digest) => firstOf(this.read, (b) => b.state?.(digest)),
+  }
   private state: SaveState = 'saved'
   /** What of all that lies beside the journal is nowhere to be had, as far as it was looked for. */
   private missing: ReadonlySet<string> = new Set()
@@ -110,7 +123,7 @@ export class JournalFile {
     const file = new JournalFile(reviewId, options)
     const db = await options.connection.get()
     file.entries = await entriesOf(db, reviewId)
-    await file.learnSides(file.entries)
+    await file.learnBeside(file.entries)
     const snapshot = await db.get('snapshots', reviewId)
     const from =
       snapshot && (await inSteps(foldInSteps(file.entries, snapshot, file.beside)).catch(() => undefined))
@@ -128,9 +141,10 @@ export class JournalFile {
     return (await inSteps(foldInSteps(this.entries, undefined, this.beside)))!
   }
 
-  /** Reads the side journals that these took in. */
-  private async learnSides(entries: readonly Pick<Entry, 'kind' | 'payload'>[]): Promise<void> {
-    for (const [digest, side] of await sidesIn(entries, this.options.bytesAt)) this.sides.set(digest, side)
+  /** Reads what these need from beside the journal. */
+  private async learnBeside(entries: readonly Pick<Entry, 'kind' | 'payload'>[]): Promise<void> {
+    if (entries.some((e) => READ_BESIDE.has(e.kind)))
+      this.read.push(await besideOf(entries, this.options.bytesAt))
   }
 
   view(): JournalView {
@@ -209,7 +223,7 @@ export class JournalFile {
     this.mayWrite()
     const checked = commands.map((c) => Command.parse(c))
     // What another person did must be at hand before it can be shown.
-    if (checked.some((c) => c.kind === 'side.take')) await this.learnSides(checked)
+    if (checked.some((c) => c.kind === 'side.take')) await this.learnBeside(checked)
     await this.enqueue(checked.map((command) => () => command))
   }
 
@@ -282,6 +296,10 @@ export class JournalFile {
     const all = this.everything()
     const deed = lastDeed(all, kind === 'undo' ? undoable(this.folded) : this.folded.undone)
     if (!deed) return undefined
+    if (deed.stays && kind === 'undo')
+      throw new Refusal(
+        `“${deed.words}” was done together with “${deed.stays}”, which happened: neither is taken back. Change by hand what is not right, or correct the count.`,
+      )
     const written = this.next
     await this.enqueue(
       deed.seqs.map((seq) => {
@@ -352,7 +370,7 @@ export class JournalFile {
           // Another tab may have done something since: an undo that is without effect now is dropped.
           kept = others ? this.effective(this.stillToGoOver(batch)) : batch
           const mine = this.numbered(kept)
-          await addEntries(db, this.reviewId, mine, await besideOf(kept))
+          await addEntries(db, this.reviewId, mine, await storedBeside(kept))
           kept.forEach((w, n) => {
             w.seq = mine[n]!.seq
           })
@@ -472,7 +490,7 @@ export class JournalFile {
     if (here) await this.writeAgain(db, last)
     if (here && !last) return 0
     if (here && last!.digest !== this.entries[here - 1]!.digest) throw new Parted(PARTED)
-    await this.learnSides(last ? [last, ...more] : more)
+    await this.learnBeside(last ? [last, ...more] : more)
     // While they were read, some may have come by a broadcast.
     const others = (here ? more : last ? [last, ...more] : []).filter((e) => e.seq >= this.next)
     if (others.length) this.refold([...this.entries, ...others])
@@ -522,7 +540,7 @@ export class JournalFile {
   private async follow(): Promise<void> {
     const read = await readEntries(await this.options.connection.get(), this.reviewId, this.next)
     // While they were read, some may have come another way.
-    await this.learnSides(read)
+    await this.learnBeside(read)
     const others = read.filter((e) => e.seq >= this.next)
     if (others.length) this.refold([...this.entries, ...others])
   }

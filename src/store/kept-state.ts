@@ -1,4 +1,4 @@
-import { sidesIn, wrongInSnapshot } from '@/core/review'
+import { besideOf, wrongInSnapshot } from '@/core/review'
 import { inSteps } from './breathe'
 import type { Database } from './db'
 import { readEntries } from './db'
@@ -23,10 +23,6 @@ export async function checkKeptState(
   const snapshot = await db.get('snapshots', reviewId)
   if (!snapshot) return undefined
   const entries = await readEntries(db, reviewId)
-  const sides = await sidesIn(entries, bytesAt)
-  const wrong = await inSteps(
-    wrongInSnapshot(entries, snapshot, { side: (digest) => sides.get(digest) }),
-    true,
-  )
+  const wrong = await inSteps(wrongInSnapshot(entries, snapshot, await besideOf(entries, bytesAt)), true)
   return { seq: snapshot.seq, wrong }
 }

@@ -11,6 +11,7 @@ import {
   type Entry,
   type Folded,
   type LastDeed,
+  type Review,
   type Works,
 } from '@/core/review'
 import { problem, type Problem } from '@/core/base'
@@ -140,6 +141,9 @@ export class OpenReview {
     }
   }
 
+  get review(): Review {
+    return this.file.view().folded.review
+  }
   act(commands: readonly Command[]): Promise<void> {
     return this.file.doAll(commands)
   }

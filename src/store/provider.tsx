@@ -1,5 +1,5 @@
 'use client'
-import { createContext, useContext, useEffect, useState, type ReactNode } from 'react'
+import { createContext, useContext, useEffect, useState, useSyncExternalStore, type ReactNode } from 'react'
 import { useStore as useZustand } from 'zustand'
 import { openDatabase } from './db'
 import type { RecordsElsewhere } from './environment'
@@ -53,8 +53,11 @@ export function StoreProvider({
     () => store ?? (typeof window === 'undefined' || lacking() ? nowhere() : ofBrowser(records)),
   )
   // What was made on the server knows nothing of the browser: what this one lacks is said once the page is there.
-  const [lacks, setLacks] = useState<string>()
-  useEffect(() => setLacks(store ? undefined : lacking()), [store])
+  const lacks = useSyncExternalStore(
+    () => () => undefined,
+    () => (store ? undefined : lacking()),
+    () => undefined,
+  )
   useEffect(() => {
     const flush = (): void => own.flush()
     const ask = (event: BeforeUnloadEvent): void => {

@@ -1,5 +1,5 @@
 import { tell, type Told } from '@/core/figures'
-import { foldInSteps, nextEntry, sidesIn, type Entry, type Opened, type Review } from '@/core/review'
+import { foldInSteps, nextEntry, besideOf, type Entry, type Opened, type Review } from '@/core/review'
 import { inSteps } from './breathe'
 import { LEASE, type Blobs } from './blobs'
 import { freeCopyId, reviewIdOf } from './copy-ids'
@@ -160,6 +160,6 @@ const reviewOf = async (
   entries: readonly Entry[],
   bytesAt: (digest: string) => Promise<Uint8Array | undefined> = () => Promise.resolve(undefined),
 ): Promise<Review> => {
-  const sides = await sidesIn(entries, bytesAt)
-  return (await inSteps(foldInSteps(entries, undefined, { side: (digest) => sides.get(digest) })))!.review
+  const beside = await besideOf(entries, bytesAt)
+  return (await inSteps(foldInSteps(entries, undefined, beside)))!.review
 }

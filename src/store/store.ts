@@ -4,6 +4,7 @@ import { fold, worksOf, type Command, type Import, type LastDeed } from '@/core/
 import type { Rec } from '@/core/records'
 import { fail, plural, problem, withPlainSigns, type Result } from '@/core/base'
 import { ofFile, openPackage, type Opened } from '@/core/review'
+import type { Doing } from '@/core/doing'
 import { Blobs, type Laying } from './blobs'
 import { Connection, type Fault } from './connection'
 import type { ShelfItem } from './db'
@@ -300,6 +301,9 @@ export function createStore(environment: Environment) {
     ): Promise<void> => open().act([entered({ kind, payload } as Command)]),
     /** Several commands that are one deed, in order: shown together, each an entry of its own, taken back together. */
     actAll: async (commands: readonly Command[]): Promise<void> => open().act(commands.map(entered)),
+    /** Does what a doing of the core decides on an input: one press, taken back at once. */
+    doIt: async <In>(doing: Doing<In>, input: In): Promise<void> =>
+      open().act(doing({ review: open().review, now: now(), newId, person: by() }, input).map(entered)),
     nextUndo: (): LastDeed | undefined => review?.nextUndo(),
     undo: async (): Promise<LastDeed | undefined> => open().undo(),
     redo: async (): Promise<LastDeed | undefined> => open().redo(),

@@ -61,7 +61,7 @@ export function beforeWriting(
 }
 
 /** What lies beside waiting entries, as it is stored. */
-export const besideOf = (waiting: readonly Waiting[]): Promise<Beside> =>
+export const storedBeside = (waiting: readonly Waiting[]): Promise<Beside> =>
   asStored(new Map(waiting.flatMap(({ beside: bytes }) => (bytes ? [[digestOf(bytes), bytes]] : []))))
 
 export async function asStored(bytes: ReadonlyMap<string, Uint8Array>): Promise<Beside> {

@@ -1,6 +1,6 @@
 import { adviceOn, draftAccount, factsIn, GENERATOR, readFrozen, type FactContext } from '../core/account'
 import { plainJson, plural } from '../core/base'
-import { figuresAt } from '../core/figures'
+import { FIGURES_VERSION, figuresOfVersion } from '../core/figures'
 import { RULES_VERSION } from '../core/records'
 import { fold, partitionOf } from '../core/review'
 import { openMatters } from '../core/selection'
@@ -82,7 +82,16 @@ export async function checkFrozen({ review, entries, beside, blob }: OpenedRevie
     if (entry?.digest !== text.journal.digest || journal !== text.journal.digest)
       faults.push(`“${name}” prints another digest than entry ${text.journal.seq} has.`)
     if (!entry) continue
-    const figures = figuresAt(entries, text.journal.seq, beside)
+    const { figuresVersion: counted = 1 } = text
+    const figures = figuresOfVersion(counted, entries, text.journal.seq, beside)
+    if (!figures) {
+      remarks.push(`“${name}” was counted by version ${counted} of the figures, which is not known here.`)
+      continue
+    }
+    if (counted !== FIGURES_VERSION)
+      remarks.push(
+        `“${name}” was counted by version ${counted} of the figures, and is held against that one: some are counted otherwise since.`,
+      )
     for (const [key, value] of Object.entries(figures)) {
       const kept = (text.figures as unknown as Record<string, unknown>)[key]
       if (plainJson(value) !== plainJson(kept))

@@ -166,7 +166,7 @@ export async function readFileInto(
 async function howOf(
   blocks: BlocksHere,
   file: NonNullable<Import['file']>,
-): Promise<{ text: string; shape: Shape }> {
+): Promise<{ text: string; shape: Shape; reader: number }> {
   const bytes = await blocks.bytes(file.digest)
   if (!bytes) throw new Error(`The file ${file.name} is not in this browser.`)
   const decoder = textFromBytes((file.encoding ?? 'utf-8') as Encoding)
@@ -176,7 +176,7 @@ async function howOf(
       ? recognise(text.slice(0, BEGINNING), {}, file.format as FormatId | undefined)
       : (JSON.parse(file.shape) as Shape)
   if (!shape) throw new Error(`What ${file.name} is can no longer be told.`)
-  return { text, shape }
+  return { text, shape, reader: file.reader ?? 1 }
 }
 
 /** The text of a broken record as it stands in its file; undefined where it is not there. */
@@ -185,8 +185,8 @@ export async function brokenText(
   file: NonNullable<Import['file']>,
   position: number,
 ): Promise<string | undefined> {
-  const { text, shape } = await howOf(blocks, file)
-  return readAll(text, shape).items.find((i) => i.position === position)?.text
+  const { text, shape, reader } = await howOf(blocks, file)
+  return readAll(text, shape, undefined, reader).items.find((i) => i.position === position)?.text
 }
 
 /** Reads the text of one record as those of its file are read. */
@@ -195,12 +195,12 @@ export async function readMended(
   file: NonNullable<Import['file']>,
   text: string,
 ): Promise<{ record?: Rec; problems: Problem[] }> {
-  const { shape } = await howOf(blocks, file)
+  const { shape, reader } = await howOf(blocks, file)
   // A row of a table is nothing without its headings.
   const head = shape.table
     ? shape.table.headings.map((h) => `"${h.replaceAll('"', '""')}"`).join(shape.table.separator) + '\n'
     : ''
-  const { items, strays } = readAll(head + text, shape, file.digest.slice(0, 8))
+  const { items, strays } = readAll(head + text, shape, file.digest.slice(0, 8), reader)
   const problems = [...items.flatMap((i) => i.problems), ...strays].map((p) => ({
     ...p,
     // Lines are those of the text that was mended, not of its file.

@@ -1,7 +1,7 @@
 /** What the account of the demo is read from, with what its terms yield. */
 import { tell, termYields } from '../figures'
 import { gather } from '../records'
-import { fold, sidesIn, worksOf } from '../review'
+import { fold, besideOf, worksOf } from '../review'
 import { builtDemo } from '../../standins/built-demo.fixture'
 import { LATEST, releaseWords, STANDINS } from '../../standins'
 import { PROFILES } from '../../standins/profiles'
@@ -17,8 +17,7 @@ export function demoContext(): Promise<FactContext> {
 async function make(): Promise<FactContext> {
   const { entries, blobs } = builtDemo()
   const value = (digest: string): unknown => JSON.parse(new TextDecoder().decode(blobs.get(digest)))
-  const sides = await sidesIn(entries, async (digest) => blobs.get(digest))
-  const { review } = fold(entries, { side: (digest) => sides.get(digest) })
+  const { review } = fold(entries, await besideOf(entries, async (digest) => blobs.get(digest)))
   const works = worksOf(
     review,
     (i) => gather(i, value),

@@ -1,10 +1,10 @@
 import { tell, type FiguresBeside, type Told } from '../figures'
 import { gather } from '../records'
 import {
+  besideOf,
   blobsOf,
   commandOf,
   fold,
-  sidesIn,
   worksOf,
   type ClassesAt,
   type Entry,
@@ -29,11 +29,11 @@ export async function readReview(
   entries: readonly Entry[],
   bytesAt: (digest: string) => Promise<Uint8Array | undefined>,
 ): Promise<ReadReview> {
-  const sides = await sidesIn(entries, bytesAt)
-  const { review } = fold(entries, { side: (digest) => sides.get(digest) })
+  const read = await besideOf(entries, bytesAt)
+  const { review } = fold(entries, read)
   const values = await valuesBeside(entries, bytesAt)
   const beside: ReadReview['beside'] = {
-    side: (digest) => sides.get(digest),
+    ...read,
     recordsOf: (i) => gather(i, (digest) => values.get(digest)),
     classesAt: (digest) => values.get(digest) as number[] | undefined,
   }

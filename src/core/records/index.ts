@@ -27,6 +27,7 @@ export {
   FORMAT_ENDINGS,
   FORMAT_WORDS,
   readAll,
+  READER_VERSION,
   readerFor,
   recognise,
   WRITERS,

@@ -110,6 +110,27 @@ const BEGUN: Command[] = [
     },
   },
   { kind: 'attachment.add', payload: attachment },
+  {
+    kind: 'run.log',
+    payload: {
+      id: 'run',
+      sourceId: 's',
+      lineId: '1',
+      key: 'k',
+      number: 1,
+      text: 'noise',
+      sent: 'noise',
+      limits: [],
+      hits: 7,
+      at: AT,
+      by: 'p-1',
+      release: '',
+      how: 'by hand',
+      there: 'S4',
+      onScreen: [{ what: '2017–2026', where: 'below the box' }],
+      printer: 1,
+    },
+  },
   { kind: 'ruling.set', payload: { recordId: 'i/1', pass: 'broad', reader: 'p-1', verdict: 'in' } },
   { kind: 'account.edit', payload: { passage: 'records', content: [{ type: 'paragraph' }] } },
   { kind: 'group.set', payload: { id: 'g1', name: 'For the introduction' } },
@@ -134,6 +155,9 @@ const EXAMPLES: {
       | 'journal.goOver'
       | 'side.take'
       | 'records.export'
+      | 'journal.from'
+      | 'lookup.log'
+      | 'package.deposit'
       | 'undo'
       | 'redo'
     >
@@ -256,6 +280,43 @@ const EXAMPLES: {
   'advice.resume': { key: 'few-terms/words' },
   'text.freeze': { id: 't', name: 'as sent', at: AT, digest: DIGEST, journal: DIGEST, purpose: 'submission' },
   'text.read': { at: AT, facts: { question: 'How loud?' } },
+  'person.same': { a: 'p-1', b: 'p-2', why: 'I worked at home' },
+  'run.reread': { runId: 'run', reading: 'noise OR hum', why: 'the sign stands for any letter' },
+  'strategy.counts': { sourceId: 's', lineId: '2', why: 'its records were brought in' },
+  'heading.noted': {
+    id: 'h',
+    sourceId: 's',
+    label: 'Noise',
+    broader: ['Sound'],
+    narrower: [],
+    related: [],
+    usedFor: ['din'],
+    day: '2026-11-25',
+    from: 'page',
+  },
+  'way.log': {
+    id: 'w',
+    sourceId: 's',
+    where: 'the shelf of the institute',
+    how: 'looked along it',
+    day: '2026-11-25',
+    lookedThrough: 40,
+    named: 3,
+    known: 1,
+    taken: 2,
+    stopped: 'at the end',
+  },
+  'selection.rule': { pass: 'broad', rule: 'settle first' },
+  'reading.plan': { pass: 'broad', way: 'a share by two', share: 0.2 },
+  'stop.rule': {
+    id: 'stop',
+    pass: 'broad',
+    agreed: 'a hundred in a row that are out',
+    at: AT,
+    sample: ['i/1'],
+  },
+  'value.set': { recordId: 'i/1', field: 'title', value: 'Rooms' },
+  'work.relate': { a: 'i/1', b: 'i/2', how: 'notice of' },
 }
 const examples = Object.entries(EXAMPLES).map(([kind, payload]) => ({ kind, payload }) as Command)
 const reviewOf = (commands: readonly Command[]) => {

@@ -52,6 +52,21 @@ describe('the last deed', () => {
   })
 })
 
+describe('a press in which something happened', () => {
+  it('is not taken back, nor any part of it, and says why', () => {
+    const entries: Entry[] = []
+    const together = (...commands: Command[]): void => {
+      const at = `2026-11-25T09:00:0${entries.length}Z`
+      for (const c of commands) entries.push(entryAfter(entries.at(-1), c, at))
+    }
+    together(concept('a'))
+    together(concept('b'), { kind: 'run.log', payload: run('r1', 10) }, concept('c'))
+    const deed = lastDeed(entries, fold(entries).done)!
+    expect(deed.stays).toBe('line run')
+    expect(lastDeed(entries.slice(0, 1), [0])!.stays).toBeUndefined()
+  })
+})
+
 describe('a corrected run', () => {
   it('is kept, and the correction stands in its place, also for the version that it belonged to', () => {
     const lines = (text: string): Command => ({

@@ -5,7 +5,7 @@ export * from './commands'
 export * from './journal'
 export { KINDS, kindNamed, reachesBytes, said, type Kind, type Words } from './kinds'
 export * from './works'
-export { plainReview, reviewFromPlain, type PlainReview } from './plain-review'
+export { plainReview, reviewFromPlain, wrongInPlain, type PlainReview } from './plain-review'
 export type { SideTaken } from './side-taken'
 export {
   finishedReviews,

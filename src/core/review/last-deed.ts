@@ -13,6 +13,11 @@ export interface LastDeed {
   /** How many runs were logged after it: they stay, and undo reaches past them only knowingly. */
   runsSince: number
   place: Place | undefined
+  /**
+   * What was done in the same press and happened, in words: "line run (3)". Then nothing of the press is taken back: what
+   * happened would stand there without what belongs to it.
+   */
+  stays?: string
 }
 
 /**
@@ -33,12 +38,33 @@ export function lastDeed(entries: readonly Entry[], seqs: readonly number[]): La
     const read = commandOf(at(seq)!)
     return read.ok ? [read.value] : []
   })
+  const stays = wordsOf(happenedWith(entries, last))
   return {
+    ...(stays ? { stays } : {}),
     seqs: of,
     words: wordsOf(commands),
     runsSince: entries.slice(last.seq - first + 1).filter((e) => e.kind === 'run.log').length,
     place: commands.map(placeOf).find((p) => p?.anchor !== undefined) ?? commands.map(placeOf)[0],
   }
+}
+
+/** Kinds that are about the journal itself: they belong to no press. */
+const OF_JOURNAL = /^(?:undo|redo|journal\.|review\.create)/
+
+/** What was done in the press of an entry and can never be taken back. */
+function happenedWith(entries: readonly Entry[], { seq, at, by }: Entry): Command[] {
+  const first = entries[0]?.seq ?? 0
+  const same = (e: Entry | undefined): boolean => e?.at === at && e.by === by
+  let [from, to] = [seq - first, seq - first]
+  while (same(entries[from - 1])) from--
+  while (same(entries[to + 1])) to++
+  return entries.slice(from, to + 1).flatMap((entry): Command[] => {
+    const read =
+      kindNamed(entry.kind)?.undo === 'happened' && !OF_JOURNAL.test(entry.kind)
+        ? commandOf(entry)
+        : undefined
+    return read?.ok ? [read.value] : []
+  })
 }
 
 /** What was done by these commands together: each kind once, with how often. */

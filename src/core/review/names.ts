@@ -27,3 +27,7 @@ export const RecordId = z.string().regex(/^(?:[\w-]{1,100}\/[1-9]\d*|was:.{1,400
 export const recordId = (importId: string, place: number): string => `${importId}/${place}`
 /** The import of a record, by its name. */
 export const importOf = (name: string): string => name.slice(0, name.lastIndexOf('/'))
+
+/** Two ids that stand for one person, because that person worked in two browsers. */
+export const SamePerson = z.object({ a: PersonId, b: PersonId, why: Text })
+export type SamePerson = z.infer<typeof SamePerson>

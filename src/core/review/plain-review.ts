@@ -1,6 +1,6 @@
 import { heldEntries, inBuckets, type Buckets } from '../base'
 import type { SideState, SideTaken } from './side-taken'
-import type { Review, Ruling } from './values'
+import { emptyReview, type Review, type Ruling } from './values'
 
 type PlainRulings = Record<string, Record<string, Ruling>>
 type PlainSide = Omit<SideTaken, 'state'> & { state: Omit<SideState, 'rulings'> & { rulings: PlainRulings } }
@@ -26,3 +26,17 @@ export const reviewFromPlain = (review: PlainReview): Review => ({
   rulings: kept(review.rulings),
   sides: review.sides.map((s) => ({ ...s, state: { ...s.state, rulings: kept(s.state.rulings) } })),
 })
+
+/** What is wrong with a value that should be a review as it is written into files; undefined where nothing is. */
+export function wrongInPlain(value: unknown): string | undefined {
+  const like = plainReview(emptyReview('')) as unknown as Record<string, unknown>
+  if (typeof value !== 'object' || value === null || Array.isArray(value)) return 'it is no review'
+  const of = value as Record<string, unknown>
+  const part = Object.keys(like).find(
+    (key) =>
+      typeof of[key] !== typeof like[key] ||
+      Array.isArray(of[key]) !== Array.isArray(like[key]) ||
+      of[key] === null,
+  )
+  return part && `its part “${part}” is not there, or is not what it should be`
+}

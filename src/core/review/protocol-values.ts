@@ -1,6 +1,7 @@
 import { z } from 'zod'
 import { Id } from '../base'
 import { Digest, Text } from './names'
+import { PassName, READING_ORDERS, SELECTION_RULES } from './selection-values'
 import type { Review } from './values'
 
 /** The plan as it was frozen: what a review set out to do. Made from the review itself, never handed in. */
@@ -13,12 +14,15 @@ export interface FrozenPlan extends Pick<Review, 'question' | 'framework'> {
   knownItems: Pick<Review['knownItems'][number], 'id' | 'title' | 'doi'>[]
   /** How many people are to read each work. */
   readers: number
+  /** In plans of the second form: how each pass is to be read, by what rule, in which order. */
+  passes?: Partial<Record<PassName, PassPlanned>>
 }
 
 /** The parts of a plan by the first form in which plans are frozen; another form gets a name of its own. */
-export const planOf = (review: Review, readers: number): FrozenPlan =>
+export const planOf = (review: Review, readers: number, passes?: FrozenPlan['passes']): FrozenPlan =>
   JSON.parse(
     JSON.stringify({
+      ...(passes ? { passes } : {}),
       question: review.question,
       framework: review.framework,
       concepts: review.concepts.map(({ id, letter, name, essential }) => ({ id, letter, name, essential })),
@@ -31,10 +35,23 @@ export const planOf = (review: Review, readers: number): FrozenPlan =>
     }),
   ) as FrozenPlan
 
+/** How one pass is to be read, in a plan of the second form. */
+export const PassPlanned = z.object({
+  readers: z.int().min(1).max(9),
+  /** The share that so many read, where one reads the rest. */
+  share: z.number().gt(0).lt(1).optional(),
+  blinded: z.boolean(),
+  order: z.enum(READING_ORDERS),
+  rule: z.enum(SELECTION_RULES),
+})
+export type PassPlanned = z.infer<typeof PassPlanned>
+
 export const PlanFreezing = z.object({
   id: Id,
   at: z.iso.datetime({ offset: true }),
   readers: z.int().min(1).max(9),
+  /** Absent: a plan of the first form, which does not say how each pass is to be read. */
+  passes: z.partialRecord(PassName, PassPlanned).optional(),
 })
 export const PlanAmending = PlanFreezing.extend({ /** What made it necessary. */ why: Text.min(1) })
 
@@ -63,6 +80,10 @@ export const FrozenText = z.object({
 })
 export type FrozenText = z.infer<typeof FrozenText>
 
+/** Where a package of the review was deposited, and the digest of its journal then, in words. */
+export const PackageDeposited = z.object({ id: Id, address: Text.min(1), day: z.iso.date(), digest: Text })
+export type PackageDeposited = z.infer<typeof PackageDeposited>
+
 /** What the section said when a person last read it: the words of each fact, by its reference. */
 export const TextRead = z.object({
   at: z.iso.datetime({ offset: true }),
@@ -80,4 +101,5 @@ export interface Written {
   leftAdvice?: Record<string, string>
   frozenTexts?: FrozenText[]
   textRead?: TextRead & { seq: number }
+  deposits?: PackageDeposited[]
 }

@@ -37,6 +37,8 @@ export const Import = z.object({
       encoding: z.string().max(40).optional(),
       /** What its columns or tags were taken for, as JSON. */
       shape: z.string().max(100_000).optional(),
+      /** The version of the reader that read it; absent: 1. It is read again by that one alone. */
+      reader: z.int().min(1).optional(),
     })
     .optional(),
   /** Records of the file that could not be read: the line of each, and what is wrong with it. */
@@ -47,6 +49,8 @@ export const Import = z.object({
   /** The imports in whose place it stands, and why. Without a reason in the first form, which noted none. */
   supersedes: z.object({ ids: z.array(ImportId).min(1), because: Text.optional() }).optional(),
   takenOut: z.literal(true).optional(),
+  /** Where not all that was found was taken: how many there were, how many of them were taken, ranked by what. */
+  of: z.object({ hits: z.int().min(0), taken: z.int().min(0), rankedBy: Text }).optional(),
 })
 export type Import = z.infer<typeof Import>
 
@@ -76,3 +80,23 @@ export const Export = z.object({
   which: Text,
 })
 export type Export = z.infer<typeof Export>
+
+/** A value of a record that a person wrote, in the form of a table's cell. */
+export const ValueSet = z.object({
+  recordId: RecordId,
+  field: z.string().min(1).max(40),
+  value: Text,
+  why: Text.optional(),
+})
+export type ValueSet = z.infer<typeof ValueSet>
+
+/** What one work is to another: a version of it, a notice on it, a report of it. The last word on a pair counts. */
+export const WorkRelated = z
+  .object({
+    a: RecordId,
+    b: RecordId,
+    how: z.enum(['version of', 'notice of', 'report of', 'nothing']),
+    why: Text.optional(),
+  })
+  .refine((p) => p.a !== p.b, { message: 'A work is nothing to itself.' })
+export type WorkRelated = z.infer<typeof WorkRelated>

@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { canonicalJson, Id } from '../base'
-import { PersonId, Text } from './names'
+import { Digest, PersonId, Text } from './names'
 
 /** The six elements of the PRESS 2015 guideline (McGowan et al., J Clin Epidemiol 2016;75:40–46), in its order. */
 export const REVIEWED = ['question', 'operators', 'headings', 'words', 'spelling', 'limits'] as const
@@ -33,6 +33,9 @@ export const SearchReviewed = z.object({
   reader: PersonId,
   as: Text,
   at: z.iso.datetime({ offset: true }),
+  /** Which strategies were looked at, each with the digest of the entry that was the last then. */
+  of: z.array(z.object({ sourceId: Id, head: Digest })).optional(),
+  verdict: z.enum(['no revisions', 'revisions suggested', 'revisions required']).optional(),
 })
 export type SearchReviewed = z.infer<typeof SearchReviewed>
 
@@ -44,6 +47,8 @@ export const CommentSettled = z.object({
   as: z.enum(['taken', 'declined']),
   /** Why it was declined, or what was done. */
   reason: Text,
+  /** Where it settles what was found of an element, and no comment. */
+  element: z.enum(REVIEWED).optional(),
 })
 export type CommentSettled = z.infer<typeof CommentSettled>
 

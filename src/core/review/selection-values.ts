@@ -7,8 +7,24 @@ export const PassName = z.enum(['broad', 'close'])
 export type PassName = z.infer<typeof PassName>
 
 /** A question asked of each record; `sense` says what a "yes" means. */
-export const Criterion = z.object({ id: Id, text: Text, pass: PassName, sense: z.enum(['in', 'out']) })
+export const Criterion = z.object({
+  id: Id,
+  text: Text,
+  pass: PassName,
+  sense: z.enum(['in', 'out']),
+  /** The reason that it gives for setting a work aside, as a statement: "no outcome measured". */
+  short: Text.optional(),
+})
 export type Criterion = z.infer<typeof Criterion>
+
+export const RETRIEVAL_STATES = [
+  'wanted',
+  'loan asked',
+  'open copy',
+  'subscription',
+  'have',
+  'not to be had',
+] as const
 
 export const Answer = z.enum(['yes', 'no', 'cannot tell'])
 export type Answer = z.infer<typeof Answer>
@@ -32,8 +48,38 @@ export const Ruling = z.object({
   note: Text.optional(),
   /** This reader's earlier rulings of the pass on the work's other records, which it replaces until they are parted. */
   replaces: z.array(RecordId).optional(),
+  /** Of each question that was shown, its id and the digest of its wording; absent: not noted. */
+  asked: z.record(Id, Digest).optional(),
+  /** Where the full text stood under which it was made; absent: not noted. */
+  text: z.enum(['none noted', ...RETRIEVAL_STATES]).optional(),
+  /** The ruling of the other reader could not be seen; absent: not noted. */
+  blinded: z.boolean().optional(),
 })
 export type Ruling = z.infer<typeof Ruling>
+
+/** By what rule works that were ruled differently go on; absent: any yes goes on. */
+export const SELECTION_RULES = ['any yes goes on', 'all agree', 'settle first'] as const
+export const SelectionRule = z.object({ pass: PassName, rule: z.enum(SELECTION_RULES) })
+export type SelectionRule = z.infer<typeof SelectionRule>
+
+/** How many people are to read each work of a pass: two each, two a share and one the rest, or one each. */
+export const ReadingPlan = z.object({
+  pass: PassName,
+  way: z.enum(['two each', 'a share by two', 'one each']),
+  /** Of "a share by two", how large it is: more than none, less than all. */
+  share: z.number().gt(0).lt(1).optional(),
+})
+export type ReadingPlan = z.infer<typeof ReadingPlan>
+
+/** When reading is to stop: what was agreed, and on which sample it was tried. */
+export const StopRule = z.object({
+  id: Id,
+  pass: PassName,
+  agreed: Text.min(1),
+  at: z.iso.datetime({ offset: true }),
+  sample: z.array(RecordId).optional(),
+})
+export type StopRule = z.infer<typeof StopRule>
 
 /** One ruling of many works, found by a filter, none of which was read. */
 export const RulingOfMany = z.object({
@@ -72,6 +118,11 @@ export const ReadingAsked = z.object({
   records: z.array(RecordId).min(1),
   at: z.iso.datetime({ offset: true }),
   by: PersonId,
+  /** The version of the criteria that they are to be read by. */
+  version: Id.optional(),
+  /** What others ruled must not be seen. */
+  blinded: z.boolean().optional(),
+  until: z.iso.date().optional(),
 })
 export type ReadingAsked = z.infer<typeof ReadingAsked>
 
@@ -85,17 +136,12 @@ export const Settlement = z.object({
   /** Who settled it, and how: by talking, by a third reader. */
   by: PersonId,
   how: Text,
+  /** Other works that were settled in the same way at once. */
+  also: z.array(RecordId).optional(),
+  after: z.enum(['talk', 'third person', 'rule']).optional(),
 })
 export type Settlement = z.infer<typeof Settlement>
 
-export const RETRIEVAL_STATES = [
-  'wanted',
-  'loan asked',
-  'open copy',
-  'subscription',
-  'have',
-  'not to be had',
-] as const
 /** Where the full text of a work stands. */
 export const Retrieval = z.object({
   recordId: RecordId,
@@ -128,6 +174,30 @@ export const Step = z.object({
   at: z.iso.datetime({ offset: true }),
 })
 export type Step = z.infer<typeof Step>
+
+/** How something was looked through that is not a database, or somebody was asked; once a time. */
+export const WayLogged = z.object({
+  id: Id,
+  sourceId: Id,
+  /** Of which works, where it began with works; else where it was. */
+  of: z.array(RecordId).optional(),
+  where: Text.optional(),
+  how: Text,
+  /** What it was done through: a database, an address, a letter. */
+  through: Text.optional(),
+  day: z.iso.date(),
+  /** Counts; each is absent where nobody counted. */
+  lookedThrough: z.int().min(0).optional(),
+  named: z.int().min(0).optional(),
+  known: z.int().min(0).optional(),
+  taken: z.int().min(0).optional(),
+  asked: Text.optional(),
+  answered: Text.optional(),
+  /** Where one stopped: the second page, the year 1990. */
+  stopped: Text.optional(),
+  importId: Id.optional(),
+})
+export type WayLogged = z.infer<typeof WayLogged>
 
 /** A person who was asked: when, by what way, and what came of it. */
 export const Contact = z.object({
@@ -177,4 +247,8 @@ export interface Selecting {
   contacts?: Contact[]
   pages?: WebPage[]
   quotes?: Quote[]
+  selectionRules?: Partial<Record<PassName, SelectionRule['rule']>>
+  readingPlans?: Partial<Record<PassName, ReadingPlan>>
+  stopRules?: StopRule[]
+  ways?: WayLogged[]
 }

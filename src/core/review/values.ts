@@ -3,10 +3,10 @@ import { Id, type Buckets } from '../base'
 import { Profile } from '../profile'
 import { LimitValue } from '../query'
 import type { Decision } from '../records'
-import { Digest, Text, type Person } from './names'
+import { Digest, Text, type Person, type SamePerson } from './names'
 import type { Written } from './protocol-values'
 import type { SearchReviewing } from './search-review-values'
-import type { Export, Group, Import, SavedFilter } from './record-values'
+import type { Export, Group, Import, SavedFilter, ValueSet, WorkRelated } from './record-values'
 import type { Criterion, Ruling, Selecting } from './selection-values'
 import type { SideTaken } from './side-taken'
 
@@ -164,6 +164,8 @@ export type LeftRemark = z.infer<typeof LeftRemark>
 export const TakenOver = z.object({ what: z.enum(['filter', 'earlier strategy']), name: Text, changed: Text })
 export type TakenOver = z.infer<typeof TakenOver>
 
+export const LineUse = z.enum(['counts', 'tried', 'left out'])
+
 /** One search statement; its number is its place in the strategy, counted from 1. */
 export const Line = z.object({
   id: Id,
@@ -178,6 +180,8 @@ export const Line = z.object({
   described: Text.optional(),
   /** A filter that others published, or an earlier strategy. */
   takenOver: TakenOver.optional(),
+  /** What it is for: it counts, it was only tried, or it is left out of the appendix; absent: nobody said. */
+  use: LineUse.optional(),
 })
 export type Line = z.infer<typeof Line>
 
@@ -197,6 +201,9 @@ export const Evidence = z.object({
   data: Digest.optional(),
   profile: Digest.optional(),
   vocabulary: Digest.optional(),
+  /** Of a source that answers: what it was asked, and what it answered, as they went over the line. */
+  request: Digest.optional(),
+  response: Digest.optional(),
 })
 export type RunEvidence = z.infer<typeof Evidence>
 
@@ -234,15 +241,57 @@ export const Run = z.object({
   by: Text,
   /** The release of a stand-in; for a database outside, what it covered then. */
   release: Text,
-  how: z.enum(['stand-in', 'by hand', 'pasted history']),
+  how: z.enum(['stand-in', 'by hand', 'pasted history', 'answered']),
   /** Through what it was reached, where a person noted it. */
   platform: Text.optional(),
   /** The run that this one corrects: the same search, logged wrongly. */
   supersedes: Id.optional(),
   /** Why it had to be corrected. */
   because: Text.optional(),
+  /** The number that the line had there, where it is another. */
+  there: z.string().min(1).max(40).optional(),
+  /** What was set on the screen, and where. */
+  onScreen: z.array(z.object({ what: Text, where: Text })).optional(),
+  /** The version of what wrote its text; absent: 1. */
+  printer: z.int().min(1).optional(),
 })
 export type Run = z.infer<typeof Run>
+
+/** The line of a source that says what its strategy found, as a person chose it; absent: the last line with a text. */
+export const LineCounts = z.object({ sourceId: Id, lineId: Id, why: Text })
+export type LineCounts = z.infer<typeof LineCounts>
+
+/** What the text of a run means in plain notation, read anew: what was sent, its hits and its day stay. */
+export const RunReread = z.object({ runId: Id, reading: Text, why: Text })
+export type RunReread = z.infer<typeof RunReread>
+
+/** Something that was looked up and not found: words in a thesaurus, or a known item in a source. */
+export const LookedUp = z.object({
+  id: Id,
+  what: z.enum(['heading', 'known item']),
+  sourceId: Id,
+  /** The thesaurus, where it was one. */
+  thesaurus: Text.optional(),
+  words: Text.min(1),
+  knownId: Id.optional(),
+  day: z.iso.date(),
+})
+export type LookedUp = z.infer<typeof LookedUp>
+
+/** A heading as it was seen in a thesaurus that is not here. */
+export const HeadingNoted = z.object({
+  id: Id,
+  sourceId: Id,
+  label: Text.min(1),
+  scopeNote: Text.optional(),
+  broader: z.array(Text),
+  narrower: z.array(Text),
+  related: z.array(Text),
+  usedFor: z.array(Text),
+  day: z.iso.date(),
+  from: z.enum(['page', 'record', 'person']),
+})
+export type HeadingNoted = z.infer<typeof HeadingNoted>
 
 /** A file kept as evidence of a search: a screen, a note, a history as it was pasted. */
 export const Attachment = z.object({
@@ -301,10 +350,20 @@ export interface Review extends Selecting, Written, SearchReviewing {
   partition?: { rules: number; imports: string[]; digest: string; toSettle?: string | undefined }
   /** Of a work with one of these records, the value of the field is that of this record; the last word counts. */
   choices?: { recordId: string; field: string }[]
+  valuesSet?: ValueSet[]
+  related?: WorkRelated[]
   groups?: Group[]
   filters?: SavedFilter[]
   exports?: Export[]
   attachments: Attachment[]
+  /** By source. */
+  counts?: Record<string, Omit<LineCounts, 'sourceId'>>
+  /** By run. */
+  readings?: Record<string, Omit<RunReread, 'runId'>>
+  lookups?: LookedUp[]
+  headingsNoted?: HeadingNoted[]
+  /** Two ids of one person, as somebody said. */
+  samePersons?: SamePerson[]
   /** Side journals that were taken in, by person and head. */
   sides: SideTaken[]
   /** By record, then by pass and person ("broad/" and an id). */

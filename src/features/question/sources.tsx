@@ -1,8 +1,8 @@
 'use client'
-import type { Store } from '@/store/store'
 import { App, Button, Dropdown } from 'antd'
 import { useState } from 'react'
 import { plural } from '@/core/base'
+import { addDescribed, addSources } from '@/core/doing'
 import { readProfile } from '@/core/profile'
 import { SourceKind, type Review, type Source } from '@/core/review'
 import { STANDINS } from '@/standins'
@@ -27,13 +27,10 @@ const OTHER: Record<OtherKind, { label: string; name: string }> = {
   register: { label: 'A register of studies or theses', name: 'the register' },
 }
 
-const add = (store: Store, source: Omit<Source, 'id' | 'why'>): Promise<void> =>
-  store.act('source.set', { id: store.newId(), why: '', ...source })
-
 /** Where to look, and why there: databases, and other ways to find works. */
 export function SourcesPlan({ review, sources }: { review: Review; sources: readonly SourceInfo[] }) {
   const store = useStore()
-  const { act, deed, newId } = store
+  const { act, deed, doIt, newId } = store
   const { modal } = App.useApp()
   const [described, setDescribed] = useState<string>()
   const editing = sources.find((s) => s.source.id === described)
@@ -69,15 +66,7 @@ export function SourcesPlan({ review, sources }: { review: Review; sources: read
       })
       return
     }
-    const { id, name, platform, coverage } = read.value
-    await act('profile.set', read.value)
-    await add(store, {
-      kind: 'database',
-      name,
-      profileId: id,
-      ...(platform ? { platform } : {}),
-      ...(coverage ? { coverage } : {}),
-    })
+    await doIt(addDescribed, read.value)
   }
   const file = useFilePick('Description of a database', '.json,application/json', (chosen) =>
     deed(readFile(chosen)),
@@ -117,9 +106,14 @@ export function SourcesPlan({ review, sources }: { review: Review; sources: read
               if (key === 'file') file.open()
               else if (key === 'bare') describeNew()
               else
-                for (const s of free)
-                  if (key === s.id || key === 'all')
-                    deed(add(store, { kind: 'database', name: s.name, profileId: s.id }))
+                deed(
+                  doIt(
+                    addSources,
+                    free
+                      .filter((s) => key === s.id || key === 'all')
+                      .map((s) => ({ kind: 'database' as const, name: s.name, profileId: s.id })),
+                  ),
+                )
             },
           }}
         >
@@ -136,7 +130,7 @@ export function SourcesPlan({ review, sources }: { review: Review; sources: read
               .filter((k): k is OtherKind => k !== 'database')
               .map((k) => ({ key: k, label: OTHER[k].label })),
             onClick: ({ key }) =>
-              deed(add(store, { kind: key as OtherKind, name: OTHER[key as OtherKind].name })),
+              deed(doIt(addSources, [{ kind: key as OtherKind, name: OTHER[key as OtherKind].name }])),
           }}
         >
           <Button size="small">Add another way</Button>

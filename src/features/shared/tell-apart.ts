@@ -1,6 +1,6 @@
-import type { ZodType } from 'zod'
-import { blockBytes, RULES_VERSION, type Rec } from '@/core/records'
-import { KINDS, type Command, type CommandOf, type Import, type Kind, type Review } from '@/core/review'
+import { importOf, partitionOfAll, withRules, type Brought, type Slow } from '@/core/doing'
+import type { Rec } from '@/core/records'
+import type { Command, Import, Review } from '@/core/review'
 import type { Laying } from '@/store/blobs'
 import type { Store } from '@/store/store'
 import { callback, longDesk } from '@/workers'
@@ -8,64 +8,68 @@ import { callback, longDesk } from '@/workers'
 /** Told how many records of how many are compared; stops by answering no. */
 export type Told = (done: number, of: number) => boolean
 
+/** What the rules need that takes long: comparing in the worker, and laying down what came of it. */
+const slow = ({ keepBytes }: Laying, told: Told = () => true): Slow => ({
+  match: (imports) => longDesk().match([...imports], callback(told)),
+  keep: keepBytes,
+})
+
 /** The command that puts what the rules make of these imports into force; undefined where it was stopped. */
-export async function partitionCommand(
-  { keepBytes }: Laying,
+export const partitionCommand = (
+  laying: Laying,
   imports: readonly Import[],
-  told: Told = () => true,
-): Promise<Command | undefined> {
-  const found = await longDesk().match([...imports], callback(told))
-  if (!found) return undefined
-  return {
-    kind: 'partition.set',
-    payload: {
-      rules: RULES_VERSION,
-      imports: found.imports,
-      digest: await keepBytes(blockBytes(found.classes)),
-      toSettle: await keepBytes(blockBytes(found.toSettle)),
-    },
-  }
-}
+  told?: Told,
+): Promise<Command | undefined> => partitionOfAll(slow(laying, told), imports)
 
-/** Is a review told apart by stored rules, or, having no records yet, about to be? */
-export const hasRules = ({ partition, imports }: Pick<Review, 'partition' | 'imports'>): boolean =>
-  partition !== undefined || imports.length === 0
+const reviewOf = (store: Store): Review => store.session.getState().folded.review
 
-/** A command that changes which records stand. */
-type Bringing = CommandOf<'records.import'> | CommandOf<'record.mend'>
-
-/** The imports as they will stand behind such a command. */
-function importsAfter(review: Review, { kind, payload }: Bringing): Import[] {
-  const after = { ...review, imports: [...review.imports] }
-  ;(KINDS[kind] as Kind<ZodType<typeof payload>>).apply(after, payload, { seq: 0, at: '', by: '' })
-  return after.imports
+/** Does commands that change which records stand, with the rules; false where it was stopped, and then nothing is done. */
+async function doWithRules(
+  store: Store,
+  laying: Laying,
+  commands: readonly Command[],
+  told?: Told,
+): Promise<boolean> {
+  const all = await withRules(reviewOf(store), commands, slow(laying, told))
+  if (all) await store.actAll(all)
+  return all !== undefined
 }
 
 /**
- * Does a command that changes which records stand, as one deed with what the rules make of all records then. Where a review
- * still stands under the first form's rules, newer ones are offered elsewhere and change nothing here. Nothing is done
- * where it was stopped: gives false.
+ * Brings records in, each part that came together, and does what `more` says of their imports: one deed. False where it was
+ * stopped, and then nothing is in.
  */
-async function doWithRules(store: Store, laying: Laying, command: Bringing, told?: Told): Promise<boolean> {
-  const { review } = store.session.getState().folded
-  const commands: Command[] = [command]
-  if (hasRules(review)) {
-    const partition = await partitionCommand(laying, importsAfter(review, command), told)
-    if (!partition) return false
-    commands.push(partition)
-  }
-  await store.actAll(commands)
-  return true
+export function bringIn(
+  store: Store,
+  laying: Laying,
+  brought: readonly Brought[],
+  told?: Told,
+  {
+    before = [],
+    behind = () => [],
+  }: {
+    /** Done before them: a round that they belong to. */
+    before?: readonly Command[]
+    behind?: (importIds: readonly string[]) => readonly Command[]
+  } = {},
+): Promise<boolean> {
+  const { newId, now } = store
+  const review = reviewOf(store)
+  const rounds = before.flatMap((c) => (c.kind === 'round.begin' ? [{ ...c.payload, from: 0 }] : []))
+  const at = { review: { ...review, rounds: [...review.rounds, ...rounds] }, now: now(), newId }
+  const imports = brought.map((one) => importOf(at, one))
+  return doWithRules(
+    store,
+    laying,
+    [...before, ...imports, ...behind(imports.map((i) => i.payload.id))],
+    told,
+  )
 }
-
-/** Brings records in; false where it was stopped, and then nothing is in. */
-export const bringIn = (store: Store, laying: Laying, brought: Import, told?: Told): Promise<boolean> =>
-  doWithRules(store, laying, { kind: 'records.import', payload: brought }, told)
 
 /** Puts a mended record in its place. */
 export async function mend(store: Store, importId: string, position: number, record: Rec): Promise<void> {
   await store.lay(async (laying) => {
     const { rest: _rest, ...part } = await laying.keepRecords([record])
-    await doWithRules(store, laying, { kind: 'record.mend', payload: { importId, position, ...part } })
+    await doWithRules(store, laying, [{ kind: 'record.mend', payload: { importId, position, ...part } }])
   })
 }

@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { plainJson, digestWords, fail, ok, problem, type Result } from '../../base'
-import type { Figures } from '../../figures'
+import { FIGURES_VERSION, type Figures } from '../../figures'
 import { text } from '../document'
 import { withoutComments, type Block, type DocumentTree } from '../documents/tree'
 import { dateWords } from '../words'
@@ -18,6 +18,8 @@ export interface FrozenDocument {
   facts: Record<string, string>
   /** Every number of the review as it stood. */
   figures: Figures
+  /** The version of the figures that they were counted by; absent: 1. */
+  figuresVersion?: number
   /** The last entry before the one that froze it. */
   journal: { seq: number; digest: string }
 }
@@ -47,6 +49,7 @@ export function freezeText(
     },
     facts: { ...facts },
     figures,
+    figuresVersion: FIGURES_VERSION,
     journal,
   }
 }
@@ -87,6 +90,7 @@ const Shape = z.looseObject({
   tree: z.object({ title: z.string(), blocks: z.array(BlockShape) }),
   facts: z.record(z.string(), z.string()),
   figures: z.looseObject({}),
+  figuresVersion: z.int().min(1).optional(),
   journal: z.object({ seq: z.int().min(0), digest: z.string().regex(/^[0-9a-f]{64}$/) }),
 })
 

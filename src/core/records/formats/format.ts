@@ -73,9 +73,13 @@ function formatOf(text: string): FormatId | undefined {
   return known >= 2 || (known === 1 && rows.length > 0) ? 'csv' : undefined
 }
 
+/** Raised when another reader makes something else of a file: a file that was brought in is read again by its own alone. */
+export const READER_VERSION = 2
+
 /** A reader for a shape. `name` tells the records of one file from those of another where they have no numbers. */
-export function readerFor(shape: Shape, into: ReadsTo, name?: string): Reader {
-  const to = inPlainSigns(into)
+export function readerFor(shape: Shape, into: ReadsTo, name?: string, version = READER_VERSION): Reader {
+  // The first readers let every sign through.
+  const to = version >= 2 ? inPlainSigns(into) : into
   switch (shape.format) {
     case 'ris':
       return risReader(to, name)
@@ -124,12 +128,13 @@ export interface WholeRead {
 }
 
 /** Reads a whole text in a shape. */
-export function readAll(text: string, shape: Shape, name?: string): WholeRead {
+export function readAll(text: string, shape: Shape, name?: string, version = READER_VERSION): WholeRead {
   const read: WholeRead = { items: [], strays: [] }
   const reader = readerFor(
     shape,
     { item: (i) => read.items.push(i), stray: (p) => read.strays.push(p) },
     name,
+    version,
   )
   reader.push(text)
   reader.end()

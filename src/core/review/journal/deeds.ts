@@ -41,7 +41,7 @@ export class Deeds {
       to.push(from.pop()!)
       return kind === 'undo' ? { undid: which } : { redid: which }
     }
-    if (kind === 'journal.goOver') {
+    if (kind === 'journal.goOver' || kind === 'journal.from') {
       this.floor = seq
       this.undone.length = 0
     } else if (kindNamed(kind)?.undo === 'yes') {

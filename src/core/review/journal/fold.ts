@@ -41,9 +41,9 @@ export interface Snapshot {
 /** What lies beside the journal and reading it needs. */
 export interface Beside {
   /** The state of a journal whose first form was left out, by digest. */
-  state?: (digest: string) => PlainReview | undefined
+  state?: ((digest: string) => PlainReview | undefined) | undefined
   /** Side journals that were taken in, by digest. */
-  side?: (digest: string) => SideTaken | undefined
+  side?: ((digest: string) => SideTaken | undefined) | undefined
 }
 
 /** Of a kept state: of the entries that it was read from, and of its own (1: rulings lie in buckets). */
@@ -120,7 +120,7 @@ function* foldOnto(
   base: Folded,
   upTo: number,
   entries: readonly Entry[],
-  { side }: Beside,
+  { side, state }: Beside,
 ): Generator<undefined, Folded | undefined> {
   const first = entries[0]?.seq ?? 0
   const end = first + entries.length - 1
@@ -159,7 +159,7 @@ function* foldOnto(
   let review = start.review
   let batch: [number, Command][] = []
   const flush = (seq: number): void => {
-    const applied = applyAll(review, batch, entries, side)
+    const applied = applyAll(review, batch, entries, { side, state })
     review = applied.review
     unfit.push(...applied.problems)
     batch = []
@@ -207,13 +207,13 @@ function applyAll(
   before: Review,
   commands: readonly (readonly [number, Command])[],
   entries: readonly Entry[],
-  side: Beside['side'],
+  { side, state }: Beside,
 ): { review: Review; problems: Problem[] } {
   const first = entries[0]?.seq ?? 0
   if (!commands.length) return { review: before, problems: [] }
   const apply = (draft: Review, [seq, command]: readonly [number, Command]): void => {
     const { at, by } = entries[seq - first]!
-    kindNamed(command.kind)!.apply(draft, command.payload, { seq, at, by, side })
+    kindNamed(command.kind)!.apply(draft, command.payload, { seq, at, by, side, state })
   }
   try {
     const review = produce(before, (draft: Review) => {

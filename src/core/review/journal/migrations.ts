@@ -1,5 +1,5 @@
 /** The version in which entries are written now. Version 1 is the first. */
-export const SCHEMA_VERSION = 6
+export const SCHEMA_VERSION = 7
 /** From this version on entries are of the second form. */
 export const SECOND_FORM = 6
 
@@ -49,6 +49,9 @@ const MIGRATIONS: Record<number, (entry: Versioned) => Versioned> = {
     const lift = Object.hasOwn(SECOND, entry.kind) ? SECOND[entry.kind] : undefined
     return lift && isPayload(entry.payload) ? { ...entry, payload: lift(entry.payload, entry.seq) } : entry
   },
+  // Version 7 has the kinds and fields that persons, counted lines, other ways, headings seen, plans of the second form and
+  // handing on need; entries of version 6 hold as they are, for what they lack means what it meant then.
+  6: (entry) => entry,
 }
 
 /** Lifts an entry to the present version. An entry from a newer version is left as it is. */

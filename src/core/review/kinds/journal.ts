@@ -1,5 +1,6 @@
 import { z } from 'zod'
-import { Digest, Evidence, Person, ReachedLine } from '../values'
+import { reviewFromPlain } from '../plain-review'
+import { Digest, Evidence, Person, ReachedLine, SamePerson } from '../values'
 import { goneOver } from '../gone-over'
 import { kind, PLAIN, put, said } from './kind'
 
@@ -19,6 +20,36 @@ export const JOURNAL_KINDS = {
     place: () => undefined,
     words: said('name given'),
     bearsPerson: true,
+  }),
+  'person.same': kind({
+    ...PLAIN,
+    schema: SamePerson,
+    apply: (r, p) => {
+      r.samePersons = [...(r.samePersons ?? []).filter((s) => s.a !== p.a || s.b !== p.b), p]
+    },
+    place: () => undefined,
+    words: said('two ids said to be one person'),
+  }),
+  'journal.from': kind({
+    ...PLAIN,
+    schema: z.object({
+      /** The last entry of the journal that this one came of, and its digest. */
+      of: z.object({ seq: z.int().min(0), digest: Digest }),
+      /** The review as it is handed on, beside the journal. */
+      state: Digest,
+    }),
+    apply: (r, p, { seq, state }) => {
+      if (seq !== 1)
+        throw new Error('A journal begins from a state right behind the entry that makes the review.')
+      const plain = state?.(p.state)
+      if (!plain) throw new Error('The state that this journal begins from is not here.')
+      const { id } = r
+      Object.assign(r, reviewFromPlain(plain), { id })
+    },
+    blobs: (p) => [p.state],
+    undo: 'happened',
+    place: () => undefined,
+    words: said('journal begun from a state that was handed on'),
   }),
   'journal.goOver': kind({
     ...PLAIN,

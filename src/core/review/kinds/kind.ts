@@ -1,6 +1,7 @@
 import { z } from 'zod'
 import { Id } from '../../base'
 import type { Place } from '../place'
+import type { PlainReview } from '../plain-review'
 import type { SideTaken } from '../side-taken'
 import type { Review } from '../values'
 
@@ -12,6 +13,8 @@ export interface Written {
   by: string
   /** A side journal that lies beside the journal; undefined where it is not here. */
   side?: ((digest: string) => SideTaken | undefined) | undefined
+  /** A state that lies beside the journal; undefined where it is not here. */
+  state?: ((digest: string) => PlainReview | undefined) | undefined
 }
 
 /** What a deed is called where it is told. */

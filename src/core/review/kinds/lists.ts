@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { Id } from '../../base'
-import { Export, Group, RecordId, SavedFilter } from '../values'
+import { Export, Group, RecordId, SavedFilter, ValueSet, WorkRelated } from '../values'
 import { atStage, drop, kind, one, PLAIN, put, said } from './kind'
 
 /** What a person makes of the list of works: groups, filters, chosen values, and what was handed out of it. */
@@ -14,6 +14,26 @@ export const LIST_KINDS = {
     },
     place: (p) => atStage('records', `work:${p.recordId}`),
     words: said('value chosen'),
+  }),
+  'value.set': kind({
+    ...PLAIN,
+    schema: ValueSet,
+    apply: (r, p) => {
+      r.valuesSet = (r.valuesSet ?? []).filter((v) => v.recordId !== p.recordId || v.field !== p.field)
+      r.valuesSet.push(p)
+    },
+    place: (p) => atStage('records', `work:${p.recordId}`),
+    words: said('value written by hand'),
+  }),
+  'work.relate': kind({
+    ...PLAIN,
+    schema: WorkRelated,
+    apply: (r, p) => {
+      const others = (r.related ?? []).filter((w) => w.a !== p.a || w.b !== p.b)
+      r.related = p.how === 'nothing' ? others : [...others, p]
+    },
+    place: (p) => atStage('records', `work:${p.a}`),
+    words: said('works related'),
   }),
   'group.set': kind({
     ...PLAIN,

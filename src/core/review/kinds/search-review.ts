@@ -79,7 +79,9 @@ export const SEARCH_REVIEW_KINDS = {
     ...PLAIN,
     schema: CommentSettled,
     apply: (r, p) => {
-      const others = (r.settledComments ?? []).filter((s) => s.reader !== p.reader || s.id !== p.id)
+      const others = (r.settledComments ?? []).filter(
+        (s) => s.reader !== p.reader || s.id !== p.id || s.element !== p.element,
+      )
       r.settledComments = [...others, p]
     },
     place: () => AT,

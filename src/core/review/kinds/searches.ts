@@ -1,4 +1,4 @@
-import { Attachment, RoundBegun, Run } from '../values'
+import { Attachment, HeadingNoted, LineCounts, LookedUp, RoundBegun, Run, RunReread } from '../values'
 import { atStage, kind, PLAIN, put, removes, said } from './kind'
 
 export const SEARCH_KINDS = {
@@ -12,9 +12,43 @@ export const SEARCH_KINDS = {
       if (p.how === 'stand-in' && source && source.release === undefined && /^\d{4}-\d{2}$/.test(p.release))
         source.release = p.release
     },
+    blobs: ({ evidence }) => [evidence?.request, evidence?.response].filter((d) => d !== undefined),
     undo: 'happened',
     place: (p) => ({ stage: 'searches', sourceId: p.sourceId, anchor: `line:${p.lineId}` }),
     words: said('line run'),
+  }),
+  'run.reread': kind({
+    ...PLAIN,
+    schema: RunReread,
+    apply: (r, { runId, ...p }) => {
+      if (r.runs.some((run) => run.id === runId)) (r.readings ??= {})[runId] = p
+    },
+    place: () => atStage('searches'),
+    words: said('text of a run read anew'),
+  }),
+  'strategy.counts': kind({
+    ...PLAIN,
+    schema: LineCounts,
+    apply: (r, { sourceId, ...p }) => {
+      ;(r.counts ??= {})[sourceId] = p
+    },
+    place: (p) => ({ stage: 'searches', sourceId: p.sourceId, anchor: `line:${p.lineId}` }),
+    words: said('line that counts chosen'),
+  }),
+  'lookup.log': kind({
+    ...PLAIN,
+    undo: 'happened',
+    schema: LookedUp,
+    apply: (r, p) => put((r.lookups ??= []), p),
+    place: ({ sourceId }) => ({ stage: 'terms', sourceId }),
+    words: said('looked up and not found'),
+  }),
+  'heading.noted': kind({
+    ...PLAIN,
+    schema: HeadingNoted,
+    apply: (r, p) => put((r.headingsNoted ??= []), p),
+    place: ({ sourceId }) => ({ stage: 'terms', sourceId }),
+    words: said('heading seen and noted'),
   }),
   'round.begin': kind({
     ...PLAIN,

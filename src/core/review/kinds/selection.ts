@@ -9,13 +9,17 @@ import {
   PersonId,
   Quote,
   ReadingAsked,
+  ReadingPlan,
   RecordId,
   Retrieval,
   Ruling,
   RulingOfMany,
+  SelectionRule,
   Settlement,
   Step,
+  StopRule,
   Study,
+  WayLogged,
   WebPage,
 } from '../values'
 import { atStage, drop, kind, PLAIN, put, removes, said, sets } from './kind'
@@ -73,7 +77,9 @@ export const SELECTION_KINDS = {
     ...PLAIN,
     schema: Settlement,
     apply: (r, p) => {
-      ;((r.settlements ??= {})[p.recordId] ??= {})[p.pass] = p
+      const { also = [], ...one } = p
+      const all = (r.settlements ??= {})
+      for (const recordId of [p.recordId, ...also]) (all[recordId] ??= {})[p.pass] = { ...one, recordId }
     },
     place: (p) => atStage('selection', `work:${p.recordId}`),
     words: said('rulings settled'),
@@ -131,6 +137,38 @@ export const SELECTION_KINDS = {
     apply: (r, p) => put((r.steps ??= []), p),
     place: () => atStage('selection'),
     words: said('references followed'),
+  }),
+  'way.log': kind({
+    ...PLAIN,
+    schema: WayLogged,
+    apply: (r, p) => put((r.ways ??= []), p),
+    place: () => atStage('selection'),
+    words: said('other way logged'),
+  }),
+  'selection.rule': kind({
+    ...PLAIN,
+    schema: SelectionRule,
+    apply: (r, p) => {
+      ;(r.selectionRules ??= {})[p.pass] = p.rule
+    },
+    place: () => atStage('selection'),
+    words: said('rule for rulings that differ chosen'),
+  }),
+  'reading.plan': kind({
+    ...PLAIN,
+    schema: ReadingPlan,
+    apply: (r, p) => {
+      ;(r.readingPlans ??= {})[p.pass] = p
+    },
+    place: () => atStage('selection'),
+    words: said('reading planned'),
+  }),
+  'stop.rule': kind({
+    ...PLAIN,
+    schema: StopRule,
+    apply: (r, p) => put((r.stopRules ??= []), p),
+    place: () => atStage('selection'),
+    words: said('rule for stopping noted'),
   }),
   'contact.set': sets(
     Contact,

@@ -3,7 +3,7 @@ import { Id } from '../../base'
 import { LimitValue } from '../../query'
 import { moveLine, renumberLines } from '../../strategy'
 import type { Place } from '../place'
-import { LeftRemark, Line, TakenOver } from '../values'
+import { LeftRemark, Line, LineUse, TakenOver } from '../values'
 import { atStage, kind, one, PLAIN, put, removes, said } from './kind'
 
 const sheet = ({ sourceId }: { sourceId: string }): Place => ({
@@ -66,6 +66,7 @@ export const STRATEGY_KINDS = {
       /** With an empty name, nothing is taken over any more. */
       takenOver: TakenOver.optional(),
       conceptId: Id.optional(),
+      use: LineUse.optional(),
     }),
     apply: (r, p) => {
       const line = r.strategies[p.sourceId]?.find((l) => l.id === p.id)
@@ -76,6 +77,7 @@ export const STRATEGY_KINDS = {
       }
       if (p.limits !== undefined) line.limits = p.limits
       if (p.conceptId !== undefined) line.conceptId = p.conceptId
+      if (p.use !== undefined) line.use = p.use
       if (p.note !== undefined) line.note = p.note
       if (p.described !== undefined) line.described = p.described
       if (p.takenOver?.name.trim()) line.takenOver = p.takenOver
@@ -86,8 +88,8 @@ export const STRATEGY_KINDS = {
     held: (r, p) => {
       const line = one(r.strategies[p.sourceId] ?? [], p.id)
       if (!line) return undefined
-      const { text, limits, note, described, conceptId, takenOver } = line
-      const fields: Record<string, unknown> = { text, limits, note, described, conceptId, takenOver }
+      const { text, limits, note, described, conceptId, takenOver, use } = line
+      const fields: Record<string, unknown> = { text, limits, note, described, conceptId, takenOver, use }
       const names = Object.keys(p).filter((k) => k in fields)
       return Object.fromEntries(names.map((k) => [k, fields[k]]))
     },

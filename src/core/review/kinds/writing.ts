@@ -2,6 +2,7 @@ import { z } from 'zod'
 import { Text } from '../names'
 import {
   FrozenText,
+  PackageDeposited,
   PlanAmending,
   PlanFreezing,
   planOf,
@@ -13,7 +14,7 @@ import type { Review } from '../values'
 import { atStage, kind, PLAIN, put, said, type Written } from './kind'
 
 const freeze = (r: Review, p: Omit<ProtocolVersion, 'seq' | 'plan'>, { seq }: Written): void =>
-  put((r.protocol ??= []), { ...p, seq, plan: planOf(r, p.readers) })
+  put((r.protocol ??= []), { ...p, seq, plan: planOf(r, p.readers, p.passes) })
 
 /** Protocol, frozen texts, and what was said to advice on the section. */
 export const WRITING_KINDS = {
@@ -77,6 +78,14 @@ export const WRITING_KINDS = {
     blobs: (p) => [p.digest],
     place: () => atStage('methods', 'versions'),
     words: said('text frozen'),
+  }),
+  'package.deposit': kind({
+    ...PLAIN,
+    undo: 'happened',
+    schema: PackageDeposited,
+    apply: (r, p) => put((r.deposits ??= []), p),
+    place: () => atStage('methods'),
+    words: said('package deposited'),
   }),
   'text.read': kind({
     ...PLAIN,

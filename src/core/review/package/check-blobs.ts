@@ -5,7 +5,7 @@ import { readVocabulary } from '../../vocabulary'
 import type { Import } from '../values'
 import { reachesBytes } from '../kinds'
 import { commandOf, fold, readSide, withoutNames, type Entry } from '../journal'
-import { plainReview } from '../plain-review'
+import { plainReview, wrongInPlain } from '../plain-review'
 
 const text = (bytes: Uint8Array): string => new TextDecoder('utf-8', { fatal: true }).decode(bytes)
 
@@ -52,6 +52,14 @@ export function blobChecks(entries: readonly Entry[]): Map<string, BlobCheck> {
     } else if (command.kind === 'vocabulary.import') {
       const { digest, title, format } = command.payload
       check(digest, (bytes) => checkVocabulary(bytes, title, format))
+    } else if (command.kind === 'journal.from') {
+      check(command.payload.state, (bytes) => {
+        try {
+          return wrongInPlain(JSON.parse(new TextDecoder('utf-8', { fatal: true }).decode(bytes)))
+        } catch {
+          return 'it is no JSON'
+        }
+      })
     } else if (command.kind === 'journal.goOver') {
       check(command.payload.state, () =>
         (entries[0]?.seq ?? 0) > 0 || stateDigest(entries, entry.seq) === command.payload.state

@@ -8,6 +8,8 @@ import { blobChecks } from './check-blobs'
 import { readJournal } from './journal-lines'
 import { BLOB, JOURNAL, LEFT_OUT, NAMELESS_SIDE, UNFINISHED } from './pack'
 import { unpack, unpackWhole, zipDirectory, type Unpacked, type ZipFile } from './zip-read'
+import { plainReview } from '../plain-review'
+import { emptyReview } from '../values'
 
 /** A package that was checked whole. Nothing of what lies beside the journal is in memory until it is asked for. */
 export interface Opened {
@@ -167,7 +169,8 @@ function checkJournal(entries: readonly Entry[]): Problem[] {
   // What a newer version wrote, or was withheld, is kept and named when the review is opened; the rest must be right.
   return first.seq > 0
     ? []
-    : fold(entries, { side: sidesNamed(entries) }).problems.filter(
+    : // What lies beside the journal is checked with its own bytes: here it is enough that it is named.
+      fold(entries, { side: sidesNamed(entries), state: () => plainReview(emptyReview('')) }).problems.filter(
         (p) => p.code !== 'entry-newer' && p.code !== 'entry-withheld',
       )
 }

@@ -4,7 +4,7 @@ import dayjs, { type Dayjs } from 'dayjs'
 import { useMemo, useState } from 'react'
 import { plural, thousands } from '@/core/base'
 import { limitWords, parse } from '@/core/query'
-import type { Line, Review, Run } from '@/core/review'
+import type { Line, Review } from '@/core/review'
 import {
   appendLines,
   foldLimitLines,
@@ -16,9 +16,9 @@ import {
   type HistoryRow,
   type PastSearch,
 } from '@/core/strategy'
-import { runIdentity } from '@/store/run-identity'
 import { useStore } from '@/store/provider'
-import type { SourceInfo } from '@/standins/source-info'
+import { takeHistory, type RunMade } from '@/core/doing'
+import { evidenceOf, type SourceInfo } from '@/standins/source-info'
 import { useFilePick } from '@/ui/file-pick'
 import { keepEvidence } from '../outside/evidence'
 import { QueryText } from '../sheet/query-text'
@@ -37,7 +37,7 @@ export function HistoryDialog({
   close: () => void
 }) {
   const store = useStore()
-  const { actAll, deed, newId, session } = store
+  const { deed, doIt, newId } = store
   const { message } = App.useApp()
   const paste = usePastedHistory()
   const { history, rows } = paste
@@ -83,33 +83,25 @@ export function HistoryDialog({
       'text/plain',
       new TextEncoder().encode(paste.text),
     )
-    const { person } = session.getState()
-    const runs = made.flatMap(({ search, line }): Run[] => {
-      if (search.hits === undefined) return []
-      const number = whole.findIndex((l) => l.id === line.id) + 1
-      return [
-        {
-          id: newId(),
-          sourceId: source.id,
-          lineId: line.id,
-          ...runIdentity(review, info, whole, line.id),
-          number,
-          text: whole[number - 1]!.text,
-          sent: search.row.text,
-          limits: line.limits,
-          hits: search.hits,
-          at: (search.row.when ? dayjs(search.row.when) : day).toISOString(),
-          by: person,
-          release: info.release ?? source.coverage ?? '',
-          how: 'pasted history',
-          ...(source.platform ? { platform: source.platform } : {}),
-        },
-      ]
-    })
-    await actAll([
-      { kind: 'strategy.set', payload: { sourceId: source.id, lines: whole, why: 'a pasted history' } },
-      ...runs.map((payload) => ({ kind: 'run.log' as const, payload })),
-    ])
+    const runs = made.flatMap(({ search, line }): RunMade[] =>
+      search.hits === undefined
+        ? []
+        : [
+            {
+              source,
+              lines: whole,
+              line: whole.find((l) => l.id === line.id)!,
+              sent: search.row.text,
+              hits: search.hits,
+              at: (search.row.when ? dayjs(search.row.when) : day).toISOString(),
+              release: info.release ?? source.coverage ?? '',
+              how: 'pasted history',
+              evidence: evidenceOf(info),
+              platform: source.platform,
+            },
+          ],
+    )
+    await doIt(takeHistory, { source, lines: whole, runs })
     deed(
       message.success(
         `${plural(added.length, 'line')} taken over, ${plural(runs.length, 'run')} logged. The history itself is kept with the review.`,

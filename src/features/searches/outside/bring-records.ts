@@ -1,7 +1,7 @@
 import type { Store } from '@/store/store'
 import { plural, thousands } from '@/core/base'
 import type { Rec } from '@/core/records'
-import { inRound, type Import, type Line, type Source } from '@/core/review'
+import type { Import, Line, Source } from '@/core/review'
 import type { Laying } from '@/store/blobs'
 
 import { sourceInfo, type SourceInfo } from '@/standins/source-info'
@@ -19,18 +19,15 @@ export async function put(
   about: Pick<Import, 'runId' | 'file'>,
   because: string,
 ): Promise<void> {
-  const { newId, now, session } = store
-  const before = place === 'in place' ? partsOf(store, source.id).map((i) => i.id) : []
-  await bringIn(store, laying, {
-    id: newId(),
-    sourceId: source.id,
-    ...(await laying.keepRecords(records)),
-    count: records.length,
-    at: now(),
-    ...inRound(session.getState().folded.review),
-    ...about,
-    ...(before.length ? { supersedes: { ids: before, because } } : {}),
-  })
+  await bringIn(store, laying, [
+    {
+      sourceId: source.id,
+      at: await laying.keepRecords(records),
+      count: records.length,
+      ...about,
+      ...(place === 'in place' ? { insteadBecause: because } : {}),
+    },
+  ])
 }
 
 /** The run of a line that its records belong to. */

@@ -2,12 +2,13 @@
 import { Button, Input, InputNumber } from 'antd'
 import { useState } from 'react'
 import { thousands } from '@/core/base'
+import { correctRun } from '@/core/doing'
 import type { Run } from '@/core/review'
 import { useStore } from '@/store/provider'
 
 /** A count that was logged wrongly is corrected by another run, with the reason; both are kept. */
 export function CorrectRun({ run }: { run: Run }) {
-  const { act, deed, newId } = useStore()
+  const { deed, doIt } = useStore()
   const [open, setOpen] = useState(false)
   const [hits, setHits] = useState<number | null>(run.hits)
   const [because, setBecause] = useState('')
@@ -20,7 +21,7 @@ export function CorrectRun({ run }: { run: Run }) {
   const ready = hits !== null && hits !== run.hits && because.trim() !== ''
   const correct = (): void => {
     if (!ready) return
-    deed(act('run.log', { ...run, id: newId(), hits, supersedes: run.id, because: because.trim() }))
+    deed(doIt(correctRun, { run, hits, because }))
     setOpen(false)
   }
   return (

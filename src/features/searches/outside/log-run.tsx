@@ -3,11 +3,11 @@ import { App, Button, DatePicker, Input, InputNumber, type GetRef } from 'antd'
 import dayjs, { type Dayjs } from 'dayjs'
 import { useMemo, useRef, useState } from 'react'
 import { plural, thousands } from '@/core/base'
-import { nameOfPerson, personNamed, standingImports, type Command, type Line } from '@/core/review'
-import { runIdentity } from '@/store/run-identity'
+import { nameOfPerson, standingImports, type Line } from '@/core/review'
 import { useActions, type Action } from '@/store/actions'
 import { useSession, useStore } from '@/store/provider'
-import type { SourceInfo } from '@/standins/source-info'
+import { logByHand } from '@/core/doing'
+import { evidenceOf, type SourceInfo } from '@/standins/source-info'
 import { useFilePick } from '@/ui/file-pick'
 import { KeyHint } from '../../shared/key-hint'
 import type { Place } from '../../shared/bring-file/bring-file'
@@ -38,7 +38,7 @@ export function LogRun({
   logged: () => void
 }) {
   const store = useStore()
-  const { act, actAll, deed, newId } = store
+  const { deed, doIt } = store
   const { message } = App.useApp()
   const { source, profile } = info
   const reader = useSession((s) => s.reader)
@@ -49,7 +49,6 @@ export function LogRun({
   const [coverage, setCoverage] = useState(source.coverage ?? '')
   const [by, setBy] = useState(reader)
   const review = useSession((s) => s.folded.review)
-  const person = useSession((s) => s.person)
   const own = useMemo(
     () => standingImports(review).filter((i) => i.sourceId === source.id),
     [review, source.id],
@@ -66,35 +65,19 @@ export function LogRun({
   const part = useFilePick('Another part of the export', RECORD_FILES, bring('beside'))
   const log = async (): Promise<void> => {
     if (hits === null || !sent) return
-    const said = by.trim()
-    const known = !said || said === reader ? person : personNamed(review, said)?.id
-    const ran = known ?? newId()
-    // Somebody else ran it: they are named by an entry of their own.
-    const named: Command[] = known ? [] : [{ kind: 'person.named', payload: { id: ran, name: said } }]
-    const payload = {
-      id: newId(),
-      sourceId: source.id,
-      lineId: line.id,
-      ...runIdentity(review, info, lines, line.id),
-      number,
-      text: line.text,
+    await doIt(logByHand, {
+      source,
+      lines,
+      line,
       sent,
-      limits: line.limits,
       hits,
+      evidence: evidenceOf(info),
       at: (at ?? dayjs()).toISOString(),
-      by: ran,
-      release: coverage.trim(),
-      how: 'by hand' as const,
-      ...(platform.trim() ? { platform: platform.trim() } : {}),
-    }
-    await actAll([...named, { kind: 'run.log', payload }])
-    // What was noted for one line holds for the source, where nothing was noted there yet.
-    if ((!source.platform && platform.trim()) || (!source.coverage && coverage.trim()))
-      await act('source.set', {
-        ...source,
-        platform: source.platform || platform.trim(),
-        coverage: source.coverage || coverage.trim(),
-      })
+      ranBy: by,
+      reader,
+      platform,
+      coverage,
+    })
     setHits(null)
     logged()
   }

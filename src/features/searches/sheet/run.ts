@@ -1,9 +1,9 @@
 import type { Store } from '@/store/store'
 import type { Problem } from '@/core/base'
-import { currentRuns, type Review, type Run, type Source } from '@/core/review'
-import { runIdentity } from '@/store/run-identity'
+import { logRuns, type RunMade } from '@/core/doing'
+import { currentRuns, type Review, type Source } from '@/core/review'
 
-import { sourceInfo, type SourceInfo } from '@/standins/source-info'
+import { evidenceOf, sourceInfo, type SourceInfo } from '@/standins/source-info'
 import { callback, searchDesk } from '@/workers'
 
 /** A source as the plan has it now: which release is searched may have changed since the screen was drawn. */
@@ -31,7 +31,7 @@ export async function runLines(
   which: Which = 'stale',
   progress: (done: number, of: number) => boolean = () => true,
 ): Promise<RunOutcome> {
-  const { newId, now, actAll } = store
+  const { doIt } = store
   const { review } = store.session.getState().folded
   const info = infoNow(review, source)
   const { searched, release } = info
@@ -44,29 +44,16 @@ export async function runLines(
   const wanted = (id: string): boolean =>
     which === 'all' || (which === 'stale' ? !current.has(id) : id === which.lineId)
   const answers = await searchDesk().run(searched, lines, callback(progress))
-  const runs: Run[] = []
+  const made: RunMade[] = []
   outcome.stopped = answers.length < lines.length
   for (const answer of answers) {
     if (answer.problems.length) outcome.problems.set(answer.id, answer.problems)
     const line = lines[answer.number - 1]!
     if (answer.hits === undefined || !wanted(line.id)) continue
-    runs.push({
-      id: newId(),
-      sourceId: source.id,
-      lineId: line.id,
-      ...runIdentity(review, info, lines, line.id),
-      number: answer.number,
-      text: line.text,
-      sent: answer.sent,
-      limits: line.limits,
-      hits: answer.hits,
-      at: now(),
-      by: store.session.getState().person,
-      release,
-      how: 'stand-in',
-    })
+    const { sent, hits } = answer
+    made.push({ source, lines, line, sent, hits, release, how: 'stand-in', evidence: evidenceOf(info) })
   }
-  outcome.logged = runs.length
-  if (runs.length) await actAll(runs.map((payload) => ({ kind: 'run.log', payload })))
+  outcome.logged = made.length
+  if (made.length) await doIt(logRuns, made)
   return outcome
 }

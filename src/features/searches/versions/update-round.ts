@@ -1,8 +1,9 @@
 import type { ComeAndGone, Rec } from '@/core/records'
-import { standingImports, type Review, type Run, type Source } from '@/core/review'
+import { standingImports, type Command, type Review, type Run, type Source } from '@/core/review'
 import { releaseWords } from '@/standins'
 import type { Store } from '@/store/store'
-import { put } from '../outside/bring-records'
+import type { Brought } from '@/core/doing'
+import { bringIn } from '../../shared/tell-apart'
 
 /** What a later search of a source found anew. */
 export interface FoundAnew {
@@ -41,24 +42,34 @@ export function openUpdate(review: Review, sourceIds: readonly string[]): { id: 
  * they are, and the flow tells both. Gives how many records came.
  */
 export async function bringIntoUpdate(store: Store, all: readonly FoundAnew[]): Promise<number> {
-  const { act, lay, newId, session } = store
-  const review = (): Review => session.getState().folded.review
+  const { lay, newId, session } = store
+  const { review } = session.getState().folded
   const releases = [...new Set(all.map(({ run }) => run.release))]
-  if (
-    !openUpdate(
-      review(),
-      all.map(({ source }) => source.id),
-    )
+  const going = openUpdate(
+    review,
+    all.map(({ source }) => source.id),
   )
-    await act('round.begin', {
+  const begin: Command = {
+    kind: 'round.begin',
+    payload: {
       id: newId(),
       kind: 'update',
       why:
         releases.length === 1 && releases[0]
           ? `searched again in the ${releaseWords(releases[0])}`
           : 'searched again',
-    })
-  for (const { source, run, records } of all)
-    await lay((laying) => put(store, laying, source, records, 'beside', { runId: run.id }, ''))
+    },
+  }
+  await lay(async (laying) => {
+    const brought: Brought[] = []
+    for (const { source, run, records } of all)
+      brought.push({
+        sourceId: source.id,
+        at: await laying.keepRecords(records),
+        count: records.length,
+        runId: run.id,
+      })
+    await bringIn(store, laying, brought, undefined, { before: going ? [] : [begin] })
+  })
   return all.reduce((n, { records }) => n + records.length, 0)
 }

@@ -1,5 +1,5 @@
 import type { Rec } from '@/core/records'
-import { inRound, type Source } from '@/core/review'
+import { type Source } from '@/core/review'
 import { sourceInfo } from '@/standins/source-info'
 import type { Store } from '@/store/store'
 import { recordsDesk, searchDesk } from '@/workers'
@@ -51,17 +51,14 @@ export async function follow(store: Store, source: Source, workIds: readonly str
     await act('step.follow', step)
     return { named, known: step.known, added: 0 }
   }
-  const importId = newId()
-  await lay(async (laying) => {
-    await bringIn(store, laying, {
-      id: importId,
-      sourceId: source.id,
-      ...(await laying.keepRecords(found)),
-      count: found.length,
-      at: now(),
-      ...inRound(review),
-    })
-    await act('step.follow', { ...step, importId })
-  })
+  await lay(async (laying) =>
+    bringIn(
+      store,
+      laying,
+      [{ sourceId: source.id, at: await laying.keepRecords(found), count: found.length }],
+      undefined,
+      { behind: ([importId]) => [{ kind: 'step.follow', payload: { ...step, importId } }] },
+    ),
+  )
   return { named, known: step.known, added: found.length }
 }

@@ -1,6 +1,6 @@
 import { plural, type Problem } from '@/core/base'
-import type { Remembered } from '@/core/records'
-import { inRound, standingImports, type Import, type Source } from '@/core/review'
+import { READER_VERSION, type Remembered } from '@/core/records'
+import { standingImports, type Import, type Source } from '@/core/review'
 import type { Store } from '@/store/store'
 import { callback, longDesk, type FileExamined, type FileHow } from '@/workers'
 import { bringIn } from '../tell-apart'
@@ -52,29 +52,27 @@ export async function bringFile(
     )
     if (!taken) return undefined
     if (!taken.count) return { count: 0, broken: taken.broken.length, problems: taken.problems }
-    const { review } = store.session.getState().folded
-    const before = place === 'in place' ? partsOf(store, source.id).map((i) => i.id) : []
     const done = await bringIn(
       store,
       laying,
-      {
-        id: store.newId(),
-        sourceId: source.id,
-        ...taken.blocks,
-        count: taken.count,
-        at: store.now(),
-        ...inRound(review),
-        ...(runId === undefined ? {} : { runId }),
-        file: {
-          name: file.name,
-          digest: taken.digest,
-          format: how.shape.format,
-          encoding: how.encoding,
-          shape: JSON.stringify(how.shape),
+      [
+        {
+          sourceId: source.id,
+          at: taken.blocks,
+          count: taken.count,
+          ...(runId === undefined ? {} : { runId }),
+          file: {
+            name: file.name,
+            digest: taken.digest,
+            format: how.shape.format,
+            encoding: how.encoding,
+            shape: JSON.stringify(how.shape),
+            reader: READER_VERSION,
+          },
+          ...(taken.broken.length ? { broken: taken.broken.slice(0, 10_000) } : {}),
+          ...(place === 'in place' ? { insteadBecause: 'a newer export was brought in' } : {}),
         },
-        ...(taken.broken.length ? { broken: taken.broken.slice(0, 10_000) } : {}),
-        ...(before.length ? { supersedes: { ids: before, because: 'a newer export was brought in' } } : {}),
-      },
+      ],
       (compared, of) => told(`${compared} of ${plural(of, 'record')} compared`),
     )
     return done ? { count: taken.count, broken: taken.broken.length, problems: taken.problems } : undefined

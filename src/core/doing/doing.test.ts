@@ -1,0 +1,195 @@
+import { describe, expect, it } from 'vitest'
+import { PROFILES } from '../../standins/profiles'
+import { blockBytes, layOut, emptyRecord } from '../records'
+import {
+  emptyReview,
+  fold,
+  kindNamed,
+  lastDeed,
+  nextEntry,
+  undoable,
+  type Command,
+  type Entry,
+  type Line,
+  type Review,
+} from '../review'
+import * as doings from '.'
+import {
+  addDescribed,
+  addSources,
+  correctRun,
+  logByHand,
+  logRuns,
+  takeHistory,
+  type Doing,
+  type DoingAt,
+} from '.'
+
+const AT = '2026-11-25T09:00:00.000Z'
+const line = (id: string, text: string): Line => ({ id, text, limits: [], note: '', drafted: false })
+const LINES = [line('1', 'noise'), line('2', 'class'), line('3', '#1 AND #2')]
+const SOURCE = { id: 's', kind: 'database', name: 'Harbour Abstracts', why: '' } as const
+const RUN = { source: SOURCE, lines: LINES, sent: 'noise.q1.', release: '', evidence: {} } as const
+
+const BEGUN: Command[] = [
+  { kind: 'review.create', payload: { id: 'r', title: 'Sound' } },
+  { kind: 'source.set', payload: SOURCE },
+  { kind: 'strategy.draft', payload: { sourceId: 's', lines: LINES } },
+  ...logRuns(at(emptyReview('r')), [{ ...RUN, line: LINES[0]!, hits: 41, how: 'by hand' }]),
+]
+
+function at(review: Review): DoingAt {
+  let ids = 0
+  return { review, now: AT, newId: () => `new-${++ids}`, person: 'p-1' }
+}
+
+/** One press a doing: with what it is done, each does something. */
+const CASES: Record<string, (review: Review) => readonly Command[]> = {
+  addSources: (r) =>
+    addSources(at(r), [
+      { kind: 'database', name: 'Fen', profileId: 'fen' },
+      { kind: 'people', name: 'people in the field' },
+    ]),
+  addDescribed: (r) => addDescribed(at(r), { ...PROFILES.mindmere!, platform: 'Harbour Online' }),
+  logRuns: (r) =>
+    logRuns(
+      at(r),
+      LINES.map((l) => ({ ...RUN, line: l, hits: 7, how: 'stand-in' as const })),
+    ),
+  logByHand: (r) =>
+    logByHand(at(r), {
+      ...RUN,
+      line: LINES[0]!,
+      hits: 7,
+      ranBy: 'H. Marrow',
+      reader: 'M. Osei',
+      platform: 'Harbour Online',
+      coverage: 'since 1990',
+    }),
+  correctRun: (r) => correctRun(at(r), { run: r.runs[0]!, hits: 42, because: ' mistyped ' }),
+  takeHistory: (r) =>
+    takeHistory(at(r), {
+      source: SOURCE,
+      lines: LINES,
+      runs: [{ ...RUN, line: LINES[2]!, hits: 3, how: 'pasted history' }],
+    }),
+}
+
+/** A journal in which each list of commands is one press. */
+function journalOf(...presses: (readonly Command[])[]): Entry[] {
+  const entries: Entry[] = []
+  presses.forEach((commands, press) =>
+    commands.forEach((command) => {
+      const when = new Date(Date.parse(AT) + press * 60_000).toISOString()
+      const salt = entries.length.toString(16).padStart(32, '0')
+      entries.push(nextEntry(entries.at(-1), command, { at: when, by: 'p-1', salt }))
+    }),
+  )
+  return entries
+}
+const shown = (entries: readonly Entry[]): Review => {
+  const { review, problems } = fold(entries)
+  expect(problems).toEqual([])
+  return review
+}
+
+describe('every doing', () => {
+  it('has a case here', () => {
+    const all = Object.entries(doings).filter(
+      ([name, of]) =>
+        typeof of === 'function' &&
+        /^(?:add|log|correct|take)/.test(name) &&
+        (of as Doing<never>).length === 2,
+    )
+    expect(all.map(([name]) => name).sort()).toEqual(Object.keys(CASES).sort())
+  })
+
+  it.each(Object.keys(CASES))(
+    '%s is one press: taken back, the review is as before, or, where something of it happened, none of it goes',
+    (name) => {
+      const begun = BEGUN.map((c) => [c])
+      const before = shown(journalOf(...begun))
+      const commands = CASES[name]!(before)
+      expect(commands.length).toBeGreaterThan(0)
+      const entries = journalOf(...begun, commands)
+      expect(shown(entries)).not.toEqual(before)
+      const deed = lastDeed(entries, undoable(fold(entries)))!
+      const happened = commands.some((c) => kindNamed(c.kind)!.undo === 'happened')
+      const undos = commands.filter((c) => kindNamed(c.kind)!.undo === 'yes').length
+      if (happened) {
+        // Where only what happened was done, undo reaches for the press before, and asks.
+        expect(undos ? deed.stays : deed.runsSince).toBeTruthy()
+        return
+      }
+      expect(deed.stays).toBeUndefined()
+      expect(deed.seqs).toHaveLength(commands.length)
+      const undone = deed.seqs.map((seq): Command => ({ kind: 'undo', payload: { seq } }))
+      expect(shown(journalOf(...begun, commands, undone))).toEqual(before)
+    },
+  )
+})
+
+describe('logging a run by hand', () => {
+  const of = (review: Review, more: object = {}) =>
+    logByHand(at(review), {
+      ...RUN,
+      line: LINES[0]!,
+      hits: 7,
+      ranBy: '',
+      reader: 'M. Osei',
+      platform: '',
+      coverage: '',
+      ...more,
+    })
+  const review = shown(journalOf(...BEGUN.map((c) => [c])))
+  it('is of who logs it, unless somebody else is named, who then has an entry', () => {
+    expect(of(review).map((c) => c.kind)).toEqual(['run.log'])
+    expect(of(review)[0]).toMatchObject({ payload: { by: 'p-1', number: 1, how: 'by hand' } })
+    expect(of(review, { ranBy: ' M. Osei ' }).map((c) => c.kind)).toEqual(['run.log'])
+    const other = of(review, { ranBy: 'H. Marrow' })
+    expect(other.map((c) => c.kind)).toEqual(['person.named', 'run.log'])
+    expect(other[1]).toMatchObject({ payload: { by: 'new-1' } })
+  })
+  it('notes platform and coverage for the source only where nothing was noted there', () => {
+    const noted = of(review, { platform: 'Harbour Online', coverage: 'since 1990' })
+    expect(noted.at(-1)).toEqual({
+      kind: 'source.set',
+      payload: { ...SOURCE, platform: 'Harbour Online', coverage: 'since 1990' },
+    })
+    const source = { ...SOURCE, platform: 'A', coverage: 'B' }
+    expect(of(review, { source, platform: 'C', coverage: 'D' }).map((c) => c.kind)).toEqual(['run.log'])
+  })
+})
+
+describe('bringing records in', () => {
+  const { at: laid } = layOut([emptyRecord('1', 'One')])
+  const import_ = (review: Review, insteadBecause?: string) =>
+    doings.importOf(at(review), { sourceId: 's', at: laid, count: 1, insteadBecause })
+  const slow = {
+    match: async (imports: readonly { id: string }[]) => ({
+      imports: imports.map((i) => i.id),
+      classes: [0],
+      toSettle: [],
+    }),
+    keep: async (bytes: Uint8Array) => (bytes.length > blockBytes([]).length ? 'a' : 'b').repeat(64),
+  }
+  const review = shown(journalOf(...BEGUN.map((c) => [c])))
+  it('comes with what the rules make of all records then, as one list', async () => {
+    const commands = await doings.withRules(review, [import_(review)], slow)
+    expect(commands?.map((c) => c.kind)).toEqual(['records.import', 'partition.set'])
+    expect(commands?.[1]).toMatchObject({ payload: { imports: ['new-1'] } })
+  })
+  it('does nothing at all where comparing was stopped', async () => {
+    expect(
+      await doings.withRules(review, [import_(review)], { ...slow, match: async () => undefined }),
+    ).toBeUndefined()
+  })
+  it('takes the place of what the source brought only with a reason', () => {
+    const after = shown(journalOf(...BEGUN.map((c) => [c]), [import_(review)]))
+    expect(import_(after).payload.supersedes).toBeUndefined()
+    expect(import_(after, 'a newer export').payload.supersedes).toEqual({
+      ids: ['new-1'],
+      because: 'a newer export',
+    })
+  })
+})

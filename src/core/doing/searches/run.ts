@@ -1,0 +1,106 @@
+import {
+  inRound,
+  personNamed,
+  type Command,
+  type Line,
+  type Run,
+  type RunEvidence,
+  type Source,
+} from '../../review'
+import { lineKeys, PRESENT_RULE, reachedBy } from '../../strategy'
+import type { Doing, DoingAt } from '../doing'
+
+/** What came of one line, as it was sent and where. */
+export interface RunMade {
+  source: Source
+  /** The lines of the strategy as they were run. */
+  lines: readonly Line[]
+  line: Line
+  /** In the source's own syntax. */
+  sent: string
+  hits: number
+  release: string
+  how: Run['how']
+  evidence: RunEvidence
+  /** When it was run; absent: now. */
+  at?: string
+  /** Who ran it; absent: who logs it. */
+  by?: string
+  platform?: string | undefined
+}
+
+/** A run as it is logged: what it asked, of what, under which round. The only place where one is made. */
+export function runOf({ review, now, newId, person }: DoingAt, made: RunMade): Run {
+  const { source, lines, line, sent, hits, release, how, evidence, at = now, by = person, platform } = made
+  return {
+    id: newId(),
+    sourceId: source.id,
+    lineId: line.id,
+    key: lineKeys(lines).get(line.id)!,
+    keyRule: PRESENT_RULE.version,
+    reached: reachedBy(lines, line.id),
+    evidence,
+    ...inRound(review),
+    number: lines.findIndex((l) => l.id === line.id) + 1,
+    text: line.text,
+    sent,
+    limits: line.limits,
+    hits,
+    at,
+    by,
+    release,
+    how,
+    ...(platform ? { platform } : {}),
+  }
+}
+
+const logged = (run: Run): Command => ({ kind: 'run.log', payload: run })
+
+/** Logs what came of several lines that were run together. */
+export const logRuns: Doing<readonly RunMade[]> = (at, made) => made.map((one) => logged(runOf(at, one)))
+
+/** A run that somebody made elsewhere and logs by hand. */
+export interface LoggedByHand extends Omit<RunMade, 'how' | 'by' | 'release' | 'platform'> {
+  /** Who ran it, by name; empty, or the name of who logs it: they themselves. */
+  ranBy: string
+  /** What who logs it is called. */
+  reader: string
+  platform: string
+  coverage: string
+}
+
+/**
+ * Logs one run made by hand. Somebody else who ran it is named by an entry of their own; what was noted for this line holds
+ * for the source too, where nothing was noted there yet.
+ */
+export const logByHand: Doing<LoggedByHand> = (at, { ranBy, reader, platform, coverage, ...made }) => {
+  const said = ranBy.trim()
+  const known = !said || said === reader ? at.person : personNamed(at.review, said)?.id
+  const by = known ?? at.newId()
+  const { source } = made
+  const [through, covers] = [platform.trim(), coverage.trim()]
+  const more = {
+    ...(!source.platform && through ? { platform: through } : {}),
+    ...(!source.coverage && covers ? { coverage: covers } : {}),
+  }
+  return [
+    ...(known ? [] : [{ kind: 'person.named', payload: { id: by, name: said } } as const]),
+    logged(runOf(at, { ...made, by, how: 'by hand', release: covers, platform: through })),
+    ...(Object.keys(more).length ? [{ kind: 'source.set', payload: { ...source, ...more } } as const] : []),
+  ]
+}
+
+/** Corrects the count of a run with the reason: by another run, and both are kept. */
+export const correctRun: Doing<{ run: Run; hits: number; because: string }> = (
+  { newId },
+  { run, hits, because },
+) => [logged({ ...run, id: newId(), hits, supersedes: run.id, because: because.trim() })]
+
+/** Takes a history over: the lines of the strategy, and a run for each of which a count stands there. */
+export const takeHistory: Doing<{ source: Source; lines: readonly Line[]; runs: readonly RunMade[] }> = (
+  at,
+  { source, lines, runs },
+) => [
+  { kind: 'strategy.set', payload: { sourceId: source.id, lines: [...lines], why: 'a pasted history' } },
+  ...logRuns(at, runs),
+]

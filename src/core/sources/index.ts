@@ -1,0 +1,3 @@
+export type { Registry, SearchedHere } from './registry'
+export { fileKey, inventedIn, sourceInfoIn, type SourceInfoOf } from './source-info'
+export { sourceFactsIn } from './source-facts'
