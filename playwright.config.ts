@@ -4,6 +4,7 @@ const PORT = process.env.E2E_PORT ?? '4377'
 
 export default defineConfig({
   testDir: 'e2e',
+  globalSetup: './e2e/demo-state.ts',
   outputDir: 'test-results/e2e',
   timeout: 90_000,
   expect: { timeout: 15_000 },

@@ -92,7 +92,7 @@ test('one afternoon: an item missed and found, a NOT mended, a step taken, and t
     await again.getByRole('button', { name: /Run all again in the release of September/ }).click()
     await expect(again.getByText(/New: added to the database since/)).toBeVisible()
     await expect(again.getByText(/Gone: withdrawn from the database/)).toBeVisible()
-    const figure = (await again.getByRole('img', { name: /in both/ }).getAttribute('aria-label')) ?? ''
+    const figure = (await again.getByRole('group', { name: /in both/ }).getAttribute('aria-label')) ?? ''
     const [fresh = 0, gone = 0, both = 0] = (figure.match(/\d+/g) ?? []).map(Number)
     expect(both + gone).toBe(before)
     expect(both + fresh).toBe(await count(page, 3))
@@ -222,7 +222,7 @@ test('a database outside: described in a form, its history taken over, a run log
     await bring(['Noise and reading', 'Hum and listening', 'Babble and listening'])
     await page.keyboard.press('0')
     const again = page.getByRole('region', { name: 'Run again' })
-    await expect(again.getByRole('img', { name: /in both/ })).toHaveAttribute(
+    await expect(again.getByRole('group', { name: /in both/ })).toHaveAttribute(
       'aria-label',
       '2 new, 2 gone, 1 in both',
     )
@@ -240,7 +240,7 @@ test('the demo review was searched twice: what came since is listed', async ({ p
   await expect(again.getByText(/April 2026, release of March 2026, \d+ hits/)).toBeVisible()
   await expect(again.getByText('New: added to the database since')).toBeVisible()
   const [fresh = 0, gone = 0, both = 0] = (
-    (await again.getByRole('img', { name: /in both/ }).getAttribute('aria-label')) ?? ''
+    (await again.getByRole('group', { name: /in both/ }).getAttribute('aria-label')) ?? ''
   )
     .match(/\d+/g)!
     .map(Number)

@@ -24,7 +24,7 @@ test('every answer says what may run, all stages work under it, and nothing is r
     expect(sniff, pathname).toBe('nosniff')
     if (policy.includes('wasm-unsafe-eval')) scripts.push(pathname)
   })
-  await openDemo(page)
+  await openDemo(page, 'question', 'first')
   for (const name of STAGES) {
     await stage(page, name)
     await expect(page.locator('#stage')).not.toContainText('Opening')

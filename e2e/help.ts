@@ -1,6 +1,8 @@
 import AxeBuilder from '@axe-core/playwright'
 import { expect, test as base, type Browser, type BrowserContext, type Page } from '@playwright/test'
 
+import { DEMO_STATE } from './demo-state'
+
 /** Notes down each message that the page shows, for messages pass away and a slow machine may look too late. */
 const noteMessages = (context: BrowserContext): Promise<unknown> =>
   context.addInitScript(() => {
@@ -55,8 +57,14 @@ export async function stage(page: Page, name: string): Promise<void> {
   await expect(page).toHaveURL(new RegExp(name.toLowerCase()))
 }
 
-export async function openDemo(page: Page, name = 'question'): Promise<void> {
-  await page.goto('/demo')
+/** Opens the demo where it was opened before; `first`: for the first time in this browser. */
+export async function openDemo(
+  page: Page,
+  name = 'question',
+  how: 'again' | 'first' = 'again',
+): Promise<void> {
+  if (how === 'again') await page.context().setStorageState(DEMO_STATE)
+  await page.goto(how === 'again' ? '/review/question?id=demo' : '/demo')
   await expect(page.locator('.question-text')).toBeVisible()
   if (name !== 'question')
     await stage(

@@ -1,0 +1,30 @@
+import { chromium, expect, type FullConfig } from '@playwright/test'
+import { mkdirSync, readFileSync, writeFileSync } from 'node:fs'
+import path from 'node:path'
+
+/** A browser in which the demo was opened once, and nobody has worked: other tests begin there. */
+export const DEMO_STATE = path.join(import.meta.dirname, '../test-results/demo-state.json')
+
+/** Opens the demo once, as a person does the first time, before all tests. */
+export default async function openOnce(config: FullConfig): Promise<void> {
+  const { baseURL, launchOptions } = config.projects[0]!.use
+  const browser = await chromium.launch(launchOptions)
+  const context = await browser.newContext({ baseURL: baseURL! })
+  const page = await context.newPage()
+  await page.goto('/demo')
+  await expect(page.locator('.question-text')).toBeVisible({ timeout: 60_000 })
+  await expect(page.locator('[data-state="saved"]')).toBeVisible()
+  // A state to open from is kept once the journal was checked.
+  await page.waitForTimeout(6000)
+  mkdirSync(path.dirname(DEMO_STATE), { recursive: true })
+  await context.storageState({ path: DEMO_STATE, indexedDB: true })
+  await browser.close()
+  // Who works in a browser is made there, and never the same in two.
+  const state = JSON.parse(readFileSync(DEMO_STATE, 'utf8')) as {
+    origins: { indexedDB?: { name: string; stores: { name: string; records: unknown[] }[] }[] }[]
+  }
+  for (const { indexedDB = [] } of state.origins)
+    for (const { stores } of indexedDB)
+      for (const store of stores) if (store.name === 'settings') store.records = []
+  writeFileSync(DEMO_STATE, JSON.stringify(state))
+}
