@@ -188,7 +188,7 @@ test('at 640 by 400, which is 200 % of 1280 by 800, nothing needs sideways scrol
   await page.setViewportSize({ width: 640, height: 400 })
   await openDemo(page)
   for (const stage of ['question', 'terms', 'searches', 'records', 'selection', 'methods']) {
-    await page.goto(`/review/demo/${stage}`)
+    await page.goto(`/review/${stage}?id=demo`)
     await expect(page.locator('#stage h1, .question-text').first()).toBeVisible()
     expect(await page.evaluate(() => document.documentElement.scrollWidth), stage).toBeLessThanOrEqual(640)
     for (const name of ['Question', 'Methods'])

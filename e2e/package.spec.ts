@@ -41,7 +41,7 @@ test('two people went on with copies of one review; what one ruled is taken in b
   const [one, other] = await twoBrowsers(browser)
   const rule = async (page: Page, name: string, works: number): Promise<void> => {
     await openDemo(page)
-    await page.goto('/review/demo/selection')
+    await page.goto('/review/selection?id=demo')
     await page.getByRole('heading', { name: 'Broad pass' }).waitFor()
     await page.locator('#stage').focus()
     await page.keyboard.press('ArrowRight')
@@ -69,7 +69,7 @@ test('two people went on with copies of one review; what one ruled is taken in b
   await accessible(one, 'Two histories of one review', '.ant-modal')
   await parted.getByRole('button', { name: 'Take in what others said there' }).click()
   await hasSaid(one, '3 rulings came in.')
-  await one.goto('/review/demo/selection')
+  await one.goto('/review/selection?id=demo')
   await one.getByRole('tab', { name: /^Between readers/ }).click()
   await expect(one.locator('.agreements')).toContainText('S. Ebers')
 
@@ -86,7 +86,7 @@ test('two people went on with copies of one review; what one ruled is taken in b
   await one.goto('/')
   await one.locator('input[type=file]').setInputFiles(file)
   await parted.getByRole('button', { name: 'Keep both' }).click()
-  await expect(one).toHaveURL(/\/review\/demo~2\/question$/, { timeout: 60_000 })
+  await expect(one).toHaveURL(/\/review\/question\?id=demo~2$/, { timeout: 60_000 })
   await expect(one.locator('.question-text')).toBeVisible()
   await stage(one, 'Selection')
   await expect(one.locator('.pass-head')).toBeVisible()
@@ -156,5 +156,5 @@ test('a package that somebody was given is checked before it is opened, and noth
   })
   await check.locator('input[type=file]').setInputFiles('public/data/demo.luvren.zip')
   await check.getByRole('button', { name: 'Open it' }).click()
-  await page.waitForURL(/review\/demo/, { timeout: 60_000 })
+  await page.waitForURL(/review\/question\?id=demo/, { timeout: 60_000 })
 })

@@ -34,7 +34,7 @@ test('two readers read apart, hand their rulings over, settle what differs, and 
   const file = info.outputPath('rulings.luvren.json')
 
   await test.step('the second reader rules in her own browser, and saves her rulings', async () => {
-    await other.goto('/review/demo/selection')
+    await other.goto('/review/selection?id=demo')
     await expect(other.getByRole('heading', { name: 'Broad pass' })).toBeVisible()
     await accessible(other, 'Broad pass', '.selecting')
     await other.locator('#stage').focus()
@@ -49,7 +49,7 @@ test('two readers read apart, hand their rulings over, settle what differs, and 
   })
 
   await test.step('her file comes in, once and again, and what she saw differently is settled', async () => {
-    await one.goto('/review/demo/selection')
+    await one.goto('/review/selection?id=demo')
     const before = await flowOf(one)
     addsUp(before)
     await go(one, 'Between readers')

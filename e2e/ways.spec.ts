@@ -171,7 +171,7 @@ test('rulings survive a browser killed while they are made, but for the last sec
       const context = await launch()
       const page = context.pages()[0] ?? (await context.newPage())
       if (n === 0) await openDemo(page, 'selection')
-      else await page.goto('/review/demo/selection')
+      else await page.goto('/review/selection?id=demo')
       await page.locator('.pass-head').waitFor()
       await page.locator('#stage').focus()
       const at: number[] = []
@@ -185,7 +185,7 @@ test('rulings survive a browser killed while they are made, but for the last sec
       await crash(context)
       const again = await launch()
       const after = again.pages()[0] ?? (await again.newPage())
-      await after.goto('/review/demo/selection')
+      await after.goto('/review/selection?id=demo')
       await after.locator('.pass-head').waitFor()
       // How many this reader has ruled: the place of the first that is left to them.
       const place = async (): Promise<number> =>

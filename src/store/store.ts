@@ -70,6 +70,9 @@ const CLOSED: Omit<
   missing: '',
 }
 
+/** How long after a look at the storage that failed it is looked at again, in milliseconds. */
+const LOOK_AGAIN = 1000
+
 export type Store = ReturnType<typeof createStore>
 
 /**
@@ -110,8 +113,11 @@ export function createStore(environment: Environment) {
         () => {
           looked.lost = lost
         },
-        // The storage is not to be had yet: that is said by its fault, and looked at again when it is.
-        (error: unknown) => console.error(error),
+        // The storage is not to be had yet: that is said by its fault, and it is looked for again.
+        (error: unknown) => {
+          console.error(error)
+          setTimeout(lookAgain, LOOK_AGAIN)
+        },
       )
       .finally(() => {
         looked.now = false
