@@ -100,7 +100,7 @@ test('a plan is frozen as a protocol, and what departs from it lists itself and 
 }) => {
   await beginReview(page)
   await stage(page, 'Question')
-  await page.goto(page.url().replace(/\/\w+$/, '/methods'))
+  await page.goto(page.url().replace('/review/question', '/review/methods'))
   await tab(page, /Protocol/)
   await expect(page.getByText('A question and a source are needed first')).toBeVisible()
   await openDemo(page, 'methods')

@@ -64,7 +64,7 @@ describe('limits in the syntax of a database', () => {
     const profile = { ...fernhollow!, limits: { years: { onScreen: 'left column' } } }
     expect(withLimits('noise', [{ kind: 'years', from: 2016 }, { kind: 'peer reviewed' }], profile)).toEqual({
       text: 'noise',
-      onScreen: ['left column'],
+      onScreen: ['2016 and later (left column)'],
       missing: ['peer reviewed'],
     })
   })

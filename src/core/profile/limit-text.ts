@@ -1,4 +1,12 @@
-import { languageCode, languageName, LIMIT_KINDS, type Expr, type LimitKind, type LimitValue } from '../query'
+import {
+  languageCode,
+  languageName,
+  LIMIT_KINDS,
+  limitWords,
+  type Expr,
+  type LimitKind,
+  type LimitValue,
+} from '../query'
 import { problem, type Problem } from '../base'
 import { limitAs } from './limits'
 import { readFrom } from './read'
@@ -46,7 +54,7 @@ export function withLimits(
   limits: readonly LimitValue[],
   profile: Profile,
 ): { text: string; onScreen: string[]; missing: LimitKind[] } {
-  const said = limits.map((l) => ({ kind: l.kind, ...writeLimit(l, profile) }))
+  const said = limits.map((l) => ({ kind: l.kind, words: limitWords(l), ...writeLimit(l, profile) }))
   const written = said.flatMap((s) => (s.text === undefined ? [] : [s.text]))
   const { open, close } = profile.brackets
   const and = profile.operators.capitals ? profile.operators.and[0]!.toUpperCase() : profile.operators.and[0]!
@@ -54,7 +62,8 @@ export function withLimits(
   const alone = joined === undefined || !['and', 'or', 'not', 'near'].includes(joined)
   return {
     text: written.length ? [alone ? text : open + text + close, ...written].join(` ${and} `) : text,
-    onScreen: said.flatMap((s) => (s.text === undefined && s.onScreen ? [s.onScreen] : [])),
+    // What is set, and where: the place alone would leave the value to be guessed.
+    onScreen: said.flatMap((s) => (s.text === undefined && s.onScreen ? [`${s.words} (${s.onScreen})`] : [])),
     missing: said.flatMap((s) => (s.text === undefined && !s.onScreen ? [s.kind] : [])),
   }
 }

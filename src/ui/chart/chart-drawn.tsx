@@ -43,7 +43,19 @@ export default function ChartDrawn({ kind, points, counted, series }: ChartProps
       labelStyle={{ color: 'var(--ink2)' }}
       cursor={{ stroke: 'var(--hair2)', fill: 'var(--tint)' }}
     />,
-    ...(series.length > 1 ? [<Legend key="legend" iconType="square" wrapperStyle={{ fontSize: 12 }} />] : []),
+    ...(series.length > 1
+      ? [
+          <Legend
+            key="legend"
+            verticalAlign="top"
+            align="right"
+            itemSorter={null}
+            iconType="square"
+            wrapperStyle={{ fontSize: 12 }}
+            formatter={(name) => <span style={{ color: 'var(--ink2)' }}>{String(name)}</span>}
+          />,
+        ]
+      : []),
   ]
   const named = { value: points.name, position: 'insideBottom', offset: -4, style: TITLE } as const
   const count = {

@@ -54,7 +54,7 @@ export function TextsPane({ selected }: { selected: Selected }) {
     [sought],
     { keep: true },
   )
-  const rows = useMemo(
+  const pressing = useMemo(
     () =>
       mostPressing(
         (records ?? []).map(({ id, record }): Row => {
@@ -65,6 +65,13 @@ export function TextsPane({ selected }: { selected: Selected }) {
       ),
     [records, said, today],
   )
+  // What presses comes first when one comes here, and stays where it is while one works: a row that jumped away under the
+  // keys would take what is meant for the next.
+  const [order, setOrder] = useState<readonly string[]>([])
+  const byId = new Map(pressing.map((r) => [r.id, r]))
+  if (pressing.length && (order.length !== byId.size || order.some((id) => !byId.has(id))))
+    setOrder(pressing.map((r) => r.id))
+  const rows = order.flatMap((id) => byId.get(id) ?? [])
   const [chosen, setChosen] = useState<string>()
   const at = Math.max(
     0,
@@ -76,8 +83,7 @@ export function TextsPane({ selected }: { selected: Selected }) {
     const { asked, due: _due, why: _why, ...before } = row.retrieval ?? { recordId: row.id }
     // A loan that is asked for already keeps the day on which it was.
     const since = row.state === 'loan asked' && asked ? asked : today
-    // Rows are sorted by what presses: the one that was set may move away, and the keys stay where the eyes are.
-    setChosen((rows[at + 1] ?? rows[at - 1] ?? row).id)
+    setChosen(row.id)
     deed(
       act('retrieval.set', {
         ...before,
