@@ -108,7 +108,12 @@ export const listPages = () =>
   listHashes(path.join(root, '.next', 'server', 'app'), path.join(root, '.next', 'script-hashes.json'))
 
 /** The same as a step of a lane, the data being built. */
-export const buildAppStep = async (env = {}) => (appIsStale() ? step(APP, bin('next'), ['build'], env) : true)
+export async function buildAppStep(env = {}) {
+  if (!appIsStale()) return true
+  const ok = await step(APP, bin('next'), ['build'], env)
+  if (ok) listPages()
+  return ok
+}
 
 /** A Chromium: CHROMIUM_PATH, the usual places, or Debian's package where apt is there. Undefined if there is none. */
 export function findChromium() {

@@ -1,6 +1,8 @@
 import { plural, thousands } from '../core/base'
 import { sourceName, standingRuns, type Run } from '../core/review'
-import { runStrategy } from '../core/strategy'
+import { readWithLimits } from '../core/profile'
+import { print, type LimitValue } from '../core/query'
+import { limitsToSend, PRINTER_VERSION, runStrategy } from '../core/strategy'
 import { evidenceNow, RELEASES, standin, type OpenStandin } from '../standins'
 import type { OpenedReview } from '../core/handed'
 import { checked, type Check } from './report'
@@ -12,6 +14,23 @@ interface Group {
   /** By number. */
   lines: Map<number, NonNullable<Run['reached']>[number]>
   runs: Run[]
+}
+
+/** The hits of texts as they were sent, typed line by line; a line that nobody sent asks what it says. */
+function asTyped(
+  source: OpenStandin,
+  runs: readonly Run[],
+  lines: readonly { id: string; text: string; limits: readonly LimitValue[] }[],
+): (number | undefined)[] {
+  const limits = limitsToSend(lines, source.profile.lines !== undefined)
+  const own = lines.map((line, n) => {
+    const run = runs.find((r) => r.number === n + 1)
+    if (!run) return line
+    const read = readWithLimits(run.sent, source.profile)
+    const ticked = limits[n]!.filter((l) => !read.limits.some((r) => r.kind === l.kind))
+    return { id: line.id, text: read.tree ? print(read.tree) : '', limits: [...read.limits, ...ticked] }
+  })
+  return runStrategy(source, own).map((r) => r.docs?.length)
 }
 
 /** Every run in a stand-in is run again in its release, and its hits compared. */
@@ -63,9 +82,18 @@ export async function checkRuns(
       return { id: line?.id ?? `gap ${n}`, text: line?.text ?? '', limits: line?.limits ?? [] }
     })
     const results = new Map(runStrategy(source, all).map((r) => [r.number, r]))
+    /** What the texts that were sent find, typed as they are; reckoned only where another version wrote them. */
+    let typed: readonly (number | undefined)[] | undefined
     for (const run of runs) {
-      const hits = results.get(run.number)?.docs?.length
+      const made = results.get(run.number)
+      const present = (run.printer ?? 1) === PRINTER_VERSION
+      if (!present) typed ??= asTyped(source, runs, all)
+      const hits = present ? made?.docs?.length : typed?.[run.number - 1]
       const where = `Line ${run.number} in ${nameOf(run)}, release ${release}`
+      if (made && made.sent !== run.sent) {
+        if (present) faults.push(`${where}: another text is logged as sent than is written for what it asks.`)
+        else remarks.push(`${where}: what was sent is written otherwise since, and was run as it was typed.`)
+      }
       const changed = run.evidence?.data !== undefined && run.evidence.data !== now.data
       if (hits === run.hits) continue
       const words = `${where}: ${thousands(run.hits)} hits are logged, ${hits === undefined ? 'and it does not run' : `${thousands(hits)} are found`}.`

@@ -19,6 +19,7 @@ export {
   type PlanTerm,
 } from './draft/draft'
 export {
+  PRINTER_VERSION,
   runLines,
   runStrategy,
   writtenOut,

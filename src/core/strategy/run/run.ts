@@ -5,6 +5,12 @@ import { and, or, parse, print, referredLines, type Expr, type LimitValue, type 
 import { habitsOf, searchAsTyped } from './as-typed'
 import { lineKeys, type LineLike } from '../lines/keys'
 
+/**
+ * Raised when lines are written otherwise for a source: a run names the version that wrote its text, and what another one wrote
+ * is run again as it was sent.
+ */
+export const PRINTER_VERSION = 1
+
 /** A database that can be searched here: its index, how it speaks, and how it understands headings and fields. */
 export interface SearchSource {
   index: Index
