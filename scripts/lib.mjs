@@ -115,10 +115,16 @@ export async function buildAppStep(env = {}) {
   return ok
 }
 
-/** A Chromium: CHROMIUM_PATH, the usual places, or Debian's package where apt is there. Undefined if there is none. */
+/**
+ * A Chromium: CHROMIUM_PATH, else Debian's build without a window, which is a fifth faster, else one with. Where apt is there
+ * they are installed. Undefined if there is none.
+ */
 export function findChromium() {
-  const places = [process.env.CHROMIUM_PATH, '/usr/bin/chromium', '/usr/bin/chromium-browser'].filter(Boolean)
-  const found = () => places.find((p) => existsSync(p))
+  const shell = '/usr/bin/chromium-headless-shell'
+  const others = ['/usr/bin/chromium', '/usr/bin/chromium-browser']
+  const found = () => [process.env.CHROMIUM_PATH, shell, ...others].find((p) => p && existsSync(p))
+  if (found() === process.env.CHROMIUM_PATH && found()) return found()
+  if (!existsSync(shell)) fromDebian('Chromium without a window', ['chromium-headless-shell'])
   if (!found()) fromDebian('Chromium', ['chromium'])
   return found()
 }

@@ -82,6 +82,7 @@ export function WorksList({
               className={`plain works-row${index === at ? ' on' : ''}`}
               style={{ position: 'absolute', top: index * ROW, height: ROW }}
               aria-current={index === at}
+              aria-label={row ? undefined : `Work ${index + 1}, being read`}
               onClick={() => choose(index)}
               draggable={row !== undefined}
               onDragStart={(e) => row && e.dataTransfer.setData(DRAGGED_WORK, row.id)}
