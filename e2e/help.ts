@@ -38,9 +38,15 @@ export const journalLength = async (page: Page): Promise<number> =>
   Number((await page.getByRole('button', { name: /^Journal/ }).innerText()).replace(/\D/g, ''))
 
 /** Nothing that axe calls serious or critical on what is shown now, or within a part of it. */
-export async function accessible(page: Page, where: string, within?: string): Promise<void> {
+export async function accessible(
+  page: Page,
+  where: string,
+  within?: string,
+  /** Only these rules of axe; absent: all. */
+  rules?: string[],
+): Promise<void> {
   await page.waitForFunction(() => document.getAnimations().every((a) => a.playState !== 'running'))
-  const axe = new AxeBuilder({ page })
+  const axe = rules ? new AxeBuilder({ page }).withRules(rules) : new AxeBuilder({ page })
   const { violations } = await (within ? axe.include(within) : axe).analyze()
   const serious = violations.filter((v) => v.impact === 'serious' || v.impact === 'critical')
   expect(

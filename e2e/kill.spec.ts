@@ -5,7 +5,7 @@ import path from 'node:path'
 import { crash, test } from './help'
 
 /** Few in each run of the tests, all of them in `npm run reliability`. */
-const KILLS = process.env.RELIABILITY ? 12 : 3
+const KILLS = process.env.RELIABILITY ? 12 : 2
 /** A key so often; what is older than `OLD` when the browser is killed must be there again. Both in milliseconds. */
 const EVERY = 145
 const OLD = 500

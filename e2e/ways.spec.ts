@@ -167,7 +167,7 @@ test('rulings survive a browser killed while they are made, but for the last sec
     })
   try {
     let before = 0
-    for (let n = 0; n < (process.env.RELIABILITY ? 6 : 2); n++) {
+    for (let n = 0; n < (process.env.RELIABILITY ? 6 : 1); n++) {
       const context = await launch()
       const page = context.pages()[0] ?? (await context.newPage())
       if (n === 0) await openDemo(page, 'selection')

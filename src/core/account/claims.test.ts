@@ -1,5 +1,6 @@
 import fc from 'fast-check'
 import { expect, it } from 'vitest'
+import { trials } from '../base/trials.fixture'
 import type { Run } from '../review'
 import { draftAccount, inlinesOf, inlineWords, selectClaims, type FactContext } from '.'
 import { untrueClaims } from './claims.fixture'
@@ -16,7 +17,7 @@ function sentencesOf(context: FactContext): string[] {
   )
 }
 
-const CASES = 600
+const CASES = trials(300, 1000)
 it('says nothing that the journal does not bear out, in random reviews, by a checker that shares no code with it', () => {
   let checked = 0
   fc.assert(

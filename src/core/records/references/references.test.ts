@@ -100,7 +100,7 @@ describe('references', () => {
           for (const { at, text } of list) expect(text).toContain(records[at]!.title)
           expect(list).toEqual(referenceList(records, styleEngine(style)))
         }),
-        { numRuns: trials(5, 40) },
+        { numRuns: trials(3, 40) },
       )
     }
   })
