@@ -1,9 +1,8 @@
 import { describe, expect, it, vi } from 'vitest'
-import { emptyRecord } from '@/core/records'
 import { fold, inMemory, openPackage, packReview, verifyJournal, nextEntry, type Entry } from '@/core/review'
 import { canonicalJson, digestOf } from '@/core/base'
 import { FAULT_WORDS, faultAtWork, faultOfState } from './fault-words'
-import { browser, type Browser } from './store.fixture'
+import { bringTwo, browser, type Browser } from './store.fixture'
 import type { Store } from './store'
 
 const view = (store: Store) => store.session.getState()
@@ -51,15 +50,7 @@ async function working(): Promise<{ home: Browser; store: Store; id: string }> {
   const store = home.tab()
   const id = await store.createReview('R')
   await store.openReview(id)
-  await store.lay(async ({ keepRecords }) =>
-    store.act('records.import', {
-      id: 'i',
-      sourceId: 's',
-      ...(await keepRecords([emptyRecord('1', 'One'), emptyRecord('2', 'Two')])),
-      count: 2,
-      at: '2026-11-25T09:00:00Z',
-    }),
-  )
+  await bringTwo(store)
   return { home, store, id }
 }
 

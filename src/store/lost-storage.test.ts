@@ -1,9 +1,8 @@
 import { afterEach, describe, expect, it, vi } from 'vitest'
-import { emptyRecord } from '@/core/records'
 import { fold, inMemory, openPackage, snapshotOf, type Entry } from '@/core/review'
 import { FAULT_WORDS, faultAtWork, faultOfState } from './fault-words'
 import type { Store } from './store'
-import { browser, type Browser } from './store.fixture'
+import { bringTwo, browser, type Browser } from './store.fixture'
 
 const view = (store: Store) => store.session.getState()
 const told = (store: Store): string => {
@@ -21,18 +20,7 @@ async function working(file = false): Promise<{ home: Browser; store: Store; id:
   const id = await store.createReview('R')
   await store.openReview(id)
   await store.act('source.set', { id: 's', kind: 'database', name: 'Fen Index', why: '' })
-  await store.lay(async ({ keepRecords, keepBytes }) =>
-    store.act('records.import', {
-      id: 'i',
-      sourceId: 's',
-      ...(await keepRecords([emptyRecord('1', 'One'), emptyRecord('2', 'Two')])),
-      count: 2,
-      at: '2026-11-25T09:00:00Z',
-      ...(file
-        ? { file: { name: 'a.ris', digest: await keepBytes(new TextEncoder().encode('TY  - JOUR')) } }
-        : {}),
-    }),
-  )
+  await bringTwo(store, file ? new TextEncoder().encode('TY  - JOUR') : undefined)
   await vi.waitFor(() => expect(view(store).told.figures.works).toBe(2))
   return { home, store, id }
 }

@@ -1,4 +1,5 @@
 import 'fake-indexeddb/auto'
+import { emptyRecord } from '@/core/records'
 import type { Connection } from './connection'
 import { openDatabase, type Database, type DatabaseTrouble } from './db'
 import { locks } from './locks.fixture'
@@ -79,5 +80,18 @@ function guarded(db: Database, of: Pick<Browser, 'failing'>): Database {
     },
   })
 }
+
+/** Brings two records into the open review; `file`: with the file that they came in, which no memory holds. */
+export const bringTwo = (store: Store, file?: Uint8Array): Promise<void> =>
+  store.lay(async ({ keepRecords, keepBytes }) =>
+    store.act('records.import', {
+      id: 'i',
+      sourceId: 's',
+      ...(await keepRecords([emptyRecord('1', 'One'), emptyRecord('2', 'Two')])),
+      count: 2,
+      at: '2026-11-25T09:00:00Z',
+      ...(file ? { file: { name: 'a.ris', digest: await keepBytes(file) } } : {}),
+    }),
+  )
 
 export type { Connection }
