@@ -10,6 +10,7 @@ import {
   isToGoOver,
   lastDeed,
   newerProblem,
+  readsBeside,
   nextEntry,
   snapshotOf,
   snapshotToKeep,
@@ -65,8 +66,6 @@ function foldOn(upTo: Entry[], folded: Folded, all: readonly Entry[], beside: Be
   return from && foldFrom(from, all, beside)
 }
 
-/** Kinds that cannot be read without what lies beside the journal. */
-const READ_BESIDE = new Set(['side.take', 'journal.from', 'journal.goOver'])
 const firstOf = <A, B>(list: readonly A[], find: (of: A) => B | undefined): B | undefined => {
   for (const one of list) {
     const found = find(one)
@@ -143,7 +142,7 @@ export class JournalFile {
 
   /** Reads what these need from beside the journal. */
   private async learnBeside(entries: readonly Pick<Entry, 'kind' | 'payload'>[]): Promise<void> {
-    if (entries.some((e) => READ_BESIDE.has(e.kind)))
+    if (entries.some((e) => readsBeside(e.kind)))
       this.read.push(await besideOf(entries, this.options.bytesAt))
   }
 

@@ -33,6 +33,8 @@ export function missingBytes(review: Review, missing: ReadonlySet<string>): Miss
 
 /** The same in words: "74 records (Fernhollow 40, Girder 34) and 3 files"; empty where nothing is missing. */
 export function missingInWords(review: Review, missing: ReadonlySet<string>): string {
+  // Asked at every deed, and nearly always of nothing.
+  if (!missing.size) return ''
   const { records, files } = missingBytes(review, missing)
   const nameOf = (id: string): string => review.sources.find((s) => s.id === id)?.name ?? id
   const all = records.reduce((n, r) => n + r.count, 0)

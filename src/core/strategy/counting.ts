@@ -1,3 +1,5 @@
+import { finalLine } from './lines/keys'
+
 /**
  * The line that says what the strategy of a source found: the one that somebody chose, else the last line with a text.
  * Undefined where there is none. Defined here alone.
@@ -11,7 +13,7 @@ export function countingLine<L extends { id: string; described?: string | undefi
 ): L | undefined {
   const lines = review.strategies[sourceId] ?? []
   const chosen = review.counts?.[sourceId]?.lineId
-  return lines.find((l) => l.id === chosen) ?? lines.findLast((l) => l.described === undefined)
+  return lines.find((l) => l.id === chosen) ?? finalLine(lines)
 }
 
 interface RunLike {

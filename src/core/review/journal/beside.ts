@@ -6,6 +6,9 @@ import { sidesIn } from './side'
 /** Kinds that name a state which lies beside the journal. */
 const BEGINS = new Set(['journal.from', 'journal.goOver'])
 
+/** Can an entry of this kind not be read without what lies beside the journal? */
+export const readsBeside = (kind: string): boolean => kind === 'side.take' || BEGINS.has(kind)
+
 /**
  * All that reading these entries needs from beside the journal: side journals that were taken in, and states that it begins
  * from. What is not here or damaged is left out, and its entry is named when the journal is folded.
