@@ -1,12 +1,11 @@
-import { heldEntries, inBuckets, plural, type Buckets } from '../core/base'
+import { heldEntries, plural } from '../core/base'
 import { nameOfPerson, rulingsByWork, workOf } from '../core/review'
 import {
-  agreementsIn,
+  agreementAmong,
   drawFlow,
   flowText,
   flowWords,
   openMatters,
-  readersOf,
   type OwnRulings,
 } from '../core/selection'
 import { selfContained } from '../core/picture'
@@ -53,21 +52,21 @@ async function agree(args: Arguments): Promise<Outcome> {
   const [first, second] = opened as [OpenedReview, OpenedReview]
   if (first.review.id !== second.review.id)
     throw new UsageError('These are two reviews, not two copies of one.')
-  const byWork = together(first, second)
+  const works = [...together(first, second)].map((own) => [own, undefined] as const)
   const called = (id: string): string =>
     [first, second].map((o) => nameOfPerson(o.review, id)).find((n) => n !== id) ?? id
   const passes = (['broad', 'close'] as const).map((pass) => ({
     pass,
-    pairs: agreementsIn(byWork, pass, readersOf(byWork, pass)).filter((p) => p.both > 0),
+    pairs: agreementAmong(works, pass).pairs.filter((p) => p.both > 0),
   }))
   const some = passes.some((p) => p.pairs.length)
   const lines = passes.flatMap(({ pass, pairs }) =>
     pairs.map(
       (p) =>
         `${pass} pass, ${called(p.first)} and ${called(p.second)}: ${plural(p.both, 'work')}, ${((p.agreed ?? 0) * 100).toFixed(1)} % alike, kappa ${
-          p.kappa === undefined || !p.interval
+          p.kappa === undefined
             ? 'not to be reckoned'
-            : `${p.kappa.toFixed(3)} (${p.interval[0].toFixed(3)} to ${p.interval[1].toFixed(3)})`
+            : `${p.kappa.toFixed(3)} (${p.interval ? `${p.interval[0].toFixed(3)} to ${p.interval[1].toFixed(3)}` : 'too few for an interval'})`
         }`,
     ),
   )
@@ -79,7 +78,7 @@ async function agree(args: Arguments): Promise<Outcome> {
 }
 
 /** What both copies say of the works of the first: a reader who is in both says what they say in the first. */
-function together(first: OpenedReview, second: OpenedReview): Buckets<OwnRulings> {
+function together(first: OpenedReview, second: OpenedReview): Iterable<OwnRulings> {
   const theirs = rulingsByWork(second.works, second.review.rulings).byWork
   const all = new Map<string, OwnRulings>(heldEntries(first.told.ruled.byWork))
   for (const [id, own] of heldEntries(theirs)) {
@@ -87,7 +86,7 @@ function together(first: OpenedReview, second: OpenedReview): Buckets<OwnRulings
     const work = names.map((n) => workOf(first.works.works, n)).find((w) => w !== undefined)
     if (work) all.set(work.id, { ...own, ...all.get(work.id) })
   }
-  return inBuckets(all)
+  return all.values()
 }
 
 export const SELECTION_COMMANDS: Record<string, CliCommand> = {

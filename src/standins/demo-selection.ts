@@ -4,7 +4,7 @@ import { parse, type Expr } from '../core/query'
 import { followed, toDocument } from '../core/records'
 import { rulingsByWork, type WorkRead } from '../core/review'
 import { saidOfWorks } from '../core/figures'
-import { LOAN_DAYS, placeOf, workingDaysAfter, type Place } from '../core/selection'
+import { LOAN_DAYS, placeOf, rulesOf, workingDaysAfter, type Place } from '../core/selection'
 import type { OpenStandin } from '.'
 import { Random } from './corpus/random'
 import type { DemoRecords } from './demo-records'
@@ -83,11 +83,13 @@ export class DemoSelection {
     const works = this.records.works()
     const { byWork } = rulingsByWork(works, review.rulings)
     const said = saidOfWorks(works, review)
-    return new Map(works.works.map(({ id }) => [id, placeOf(held(byWork, id), said.get(id)).place]))
+    return new Map(
+      works.works.map(({ id }) => [id, placeOf(held(byWork, id), said.get(id), rulesOf(review)).place]),
+    )
   }
-  private at(place: Place): WorkRead[] {
+  private at(...places: Place[]): WorkRead[] {
     const placed = this.placed()
-    return this.records.works().works.filter((w) => placed.get(w.id) === place)
+    return this.records.works().works.filter((w) => places.includes(placed.get(w.id)!))
   }
 
   private broad(works: readonly WorkRead[], named: boolean): void {
@@ -145,8 +147,11 @@ export class DemoSelection {
   private settle(): void {
     const { diary, random } = this
     const works = this.records.works()
-    const { byWork } = rulingsByWork(works, diary.review().rulings)
-    const differ = works.works.filter(({ id }) => placeOf(held(byWork, id)).broad.conflict)
+    const review = diary.review()
+    const { byWork } = rulingsByWork(works, review.rulings)
+    const differ = works.works.filter(
+      ({ id }) => placeOf(held(byWork, id), undefined, rulesOf(review)).broad.conflict,
+    )
     for (const { id } of differ.slice(0, -1)) {
       const verdict = random.chance(0.5) ? 'in' : 'out'
       diary.do('ruling.settle', {
@@ -188,7 +193,7 @@ export class DemoSelection {
     const { diary, records } = this
     const { sources } = diary.review()
     const lists = sources.find((s) => s.kind === 'reference lists')!
-    const kept = this.at('sought').slice(0, 12)
+    const kept = this.at('to be sought', 'sought').slice(0, 12)
     const named = standins.flatMap((standin) => {
       const own = kept.flatMap((w) =>
         w.from.flatMap((f) => (f.sourceId === `demo-${standin.info.id}` ? [f.recordId] : [])),
@@ -219,7 +224,7 @@ export class DemoSelection {
   private texts(): void {
     const { diary, random } = this
     const day = diary.now().slice(0, 10)
-    this.at('sought').forEach(({ id }, n) => {
+    this.at('to be sought', 'sought').forEach(({ id }, n) => {
       const base = { recordId: id }
       if (n % 23 === 4)
         diary.do('retrieval.set', { ...base, state: 'not to be had', why: 'no library has the volume' }, 20)
@@ -237,7 +242,7 @@ export class DemoSelection {
   private close(): void {
     const { diary, random } = this
     const { retrievals = {} } = diary.review()
-    const read = this.at('sought').filter(({ id }) => retrievals[id]?.state !== 'loan asked')
+    const read = this.at('to be sought', 'sought').filter(({ id }) => retrievals[id]?.state !== 'loan asked')
     for (const [n, { id, record }] of read.entries()) {
       // Some thirty full texts are a day's work.
       if (n % 30 === 29) diary.nextMorning()

@@ -7,3 +7,8 @@ export function leaveField(field: HTMLElement, to?: HTMLElement | null): void {
   if (home) home.focus({ preventScroll: true })
   else field.blur()
 }
+
+/** Leaves a choice that was just made: the keys are those of the stage again. Behind the event, for the choice takes the focus. */
+export function leaveChoice(): void {
+  setTimeout(() => document.getElementById('stage')?.focus({ preventScroll: true }), 0)
+}

@@ -1,6 +1,6 @@
 import { adviceOn, draftAccount, factsIn, GENERATOR, readFrozen, type FactContext } from '../core/account'
 import { plainJson, plural } from '../core/base'
-import { FIGURES_VERSION, figuresOfVersion } from '../core/figures'
+import { figuresAt, FIGURES_VERSION, figuresOfVersion } from '../core/figures'
 import { RULES_VERSION } from '../core/records'
 import { fold, partitionOf } from '../core/review'
 import { openMatters } from '../core/selection'
@@ -107,7 +107,12 @@ export async function checkFrozen({ review, entries, beside, blob }: OpenedRevie
       entries.filter((e) => e.seq <= text.journal.seq),
       beside,
     ).review
-    const context: FactContext = { review: then, figures, entries, source: sourceFactsOf(then) }
+    const context: FactContext = {
+      review: then,
+      figures: figuresAt(entries, text.journal.seq, beside),
+      entries,
+      source: sourceFactsOf(then),
+    }
     const now = factsIn(context, draftAccount(context))
     for (const [ref, words] of Object.entries(text.facts))
       // Terms by their yield need the words of all records, and are told when the section is made anew.

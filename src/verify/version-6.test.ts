@@ -3,7 +3,7 @@ import { readFileSync } from 'node:fs'
 import path from 'node:path'
 import { describe, expect, it } from 'vitest'
 import { plainJson } from '../core/base'
-import { figuresAt, FIGURES_VERSION, figuresOfVersion } from '../core/figures'
+import { figuresOfVersion } from '../core/figures'
 import { readWithLimits } from '../core/profile'
 import { print, type LimitValue } from '../core/query'
 import { runStrategy } from '../core/strategy'
@@ -29,8 +29,6 @@ describe('a package that version 6 wrote', () => {
     expect(review.frozenTexts).toHaveLength(1)
     const last = entries.at(-1)!.seq
     expect(plainJson(figuresOfVersion(1, entries, last, beside))).toBe(FIGURES)
-    // Once the figures count otherwise, they have another version, and this one stays.
-    if (FIGURES_VERSION === 1) expect(plainJson(figuresAt(entries, last, beside))).toBe(FIGURES)
     expect(figuresOfVersion(99, entries, last, beside)).toBeUndefined()
   })
 

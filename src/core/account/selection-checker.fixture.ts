@@ -14,10 +14,15 @@ export function selectionPatterns(
   number: (words: string) => number,
 ): Patterns {
   const last = new Map<string, { verdict: string; unread: boolean; reader: string }>()
+  /** What each said first of what they read. */
+  const first = new Map<string, string>()
   const states = new Map<string, string>()
   for (const { kind, payload: p } of deeds) {
-    if (kind === 'ruling.set')
+    if (kind === 'ruling.set') {
+      const key = `${p.recordId} ${p.pass} ${p.reader}`
+      if (!first.has(key)) first.set(key, p.verdict)
       last.set(`${p.recordId} ${p.pass} ${p.reader}`, { verdict: p.verdict, unread: false, reader: p.reader })
+    }
     if (kind === 'ruling.many')
       for (const id of p.records)
         last.set(`${id} ${p.pass} ${p.reader}`, { verdict: p.verdict, unread: true, reader: p.reader })
@@ -42,13 +47,23 @@ export function selectionPatterns(
   const notHad = count(
     (b, c, id) => b.verdict === 'in' && c.verdict === 'left' && states.get(id) === 'not to be had',
   )
+  const notLooked = count((b, c, id) => b.verdict === 'in' && c.verdict === 'left' && !states.has(id))
+  const noText = count(
+    (b, c, id) =>
+      b.verdict === 'in' &&
+      c.verdict !== 'left' &&
+      !['open copy', 'subscription', 'have'].includes(states.get(id) ?? ''),
+  )
   const out = count((b, c) => b.verdict === 'in' && c.verdict === 'out')
   const closeOpen = count((b, c) => b.verdict === 'in' && c.verdict === 'unsure')
   const both = records.flatMap((id) => {
-    const [p, q] = ['P', 'Q'].map((r) => last.get(`${id} broad ${r}`))
-    return p && q && !p.unread && !q.unread ? [p.verdict === q.verdict] : []
+    const [p, q] = ['P', 'Q'].map((r) => first.get(`${id} broad ${r}`))
+    return p && q ? [p === q] : []
   })
   const readers = new Set([...last].filter(([k]) => k.includes(' broad ')).map(([, v]) => v.reader)).size
+  /** How many are told to be without a text: a number, all of them, or none. */
+  const without = (told: string | undefined, words: string): number =>
+    told !== undefined ? number(told) : /without a text noted/.test(words) ? full : 0
   const counts = (words: string): boolean => {
     const m =
       /^: ([\d,]+) went on to full text(?:,| and) (?:([\d,]+) (?:was|were)|none was) set aside(?: and ([\d,]+) left open|(?:, ([\d,]+) (?:is|are) open)?, and [\d,]+ (?:(?:is|are) still to be read|unread))?$/.exec(
@@ -98,15 +113,25 @@ export function selectionPatterns(
       (m) =>
         number(m[1]!) === kept &&
         number(m[2] ?? '0') === notHad &&
-        number(m[3] ?? '0') === kept - full - notHad,
+        number(m[3] ?? '0') === kept - full - notHad &&
+        notLooked === 0,
     ],
     [
-      /^(?:Of ([\d,]+) works? that we (have so far read|read) in full, |Reading ([\d,]+) works? in full (?:has so far given|gave) this: )(?:([\d,]+) (?:was|were)|none was) set aside(?: \(.*\))?(?:, ([\d,]+) (?:was|were) left open)? and ([\d,]+) (?:remained|remains|remain)\.$/,
+      /^(?:The full texts of ([\d,]+) works? were to be sought|To be sought were the full texts of ([\d,]+) works?); ([\d,]+) (?:has|have) not been looked for yet(?:, ([\d,]+) (?:was|were) not to be had)?(?:(?:,)? and ([\d,]+) (?:is|are) still awaited or unread)?\.$/,
       (m) =>
-        number((m[1] ?? m[3])!) === full &&
-        number(m[4] ?? '0') === out &&
-        number(m[5] ?? '0') === closeOpen &&
-        number(m[6]!) === full - out - closeOpen,
+        number((m[1] ?? m[2])!) === kept &&
+        number(m[3]!) === notLooked &&
+        number(m[4] ?? '0') === notHad &&
+        number(m[5] ?? '0') === kept - full - notHad - notLooked,
+    ],
+    [
+      /^(?:Of ([\d,]+) works? that we (have so far read|read) in full(?: \((?:([\d,]+) of them )?without a text noted\))?, |Reading ([\d,]+) works? in full(?: \((?:([\d,]+) of them )?without a text noted\))? (?:has so far given|gave) this: )(?:([\d,]+) (?:was|were)|none was) set aside(?: \(.*\))?(?:, ([\d,]+) (?:was|were) left open)? and ([\d,]+) (?:remained|remains|remain)\.$/,
+      (m) =>
+        number((m[1] ?? m[4])!) === full &&
+        noText === without(m[3] ?? m[5], m[0]) &&
+        number(m[6] ?? '0') === out &&
+        number(m[7] ?? '0') === closeOpen &&
+        number(m[8]!) === full - out - closeOpen,
     ],
   ]
 }

@@ -8,18 +8,42 @@ import {
   lastDeed,
   nextEntry,
   undoable,
+  worksOf,
   type Command,
   type Entry,
   type Line,
   type Review,
 } from '../review'
+import { tell } from '../figures'
 import * as doings from '.'
 import {
+  addContact,
   addDescribed,
+  addPage,
   addSources,
+  bindStudy,
+  chooseOrder,
+  chooseRule,
   correctRun,
+  dayContact,
+  dayPage,
+  drawSample,
+  dropContact,
+  dropPage,
+  dropQuote,
+  keepPage,
+  keepQuote,
+  keepText,
   logByHand,
   logRuns,
+  logWay,
+  nameCriteria,
+  partStudy,
+  planReading,
+  retrieve,
+  ruleMany,
+  ruleWork,
+  settle,
   takeHistory,
   type Doing,
   type DoingAt,
@@ -31,17 +55,50 @@ const LINES = [line('1', 'noise'), line('2', 'class'), line('3', '#1 AND #2')]
 const SOURCE = { id: 's', kind: 'database', name: 'Harbour Abstracts', why: '' } as const
 const RUN = { source: SOURCE, lines: LINES, sent: 'noise.q1.', release: '', evidence: {} } as const
 
+const RECORDS = [emptyRecord('1', 'One'), emptyRecord('2', 'Two')]
+const PAGE = {
+  id: 'p',
+  sourceId: 's',
+  address: '',
+  title: '',
+  searched: '',
+  publisher: '',
+  dated: '',
+  evidence: '',
+  purpose: '',
+}
+const FILE = { name: 'a.pdf', mediaType: 'application/pdf', size: 3, digest: 'b'.repeat(64) }
 const BEGUN: Command[] = [
   { kind: 'review.create', payload: { id: 'r', title: 'Sound' } },
   { kind: 'source.set', payload: SOURCE },
   { kind: 'strategy.draft', payload: { sourceId: 's', lines: LINES } },
   ...logRuns(at(emptyReview('r')), [{ ...RUN, line: LINES[0]!, hits: 41, how: 'by hand' }]),
+  { kind: 'criterion.set', payload: { id: 'c1', text: 'Was sound measured?', pass: 'broad', sense: 'in' } },
+  {
+    kind: 'records.import',
+    payload: { id: 'i', sourceId: 's', digest: 'a'.repeat(64), count: 2, at: AT },
+  },
+  { kind: 'contact.set', payload: { id: 'k', sourceId: 's', who: 'R. Ahola', way: '', what: '' } },
+  { kind: 'page.set', payload: PAGE },
+  { kind: 'quote.set', payload: { id: 'q', recordId: 'i/1', text: 'loud', page: '3' } },
+  { kind: 'study.bind', payload: { id: 'st', name: 'One trial', records: ['i/1', 'i/2'] } },
 ]
 
 function at(review: Review): DoingAt {
   let ids = 0
   return { review, now: AT, newId: () => `new-${++ids}`, person: 'p-1' }
 }
+
+/** Doings are called by what they do; other functions of the folder by what they are. */
+const DOES =
+  /^(?:add|log|correct|take|rule[WM]|retrieve|keep|settle$|choose|plan|name|draw|bind|partStudy|drop|day)/
+
+/** Something was brought in, and one work of it was ruled. */
+const ruledOf = (review: Review) =>
+  tell(
+    review,
+    worksOf(review, () => RECORDS),
+  ).ruled
 
 /** One press a doing: with what it is done, each does something. */
 const CASES: Record<string, (review: Review) => readonly Command[]> = {
@@ -73,6 +130,38 @@ const CASES: Record<string, (review: Review) => readonly Command[]> = {
       lines: LINES,
       runs: [{ ...RUN, line: LINES[2]!, hits: 3, how: 'pasted history' }],
     }),
+  ruleWork: (r) => {
+    const ruled = ruledOf(r)
+    return ruleWork(at(r), { work: ruled.works.works[0]!, ruled, pass: 'close', verdict: 'in', had: 'have' })
+  },
+  ruleMany: (r) =>
+    ruleMany(at(r), {
+      ids: ['i/1', 'i/2'],
+      ruled: ruledOf(r),
+      pass: 'broad',
+      because: 'no study',
+      which: 'f',
+    }),
+  retrieve: (r) => retrieve(at(r), { recordId: 'i/1', before: undefined, state: 'loan asked' }),
+  keepText: (r) => keepText(at(r), { recordId: 'i/1', before: undefined, file: FILE }),
+  settle: (r) => settle(at(r), { ids: ['i/1', 'i/2'], pass: 'broad', verdict: 'in', after: 'talk', how: '' }),
+  chooseRule: (r) => chooseRule(at(r), { pass: 'broad', rule: 'settle first' }),
+  chooseOrder: (r) => chooseOrder(at(r), { pass: 'broad', order: 'chance' }),
+  planReading: (r) => planReading(at(r), { pass: 'broad', way: 'two each' }),
+  nameCriteria: (r) => nameCriteria(at(r), { name: 'after the first fifty' }),
+  drawSample: (r) => drawSample(at(r), { from: ruledOf(r).works.works, count: 1, group: 'g' }),
+  bindStudy: (r) => bindStudy(at(r), { id: undefined, name: 'Another', ids: ['i/1', 'i/2'] }),
+  partStudy: (r) => partStudy(at(r), { id: 'st' }),
+  keepQuote: (r) => keepQuote(at(r), { recordId: 'i/1', text: 'loud', page: '' }),
+  dropQuote: (r) => dropQuote(at(r), { id: 'q' }),
+  addContact: (r) => addContact(at(r), { sourceId: 's' }),
+  dayContact: (r) => dayContact(at(r), { contact: r.contacts![0]!, of: 'asked', day: '2026-11-25' }),
+  dropContact: (r) => dropContact(at(r), { id: 'k' }),
+  addPage: (r) => addPage(at(r), { sourceId: 's' }),
+  dayPage: (r) => dayPage(at(r), { page: PAGE, day: '2026-11-25' }),
+  keepPage: (r) => keepPage(at(r), { page: PAGE, copy: FILE }),
+  dropPage: (r) => dropPage(at(r), { id: 'p' }),
+  logWay: (r) => logWay(at(r), { sourceId: 's', how: 'read', day: '2026-11-25', named: 9, known: 9 }),
 }
 
 /** A journal in which each list of commands is one press. */
@@ -96,10 +185,7 @@ const shown = (entries: readonly Entry[]): Review => {
 describe('every doing', () => {
   it('has a case here', () => {
     const all = Object.entries(doings).filter(
-      ([name, of]) =>
-        typeof of === 'function' &&
-        /^(?:add|log|correct|take)/.test(name) &&
-        (of as Doing<never>).length === 2,
+      ([name, of]) => typeof of === 'function' && DOES.test(name) && (of as Doing<never>).length === 2,
     )
     expect(all.map(([name]) => name).sort()).toEqual(Object.keys(CASES).sort())
   })
@@ -173,7 +259,8 @@ describe('bringing records in', () => {
     }),
     keep: async (bytes: Uint8Array) => (bytes.length > blockBytes([]).length ? 'a' : 'b').repeat(64),
   }
-  const review = shown(journalOf(...BEGUN.map((c) => [c])))
+  const begun = BEGUN.filter((c) => c.kind !== 'records.import').map((c) => [c])
+  const review = shown(journalOf(...begun))
   it('comes with what the rules make of all records then, as one list', async () => {
     const commands = await doings.withRules(review, [import_(review)], slow)
     expect(commands?.map((c) => c.kind)).toEqual(['records.import', 'partition.set'])
@@ -185,7 +272,7 @@ describe('bringing records in', () => {
     ).toBeUndefined()
   })
   it('takes the place of what the source brought only with a reason', () => {
-    const after = shown(journalOf(...BEGUN.map((c) => [c]), [import_(review)]))
+    const after = shown(journalOf(...begun, [import_(review)]))
     expect(import_(after).payload.supersedes).toBeUndefined()
     expect(import_(after, 'a newer export').payload.supersedes).toEqual({
       ids: ['new-1'],

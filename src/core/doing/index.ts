@@ -20,3 +20,28 @@ export {
   type LoggedByHand,
   type RunMade,
 } from './searches/run'
+export {
+  addContact,
+  addPage,
+  dayContact,
+  dayPage,
+  dropContact,
+  dropPage,
+  dropQuote,
+  keepPage,
+  keepQuote,
+  logWay,
+} from './selection/note'
+export {
+  bindStudy,
+  chooseOrder,
+  chooseRule,
+  drawSample,
+  nameCriteria,
+  partStudy,
+  planReading,
+  rulesAtBeginning,
+} from './selection/plan'
+export { keepText, retrieve } from './selection/retrieve'
+export { asksWhereHad, notRuledBy, outBy, ruleMany, ruleWork, type RulingMade } from './selection/rule'
+export { settle, SETTLED_AFTER } from './selection/settle'

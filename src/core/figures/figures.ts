@@ -9,11 +9,12 @@ import {
   type Source,
 } from '../review'
 import {
-  agreementOf,
+  agreementsIn,
   flowOf,
+  PASSED,
   readersOf,
-  type Agreement,
   type Flow,
+  type PassAgreement,
   type PassCounts,
   type TallyRow,
 } from '../selection'
@@ -57,8 +58,12 @@ export interface Figures {
   flow: Flow
   /** Works that readers see differently, and that nobody has settled. */
   conflicts: Readonly<Record<'broad' | 'close', number>>
-  /** Of the two readers who ruled most of the same works in the broad pass; undefined: no two ruled any. */
-  agreement: Agreement | undefined
+  /** Works that all who read them set aside on their full text, for different reasons, unsettled. */
+  reasonsDiffer: number
+  /** Works that readers had seen differently, and that somebody settled. */
+  settled: Readonly<Record<'broad' | 'close', number>>
+  /** How far readers agree, by what each said first. */
+  agreements: Readonly<Record<'broad' | 'close', PassAgreement>>
   /** Who has ruled, by id. */
   readers: Readonly<Record<'broad' | 'close', readonly string[]>>
   /** Pairs of works of which nobody has said yet whether they are one. */
@@ -125,7 +130,7 @@ export function placesIn(
   review: Review,
   ruled: Ruled,
   tally: Tally,
-): Pick<Figures, 'broad' | 'close' | 'flow' | 'conflicts' | 'agreement'> {
+): Pick<Figures, 'broad' | 'close' | 'flow' | 'conflicts' | 'reasonsDiffer' | 'settled' | 'agreements'> {
   const { works } = ruled.works
   const at = (...places: TallyRow['place'][]): number =>
     tally.rows.reduce((n, row) => n + (places.includes(row.place) ? row.count : 0), 0)
@@ -134,27 +139,27 @@ export function placesIn(
   return {
     broad: {
       total: works.length,
-      in: at('sought', 'not had', 'close open', 'out', 'included'),
+      in: at(...PASSED),
       out: at('removed', 'set aside'),
       unsure: at('open'),
+      toSettle: at('to settle'),
       left: at('unread'),
     },
     close: {
-      total: at('sought', 'close open', 'out', 'included'),
+      total: at(...PASSED) - at('not had'),
       in: included,
       out: at('out'),
       unsure: at('close open'),
-      left: at('sought'),
+      toSettle: at('close to settle'),
+      left: at('to be sought', 'sought'),
     },
     flow: flowOf(identifiedIn(review, works), tally.rows, studies),
     conflicts: tally.conflicts,
-    agreement: agreementIn(tally),
+    reasonsDiffer: tally.reasonsDiffer,
+    settled: tally.settled,
+    agreements: {
+      broad: agreementsIn(tally.together, 'broad'),
+      close: agreementsIn(tally.together, 'close'),
+    },
   }
-}
-
-/** Agreement of the two readers of the broad pass who ruled most of the same works. */
-function agreementIn({ tables }: Tally): Agreement | undefined {
-  const both = (t: readonly (readonly number[])[]): number => t.flat().reduce((a, b) => a + b, 0)
-  const [most] = Object.values(tables).sort((a, b) => both(b) - both(a))
-  return most && agreementOf(most)
 }

@@ -28,6 +28,7 @@ export interface SlowFlow {
   /** By "round/column/place/reason" how many works. */
   places: Record<string, number>
   conflicts: { broad: number; close: number }
+  noText: number
   included: number
 }
 
@@ -38,6 +39,7 @@ export function slowFlow(entries: readonly Entry[], works: Works, imports: reado
   const said: Said[] = []
   const settled: Any[] = []
   const fetched: Any[] = []
+  const rules: Record<string, string> = {}
   const without = (test: (s: Said) => boolean): void => {
     for (let n = said.length - 1; n >= 0; n--) if (test(said[n]!)) said.splice(n, 1)
   }
@@ -70,8 +72,9 @@ export function slowFlow(entries: readonly Entry[], works: Works, imports: reado
     }
     if (kind === 'ruling.settle') settled.push(p)
     if (kind === 'retrieval.set') fetched.push(p)
+    if (kind === 'selection.rule') rules[p.pass as string] = p.rule as string
   }
-  const flow: SlowFlow = { places: {}, conflicts: { broad: 0, close: 0 }, included: 0 }
+  const flow: SlowFlow = { places: {}, conflicts: { broad: 0, close: 0 }, noText: 0, included: 0 }
   for (const work of works.works) {
     const names = [...work.records, ...work.former]
     const pass = (name: string): { verdict: string; reason: string; unread: boolean; conflict: boolean } => {
@@ -98,11 +101,21 @@ export function slowFlow(entries: readonly Entry[], works: Works, imports: reado
       const why = (s: { criterionId?: string; reason?: string }): string =>
         s.criterionId ?? (s.reason?.trim() ? `words:${s.reason.trim()}` : 'none')
       if (end) return { verdict: end.verdict, reason: why(end), unread: false, conflict: false }
-      if (verdicts.has('in')) return { verdict: 'in', reason: '', unread: false, conflict: verdicts.size > 1 }
-      if (verdicts.size > 1 || verdicts.has('unsure'))
-        return { verdict: 'unsure', reason: '', unread: false, conflict: verdicts.size > 1 }
-      const first = each.sort((a, b) => (a.reader < b.reader ? -1 : 1))[0]!
-      return { verdict: 'out', reason: why(first), unread: each.every((s) => s.unread), conflict: false }
+      const conflict = verdicts.size > 1
+      if (conflict && rules[name] === 'settle first')
+        return { verdict: 'to settle', reason: '', unread: false, conflict }
+      if (conflict && rules[name] === 'all agree' && !verdicts.has('out'))
+        return { verdict: 'unsure', reason: '', unread: false, conflict }
+      if (rules[name] !== 'all agree' || !conflict) {
+        if (verdicts.has('in')) return { verdict: 'in', reason: '', unread: false, conflict }
+        if (conflict || verdicts.has('unsure'))
+          return { verdict: 'unsure', reason: '', unread: false, conflict }
+      }
+      const outs = each.filter((s) => s.verdict === 'out')
+      const whys = new Set(outs.map(why))
+      if (whys.size > 1) whys.delete('none')
+      const reason = whys.size > 1 ? 'differ' : [...whys][0]!
+      return { verdict: 'out', reason, unread: outs.every((s) => s.unread), conflict }
     }
     const [broad, close] = [pass('broad'), pass('close')]
     const further = ['wanted', 'not to be had', 'loan asked', 'subscription', 'open copy', 'have']
@@ -117,11 +130,16 @@ export function slowFlow(entries: readonly Entry[], works: Works, imports: reado
       place = broad.unread ? 'removed' : 'set aside'
       reason = broad.reason
     } else if (broad.verdict === 'unsure') place = 'open'
+    else if (broad.verdict === 'to settle') place = 'to settle'
     else if (close.verdict === 'out') {
       place = 'out'
       reason = close.reason
     } else if (close.verdict === 'unsure') place = 'close open'
-    else if (close.verdict === 'left') place = furthest === 'not to be had' ? 'not had' : 'sought'
+    else if (close.verdict === 'to settle') place = 'close to settle'
+    else if (close.verdict === 'left')
+      place = furthest === undefined ? 'to be sought' : furthest === 'not to be had' ? 'not had' : 'sought'
+    if (['included', 'out', 'close open', 'close to settle'].includes(place))
+      if (!['subscription', 'open copy', 'have'].includes(furthest ?? '')) flow.noText++
     const of = imports.find((i) => work.id.startsWith(`${i.id}/`))!
     const kind = kinds.get(of.sourceId)
     const column =

@@ -6,18 +6,19 @@ import {
   type Import,
   type Review,
   type Ruled,
-  type Ruling,
   type Work,
   type Works,
 } from '../review'
 import {
   placeOf,
-  SAID,
-  tableOf,
+  rulesOf,
+  togetherOf,
   type ColumnName,
   type OwnRulings,
   type Identified,
   type Placed,
+  type ReadTogether,
+  type RulingRules,
   type SaidOfWork,
   type TallyRow,
 } from '../selection'
@@ -27,8 +28,6 @@ const columnOf = (review: Pick<Review, 'sources'>, sourceId: string): ColumnName
   const kind = review.sources.find((s) => s.id === sourceId)?.kind
   return kind === 'database' || kind === undefined ? 'databases' : kind === 'register' ? 'registers' : 'other'
 }
-
-type Verdict = Ruling['verdict']
 
 /** How far a full text has come: of two that are noted of one work, the one that is further counts. */
 const FURTHER = ['wanted', 'not to be had', 'loan asked', 'subscription', 'open copy', 'have']
@@ -105,14 +104,19 @@ export function identifiedIn(review: Review, works: readonly Work[]): Identified
 export interface Tally {
   rows: readonly TallyRow[]
   conflicts: Readonly<Record<'broad' | 'close', number>>
-  /** By two readers of the broad pass, joined by a line break: how often the one said this and the other that. */
-  tables: Readonly<Record<string, readonly (readonly number[])[]>>
+  /** Works that all who read them set aside on their full text, for different reasons. */
+  reasonsDiffer: number
+  /** How many were seen differently and are settled. */
+  settled: Readonly<Record<'broad' | 'close', number>>
+  together: ReadTogether
 }
 
 class Counting {
   private readonly rows: Map<string, TallyRow>
   private readonly conflicts: { broad: number; close: number }
-  private readonly tables: Record<string, number[][]> = {}
+  private readonly together: Record<string, number>
+  private readonly settled: { broad: number; close: number }
+  private reasonsDiffer: number
   private readonly wayOf: (importId: string) => Way
   /** Rows that were met, by their way and what they are about: a key of all of it is made once for each. */
   private readonly met = new Map<Way, Map<string, TallyRow>>()
@@ -120,38 +124,45 @@ class Counting {
   constructor(review: Review, from?: Tally) {
     this.rows = new Map(from?.rows.map((row) => [keyOf(row), { ...row }]))
     this.conflicts = from ? { ...from.conflicts } : { broad: 0, close: 0 }
-    for (const [pair, table] of Object.entries(from?.tables ?? {}))
-      this.tables[pair] = table.map((row) => [...row])
+    this.together = { ...from?.together }
+    this.settled = from ? { ...from.settled } : { broad: 0, close: 0 }
+    this.reasonsDiffer = from?.reasonsDiffer ?? 0
     this.wayOf = waysOfImports(review)
   }
 
   /** So many works of an import of which nothing was said. */
   addUnread(importId: string, count: number): void {
-    if (count) this.addTo(this.wayOf(importId), placeOf(undefined, undefined), count)
+    if (count) this.addTo(this.wayOf(importId), UNREAD, count)
   }
 
-  add(work: Pick<Work, 'id'>, own: OwnRulings | undefined, placed: Placed, by: 1 | -1): void {
-    this.addTo(this.wayOf(importOf(work.id)), placed, by)
-    for (const [pair, a, b] of saidByTwo(own)) {
-      const table = (this.tables[pair] ??= tableOf([]))
-      table[SAID.indexOf(a)]![SAID.indexOf(b)]! += by
-    }
+  add(
+    work: Pick<Work, 'id'>,
+    own: OwnRulings | undefined,
+    said: SaidOfWork | undefined,
+    rules: RulingRules,
+    by: 1 | -1,
+  ): void {
+    this.addTo(this.wayOf(importOf(work.id)), placeOf(own, said, rules), by)
+    for (const key of togetherOf(own, said)) this.together[key] = (this.together[key] ?? 0) + by
   }
 
   private addTo(way: Way, placed: Placed, by: number): void {
-    const { place, reason, broad, close } = placed
-    this.rowOf(way, place, reason).count += by
+    const { broad, close } = placed
+    this.rowOf(way, placed).count += by
     if (broad.conflict) this.conflicts.broad += by
     if (close.conflict) this.conflicts.close += by
+    if (close.reasonsDiffer) this.reasonsDiffer += by
+    if (broad.settled) this.settled.broad += by
+    if (close.settled) this.settled.close += by
   }
 
-  private rowOf(way: Way, place: TallyRow['place'], reason: string | undefined): TallyRow {
+  private rowOf(way: Way, { place, reason, noText }: Placed): TallyRow {
     let met = this.met.get(way)
     if (!met) this.met.set(way, (met = new Map()))
-    const about = reason === undefined ? place : `${place}=${reason}`
+    const about = `${place}${noText ? '*' : ''}${reason === undefined ? '' : `=${reason}`}`
     let row = met.get(about)
     if (!row) {
-      const fresh: TallyRow = { ...way, place, reason, count: 0 }
+      const fresh: TallyRow = { ...way, place, reason, ...(noText ? { noText } : {}), count: 0 }
       const key = keyOf(fresh)
       row = this.rows.get(key) ?? fresh
       this.rows.set(key, row)
@@ -162,25 +173,34 @@ class Counting {
 
   get tally(): Tally {
     const rows = [...this.rows].filter(([, r]) => r.count).sort(([a], [b]) => (a < b ? -1 : 1))
-    const some = Object.entries(this.tables).filter(([, t]) => t.flat().some((n) => n))
+    const together = Object.entries(this.together).filter(([, n]) => n)
     return {
       rows: rows.map(([, r]) => r),
       conflicts: this.conflicts,
-      tables: Object.fromEntries(some.sort(([a], [b]) => (a < b ? -1 : 1))),
+      reasonsDiffer: this.reasonsDiffer,
+      settled: this.settled,
+      together: Object.fromEntries(together.sort(([a], [b]) => (a < b ? -1 : 1))),
     }
   }
 }
-const keyOf = ({ roundId, column, place, reason }: TallyRow): string =>
-  JSON.stringify([roundId, column, place, reason])
+const keyOf = ({ roundId, column, place, reason, noText }: TallyRow): string =>
+  JSON.stringify([roundId, column, place, reason, noText])
+/** Where a work is of which nothing was said: the same by any rule. */
+const UNREAD = placeOf(undefined, undefined, rulesOf({}))
 
-/** Counts where all works are. */
-export const tallyOf = (review: Review, ruled: Ruled): Tally => drain(tallyInSteps(review, ruled))
+/** Counts where all works are; by other rules than those of the review where they are given. */
+export const tallyOf = (review: Review, ruled: Ruled, rules?: RulingRules): Tally =>
+  drain(tallyInSteps(review, ruled, rules))
 
 /** How many works are placed before the page may draw. */
 const AT_ONCE = 1000
 
 /** The same in steps. */
-export function* tallyInSteps(review: Review, { works, byWork }: Ruled): Generator<undefined, Tally> {
+export function* tallyInSteps(
+  review: Review,
+  { works, byWork }: Ruled,
+  rules: RulingRules = rulesOf(review),
+): Generator<undefined, Tally> {
   const said = saidOfWorks(works, review)
   const counting = new Counting(review)
   // Most works are such ones for long of which nothing was said: they are counted by import, not one by one.
@@ -189,7 +209,7 @@ export function* tallyInSteps(review: Review, { works, byWork }: Ruled): Generat
   for (const id of new Set([...heldNames(byWork), ...said.keys()])) {
     const importId = importOf(id)
     unread.set(importId, unread.get(importId)! - 1)
-    counting.add({ id }, held(byWork, id), placeOf(held(byWork, id), said.get(id)), 1)
+    counting.add({ id }, held(byWork, id), said.get(id), rules, 1)
     if (++placed % AT_ONCE === 0) yield
   }
   for (const [importId, count] of unread) counting.addUnread(importId, count)
@@ -205,31 +225,20 @@ export function tallyAfter(
   is: Ruled,
 ): Tally {
   const said = saidOfWorks(is.works, review)
+  const rules = rulesOf(review)
   const counting = new Counting(review, before)
   for (const id of changed) {
     const work = workOf(is.works.works, id)!
-    counting.add(work, held(was.byWork, id), placeOf(held(was.byWork, id), said.get(id)), -1)
-    counting.add(work, held(is.byWork, id), placeOf(held(is.byWork, id), said.get(id)), 1)
+    counting.add(work, held(was.byWork, id), said.get(id), rules, -1)
+    counting.add(work, held(is.byWork, id), said.get(id), rules, 1)
   }
   return counting.tally
-}
-
-/** What each two readers said of a work in the broad pass; what nobody read says nothing of reading. */
-function saidByTwo(own: OwnRulings | undefined): [pair: string, a: Verdict, b: Verdict][] {
-  const said: Ruling[] = []
-  for (const key in own) if (own[key]!.pass === 'broad' && !own[key]!.unread) said.push(own[key]!)
-  if (said.length < 2) return []
-  said.sort((a, b) => (a.reader < b.reader ? -1 : 1))
-  return said.flatMap((a, n) =>
-    said
-      .slice(n + 1)
-      .map((b): [string, Verdict, Verdict] => [`${a.reader}\n${b.reader}`, a.verdict, b.verdict]),
-  )
 }
 
 /** How many pieces of research so many included works report: those bound as one count once. */
 export function studiesAmong(review: Review, { works, byWork }: Ruled, included: number): number {
   const said = saidOfWorks(works, review)
+  const rules = rulesOf(review)
   // A work that was bound twice belongs to the study it was bound to last.
   const bound = new Map<string, string>()
   for (const { id, records } of review.studies ?? [])
@@ -237,6 +246,8 @@ export function studiesAmong(review: Review, { works, byWork }: Ruled, included:
       const work = workOf(works.works, works.oldNames.get(name) ?? name)
       if (work) bound.set(work.id, id)
     }
-  const members = [...bound].filter(([id]) => placeOf(held(byWork, id), said.get(id)).place === 'included')
+  const members = [...bound].filter(
+    ([id]) => placeOf(held(byWork, id), said.get(id), rules).place === 'included',
+  )
   return included - members.length + new Set(members.map(([, study]) => study)).size
 }

@@ -1,15 +1,24 @@
-import type { Entry } from '../review'
+import { fold, worksOf, type Entry } from '../review'
 import type { Figures } from './figures'
-import { figuresAt, type FiguresBeside } from './told'
+import { figuresAt, tell, type FiguresBeside } from './told'
+import { figures1Of, type Figures1 } from './version-1'
 
 /** Raised when a number of the figures is counted otherwise, or another one is told. */
-export const FIGURES_VERSION = 1
+export const FIGURES_VERSION = 2
+
+type FiguresOf<T> = (entries: readonly Entry[], upTo: number, beside: FiguresBeside) => T
+
+const first: FiguresOf<Figures1> = (entries, upTo, beside) => {
+  const begin = entries[0]?.seq ?? 0
+  const { review } = fold(entries.slice(0, upTo - begin + 1), beside)
+  return figures1Of(review, tell(review, worksOf(review, beside.recordsOf, beside.classesAt)).ruled)
+}
 
 /**
  * The figures as each version counted them. A version that was ever released stays here as it was: texts were frozen with its
  * numbers, and are held against it.
  */
-const BY_VERSION: Readonly<Record<number, typeof figuresAt>> = { 1: figuresAt }
+const BY_VERSION: Readonly<Record<number, FiguresOf<Figures | Figures1>>> = { 1: first, 2: figuresAt }
 
 /** The figures behind an entry by the version that is named; undefined where it is not known here. */
 export const figuresOfVersion = (
@@ -17,4 +26,4 @@ export const figuresOfVersion = (
   entries: readonly Entry[],
   upTo: number,
   beside: FiguresBeside,
-): Figures | undefined => BY_VERSION[version]?.(entries, upTo, beside)
+): Figures | Figures1 | undefined => BY_VERSION[version]?.(entries, upTo, beside)

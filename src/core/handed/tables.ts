@@ -1,7 +1,7 @@
 import { held, heldEntries } from '../base'
 import { csvText } from '../records'
 import { sourceName, type Review, type WorkRead } from '../review'
-import { placeOf, reasonWords, type SaidOfWork } from '../selection'
+import { placeOf, reasonWords, rulesOf, type SaidOfWork } from '../selection'
 import { saidOfWorks } from '../figures'
 import type { HandedFrom } from './from'
 import { inPieces } from './pieces'
@@ -9,8 +9,9 @@ import { inPieces } from './pieces'
 /** Every work with its records, where each came from, and where it stands in the flow. */
 export function* worksTable({ review, works, told }: HandedFrom): Generator<string> {
   const said: ReadonlyMap<string, SaidOfWork> = saidOfWorks(works, review)
+  const rules = rulesOf(review)
   const row = (w: WorkRead): string[] => {
-    const { place, reason } = placeOf(held(told.ruled.byWork, w.id), said.get(w.id))
+    const { place, reason } = placeOf(held(told.ruled.byWork, w.id), said.get(w.id), rules)
     return [
       w.id,
       w.record.title,

@@ -21,6 +21,7 @@ export {
 export { missingBytes, missingInWords, type MissingBytes } from './missing-bytes'
 export { isStanding, recordNames, recordPlace, standingImports } from './imports'
 export { currentRuns } from './current-runs'
+export { askedNow, leadsOut, questionsOf, wordingOf } from './asked'
 export { saysTheSame } from './same-ruling'
 export { nameOf, nameOfPerson, personNamed } from './people'
 export { BACKUP_RHYTHMS, backupDue, type BackupRhythm, type LastBackup } from './backup'

@@ -55,7 +55,13 @@ export const Ruling = z.object({
   /** The ruling of the other reader could not be seen; absent: not noted. */
   blinded: z.boolean().optional(),
 })
-export type Ruling = z.infer<typeof Ruling>
+/** As a review holds it: with its time, and what its reader said first where they ruled the work again. */
+export interface Ruling extends z.infer<typeof Ruling> {
+  at?: string
+  first?: FirstRuling
+}
+/** What a reader said first of a work in a pass. */
+export type FirstRuling = Pick<Ruling, 'verdict' | 'at' | 'blinded'>
 
 /** By what rule works that were ruled differently go on; absent: any yes goes on. */
 export const SELECTION_RULES = ['any yes goes on', 'all agree', 'settle first'] as const
@@ -140,7 +146,10 @@ export const Settlement = z.object({
   also: z.array(RecordId).optional(),
   after: z.enum(['talk', 'third person', 'rule']).optional(),
 })
-export type Settlement = z.infer<typeof Settlement>
+export interface Settlement extends z.infer<typeof Settlement> {
+  /** When it was settled. */
+  at?: string
+}
 
 /** Where the full text of a work stands. */
 export const Retrieval = z.object({
@@ -156,7 +165,11 @@ export const Retrieval = z.object({
     .object({ name: Text, mediaType: z.string().max(200), size: z.int().min(0), digest: Digest })
     .optional(),
 })
-export type Retrieval = z.infer<typeof Retrieval>
+export interface Retrieval extends z.infer<typeof Retrieval> {
+  /** When it was noted, and by whom. */
+  at?: string
+  who?: string
+}
 
 /** Works that report one piece of research. */
 export const Study = z.object({ id: Id, name: Text.min(1), records: z.array(RecordId).min(1) })

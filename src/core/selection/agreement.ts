@@ -1,11 +1,16 @@
-/** Two-sided 95 % of the normal distribution. */
-export const Z95 = 1.959963984540054
+import { kappaInterval, kappaOf } from './kappa'
+
+/** What readers can say, in the order of the rows and columns of a table. */
+export const SAID = ['in', 'unsure', 'out'] as const
+export type SaidOf = (typeof SAID)[number]
 
 export interface Agreement {
   /** Works on which both ruled. */
   both: number
   /** How often the first said the one (row) and the second the other (column). */
   table: number[][]
+  /** What at least one of them said at least once: kappa and PABAK are of these classes. */
+  classes: SaidOf[]
   /** The share on which they say the same; undefined without works. */
   agreed: number | undefined
   /**
@@ -13,55 +18,86 @@ export interface Agreement {
    * when both always say the same thing.
    */
   kappa: number | undefined
-  /** Its 95 % interval by the large-sample variance. */
+  /** Its 95 % interval, where there is enough for one to hold; see `kappaInterval`. */
   interval: readonly [number, number] | undefined
+  /** Of all that either ruled in, how much both did; the same of what was ruled out. Undefined where nobody did. */
+  positive: number | undefined
+  negative: number | undefined
+  /** Kappa as it would be if all classes were as frequent as each other. Undefined with fewer than two classes. */
+  pabak: number | undefined
 }
 
 /**
- * Agreement of two readers from the table of what they said. Kappa: Cohen, Educ Psychol Meas 1960;20:37. Its variance:
- * Fleiss, Cohen and Everitt, Psychol Bull 1969;72:323.
+ * Agreement of two readers from the table of what they said. Positive and negative agreement: Cicchetti and Feinstein, J Clin
+ * Epidemiol 1990;43:551. PABAK: Byrt, Bishop and Carlin, J Clin Epidemiol 1993;46:423, with as many classes as were used.
  */
 export function agreementOf(table: readonly (readonly number[])[]): Agreement {
-  const size = table.length
   const copy = table.map((row) => [...row])
-  const n = table.flat().reduce((a, b) => a + b, 0)
-  if (!n) return { both: 0, table: copy, agreed: undefined, kappa: undefined, interval: undefined }
-  const p = (i: number, j: number): number => table[i]![j]! / n
-  const range = Array.from({ length: size }, (_, i) => i)
-  const rows = range.map((i) => range.reduce((a, j) => a + p(i, j), 0))
-  const columns = range.map((j) => range.reduce((a, i) => a + p(i, j), 0))
-  const observed = range.reduce((a, i) => a + p(i, i), 0)
-  const expected = range.reduce((a, i) => a + rows[i]! * columns[i]!, 0)
-  if (1 - expected < 1e-12)
-    return { both: n, table: copy, agreed: observed, kappa: undefined, interval: undefined }
-  const kappa = (observed - expected) / (1 - expected)
-  let diagonal = 0
-  let off = 0
-  for (const i of range)
-    for (const j of range)
-      if (i === j) diagonal += p(i, i) * (1 - (rows[i]! + columns[i]!) * (1 - kappa)) ** 2
-      else off += p(i, j) * (columns[i]! + rows[j]!) ** 2
-  const variance =
-    (diagonal + (1 - kappa) ** 2 * off - (kappa - expected * (1 - kappa)) ** 2) / (n * (1 - expected) ** 2)
-  const half = Z95 * Math.sqrt(Math.max(0, variance))
-  // Neither end of an interval lies where kappa itself cannot.
+  const both = table.flat().reduce((a, b) => a + b, 0)
+  const row = (i: number): number => copy[i]!.reduce((a, b) => a + b, 0)
+  const column = (i: number): number => copy.reduce((a, r) => a + r[i]!, 0)
+  const classes = SAID.filter((_, i) => row(i) + column(i) > 0)
+  const same = copy.reduce((n, r, i) => n + r[i]!, 0)
+  const agreed = both ? same / both : undefined
+  const of = (said: SaidOf): number | undefined => {
+    const i = SAID.indexOf(said)
+    const either = row(i) + column(i)
+    return either ? (2 * copy[i]![i]!) / either : undefined
+  }
+  const k = classes.length
   return {
-    both: n,
+    both,
     table: copy,
-    agreed: observed,
-    kappa,
-    interval: [Math.max(-1, kappa - half), Math.min(1, kappa + half)],
+    classes,
+    agreed,
+    kappa: kappaOf(copy)?.kappa,
+    interval: kappaInterval(copy),
+    positive: of('in'),
+    negative: of('out'),
+    pabak: agreed === undefined || k < 2 ? undefined : (k * agreed - 1) / (k - 1),
   }
 }
 
-/** What readers can say, in the order of the rows and columns of a table. */
-export const SAID = ['in', 'unsure', 'out'] as const
-
 /** The table of two readers from what each said of works on which both ruled. */
-export function tableOf(
-  pairs: Iterable<readonly [(typeof SAID)[number], (typeof SAID)[number]]>,
-): number[][] {
+export function tableOf(pairs: Iterable<readonly [SaidOf, SaidOf]>): number[][] {
   const table = SAID.map(() => SAID.map(() => 0))
   for (const [a, b] of pairs) table[SAID.indexOf(a)]![SAID.indexOf(b)]!++
   return table
+}
+
+/** Agreement of three readers and more. */
+export interface AgreementOfAll {
+  /** How many readers ruled each of the works. */
+  readers: number
+  works: number
+  /** The share of pairs of rulings that are the same. */
+  agreed: number
+  /** Undefined where all say the same of everything. */
+  kappa: number | undefined
+}
+
+/**
+ * Fleiss' kappa (Psychol Bull 1971;76:378) of works that were each ruled by the same number of people, not always the same
+ * ones. `counts` has of each work how many said each thing. Undefined without works.
+ */
+export function fleissOf(counts: readonly (readonly number[])[]): AgreementOfAll | undefined {
+  const [first] = counts
+  if (!first) return undefined
+  const readers = first.reduce((a, b) => a + b, 0)
+  const works = counts.length
+  const agreed =
+    counts.reduce(
+      (sum, c) => sum + (c.reduce((a, n) => a + n * n, 0) - readers) / (readers * (readers - 1)),
+      0,
+    ) / works
+  const expected = first.reduce((sum, _, j) => {
+    const share = counts.reduce((a, c) => a + c[j]!, 0) / (works * readers)
+    return sum + share * share
+  }, 0)
+  return {
+    readers,
+    works,
+    agreed,
+    kappa: 1 - expected < 1e-12 ? undefined : (agreed - expected) / (1 - expected),
+  }
 }

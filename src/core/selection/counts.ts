@@ -13,6 +13,8 @@ export interface PassCounts {
   in: number
   out: number
   unsure: number
+  /** Ruled differently, and neither in nor out until that is settled. */
+  toSettle: number
   /** Works that nobody has ruled yet. */
   left: number
 }

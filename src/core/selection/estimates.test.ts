@@ -1,58 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { wilson } from '../records'
-import { agreementOf, chapman, chapmanWarnings, numberNeededToRead, stoppingCurve, tableOf } from '.'
-
-describe('agreement of two readers', () => {
-  it('is Cohen’s kappa with the interval of Fleiss, Cohen and Everitt (1969), as a statistics package reckons it', () => {
-    // From a statistics package, with 1.95996 for the 97.5 % point.
-    const first = agreementOf([
-      [20, 5],
-      [10, 15],
-    ])
-    expect(first).toMatchObject({ both: 50, agreed: 0.7 })
-    expect(first.kappa).toBeCloseTo(0.4, 10)
-    expect(first.interval![0]).toBeCloseTo(0.15109, 5)
-    expect(first.interval![1]).toBeCloseTo(0.64891, 5)
-    const second = agreementOf([
-      [45, 15],
-      [25, 15],
-    ])
-    expect(second.kappa).toBeCloseTo(0.130434783, 9)
-    expect(second.interval![0]).toBeCloseTo(-0.062938, 6)
-    expect(second.interval![1]).toBeCloseTo(0.323808, 6)
-  })
-
-  it('has no kappa where there is nothing beyond chance to find', () => {
-    expect(agreementOf([[0]])).toMatchObject({ both: 0, kappa: undefined })
-    expect(
-      agreementOf(
-        tableOf([
-          ['in', 'in'],
-          ['in', 'in'],
-        ]),
-      ),
-    ).toMatchObject({ agreed: 1, kappa: undefined })
-  })
-
-  it('does not depend on which reader is the first, and is one where they always agree', () => {
-    const cell = fc.nat(30)
-    fc.assert(
-      fc.property(
-        fc.array(fc.array(cell, { minLength: 3, maxLength: 3 }), { minLength: 3, maxLength: 3 }),
-        (t) => {
-          const turned = t.map((_, i) => t.map((row) => row[i]!))
-          const [a, b] = [agreementOf(t), agreementOf(turned)]
-          expect(a.kappa === undefined).toBe(b.kappa === undefined)
-          if (a.kappa === undefined) return
-          expect(a.kappa).toBeCloseTo(b.kappa!, 9)
-          expect(a.interval![0]).toBeLessThanOrEqual(a.kappa + 1e-12)
-          expect(a.kappa).toBeLessThanOrEqual(1 + 1e-12)
-        },
-      ),
-    )
-  })
-})
+import { chapman, chapmanWarnings, numberNeededToRead, stoppingCurve } from '.'
 
 describe('estimates of what is still missing', () => {
   it('are Chapman’s and Wilson’s', () => {

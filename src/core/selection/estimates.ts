@@ -1,4 +1,4 @@
-import { Z95 } from './agreement'
+import { Z95 } from './kappa'
 
 export interface Estimate {
   /** Not rounded. */

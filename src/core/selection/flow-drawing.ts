@@ -66,12 +66,20 @@ export function boxesOf(c: FlowColumn, words: FlowWords): FlowBox[] {
     ...box('screened', c.screened, 'titles and abstracts read'),
     ...box('set aside', c.setAside, 'set aside', [], true),
     ...box('open', c.open, 'left open', [], true),
-    ...box('sought', c.sought, 'full texts sought'),
+    ...box('to settle', c.toSettle, 'ruled differently, to settle', [], true),
+    ...box('sought', c.sought, 'full texts to be sought'),
     ...box('not had', c.notHad, 'not to be had', [], true),
+    ...box('not looked', c.notLooked, 'not looked for yet', [], true),
     ...box('awaited', c.awaited, 'awaited or unread', [], true),
-    ...box('assessed', c.assessed, 'full texts read'),
+    ...box(
+      'assessed',
+      c.assessed,
+      'full texts read',
+      c.noText ? [some(c.noText, 'without a text noted')] : [],
+    ),
     ...box('out', c.out, 'set aside', reasons(c.outReasons, 8), true),
     ...box('close open', c.closeOpen, 'left open', [], true),
+    ...box('close to settle', c.closeToSettle, 'ruled differently, to settle', [], true),
   ]
 }
 
@@ -174,15 +182,20 @@ export function drawFlow(flow: Flow, words: FlowWords, whole = false): string {
     let y = 42
     let side = y
     let from: number | undefined
+    /** Where the line begins on which the side boxes of this step hang. */
+    let hangs: number | undefined
     for (const { lines, aside } of boxes) {
       const own = lines.flatMap((line) => broken(line, aside ? 32 : 36))
       const high = heightOf(own)
       if (aside) {
         drawn.push(
-          `<path d="M${x + WIDE} ${side + 18}H${x + WIDE + GAP}" stroke="${INK.hair}" fill="none"/>`,
+          hangs === undefined
+            ? `<path d="M${x + WIDE} ${side + 18}H${x + WIDE + GAP}" stroke="${INK.quiet}" fill="none"/>`
+            : `<path d="M${x + WIDE + GAP / 2} ${hangs}V${side + 18}H${x + WIDE + GAP}" stroke="${INK.quiet}" fill="none"/>`,
           `<rect x="${x + WIDE + GAP}" y="${side}" width="${SIDE}" height="${high}" fill="${INK.ground}" stroke="${INK.hair}"/>`,
         )
         text(x + WIDE + GAP, side, own, INK.quiet)
+        hangs ??= side + 18
         side += high + 8
         continue
       }
@@ -196,6 +209,7 @@ export function drawFlow(flow: Flow, words: FlowWords, whole = false): string {
       from = at + high
       y = from
       side = at
+      hangs = undefined
     }
     return { x: x + 40, from: from ?? y, low: Math.max(y, side) }
   })

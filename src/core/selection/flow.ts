@@ -10,6 +10,8 @@ export interface TallyRow {
   column: ColumnName
   place: Place
   reason: string | undefined
+  /** They were ruled on a full text, and none is noted as had. */
+  noText?: true
   count: number
 }
 
@@ -40,12 +42,19 @@ export interface FlowColumn {
   setAside: number
   setAsideReasons: Reason[]
   open: number
+  toSettle: number
+  /** Full texts that are to be sought: all that passed titles and abstracts. */
   sought: number
   notHad: number
-  /** Full texts that are looked for still, or are here and not ruled. */
+  /** Those of them that nobody has looked for yet. */
+  notLooked: number
+  /** Full texts that are looked for, or are here and not ruled. */
   awaited: number
   assessed: number
+  /** Those of them of which no text is noted as had. */
+  noText: number
   closeOpen: number
+  closeToSettle: number
   out: number
   outReasons: Reason[]
   included: number
@@ -103,15 +112,18 @@ const sum = (list: readonly number[]): number => list.reduce((a, b) => a + b, 0)
 function columnOf(column: ColumnName, from: readonly Identified[], tally: readonly TallyRow[]): FlowColumn {
   const at = (...places: Place[]): number =>
     sum(tally.filter((t) => places.includes(t.place)).map((t) => t.count))
-  const reasons = (place: Place): Reason[] =>
-    tally
-      .filter((t) => t.place === place && t.count > 0)
-      .map((t) => ({ reason: t.reason ?? 'none', count: t.count }))
+  const reasons = (place: Place): Reason[] => {
+    const counts = new Map<string, number>()
+    for (const { place: where, reason = 'none', count } of tally)
+      if (where === place && count > 0) counts.set(reason, (counts.get(reason) ?? 0) + count)
+    return [...counts]
+      .map(([reason, count]) => ({ reason, count }))
       .sort((a, b) => b.count - a.count || (a.reason < b.reason ? -1 : 1))
+  }
   const identified = sum(from.map((f) => f.count))
   const here = sum(from.map((f) => f.here))
   const works = sum(tally.map((t) => t.count))
-  const assessed = at('close open', 'out', 'included')
+  const assessed = at('close open', 'close to settle', 'out', 'included')
   return {
     column,
     sources: from.map(({ sourceId, count }) => ({ sourceId, count })),
@@ -126,11 +138,15 @@ function columnOf(column: ColumnName, from: readonly Identified[], tally: readon
     setAside: at('set aside'),
     setAsideReasons: reasons('set aside'),
     open: at('open'),
-    sought: at('sought', 'not had') + assessed,
+    toSettle: at('to settle'),
+    sought: at('to be sought', 'sought', 'not had') + assessed,
     notHad: at('not had'),
+    notLooked: at('to be sought'),
     awaited: at('sought'),
     assessed,
+    noText: sum(tally.filter((t) => t.noText).map((t) => t.count)),
     closeOpen: at('close open'),
+    closeToSettle: at('close to settle'),
     out: at('out'),
     outReasons: reasons('out'),
     included: at('included'),
@@ -146,9 +162,9 @@ export function faultsOf(c: FlowColumn): string[] {
     ['records identified', c.identified, c.missing + c.duplicates + c.works],
     ['records of sources', c.identified, sum(c.sources.map((s) => s.count))],
     ['works', c.works, c.removed + c.unread + c.screened],
-    ['works screened', c.screened, c.setAside + c.open + c.sought],
-    ['full texts sought', c.sought, c.notHad + c.awaited + c.assessed],
-    ['full texts read', c.assessed, c.closeOpen + c.out + c.included],
+    ['works screened', c.screened, c.setAside + c.open + c.toSettle + c.sought],
+    ['full texts to be sought', c.sought, c.notHad + c.notLooked + c.awaited + c.assessed],
+    ['full texts read', c.assessed, c.closeOpen + c.closeToSettle + c.out + c.included],
     ['reasons of the close pass', c.out, sum(c.outReasons.map((r) => r.count))],
     ['reasons of the broad pass', c.setAside, sum(c.setAsideReasons.map((r) => r.count))],
   ]
@@ -159,4 +175,5 @@ export function faultsOf(c: FlowColumn): string[] {
 }
 
 /** Works that stand between two boxes of the figure, because nobody has decided about them yet. */
-export const undecided = (c: FlowColumn): number => c.unread + c.open + c.awaited + c.closeOpen
+export const undecided = (c: FlowColumn): number =>
+  c.unread + c.open + c.toSettle + c.notLooked + c.awaited + c.closeOpen + c.closeToSettle

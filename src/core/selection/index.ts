@@ -1,6 +1,14 @@
 export { readersOf, type PassCounts, type RulingLike } from './counts'
-export { reasonOf, standingOf, type OwnRulings, type Standing } from './standing'
-export { placeOf, PLACES, type Place, type Placed, type SaidOfWork } from './place'
+export {
+  DIFFER,
+  reasonOf,
+  rulesOf,
+  standingOf,
+  type OwnRulings,
+  type RulingRules,
+  type Standing,
+} from './standing'
+export { isHad, PASSED, placeOf, PLACES, type Place, type Placed, type SaidOfWork } from './place'
 export {
   COLUMNS,
   faultsOf,
@@ -14,7 +22,24 @@ export {
   type Reason,
   type TallyRow,
 } from './flow'
-export { agreementOf, SAID, tableOf, Z95, type Agreement } from './agreement'
+export {
+  agreementOf,
+  fleissOf,
+  SAID,
+  tableOf,
+  type Agreement,
+  type AgreementOfAll,
+  type SaidOf,
+} from './agreement'
+export { kappaInterval, kappaOf, Z95 } from './kappa'
+export {
+  agreementAmong,
+  agreementsIn,
+  togetherOf,
+  type PassAgreement,
+  type ReaderPair,
+  type ReadTogether,
+} from './together'
 export {
   chapman,
   chapmanWarnings,
@@ -49,6 +74,11 @@ export {
 } from './flow-drawing'
 export { nextToRule } from './next-to-rule'
 export { LOAN_DAYS, mostPressing, workingDaysAfter } from './due'
-export { agreementsIn, type ReaderPair } from './readers'
 export { reasonWords } from './reason-words'
 export { flowWords } from './flow-words'
+export { askedBy, asksAgain, toAskAgain, touchedByChange, type AskedBy } from './asks-again'
+export { reasonsOffered, shortReason, type ReasonOffered } from './reasons-given'
+export { settledIn, toSettleIn, type ToSettle } from './to-settle'
+export { agreementOfAllWords, agreementWords } from './agreement-words'
+export { gaveNothing, WAY_PARTS, wayWords, wrongInWay, type WayPart } from './way-words'
+export { askedDone, readersOfWork, readingDone, readingWords, type ReadingDone } from './owed'

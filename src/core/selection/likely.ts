@@ -1,5 +1,5 @@
 import { foldWord, tokens } from '../base'
-import { Z95 } from './agreement'
+import { Z95 } from './kappa'
 
 /** Texts as rows of weighted terms, made once for a list of works. */
 export interface TermRows {

@@ -6,12 +6,16 @@ import {
   flowOf,
   flowText,
   openMatters,
-  placeOf,
+  placeOf as placeBy,
+  rulesOf,
   readersOf,
   undecided,
   type TallyRow,
 } from '.'
 import type { WorkRuling } from '../review'
+import type { OwnRulings, SaidOfWork } from '.'
+
+const placeOf = (own?: OwnRulings, said?: SaidOfWork, rules = rulesOf({})) => placeBy(own, said, rules)
 
 const said = (
   ...all: [pass: 'broad' | 'close', reader: string, verdict: WorkRuling['verdict'], more?: object][]
@@ -27,13 +31,13 @@ describe('where a work is', () => {
   it('is one place only, kept while one reader wants it and left open while readers do not agree to set it aside', () => {
     expect(placeOf(undefined).place).toBe('unread')
     expect(placeOf(said(['broad', 'a', 'in'], ['broad', 'b', 'out']))).toMatchObject({
-      place: 'sought',
+      place: 'to be sought',
       broad: { conflict: true },
     })
     expect(placeOf(said(['broad', 'a', 'out'], ['broad', 'b', 'unsure'])).place).toBe('open')
     expect(placeOf(said(['broad', 'b', 'out', { criterionId: 'c2' }], ['broad', 'a', 'out']))).toMatchObject({
       place: 'set aside',
-      reason: 'none',
+      reason: 'c2',
     })
     expect(readersOf(inBuckets([['w', said(['broad', 'b', 'in'], ['close', 'a', 'in'])]]), 'broad')).toEqual([
       'b',
@@ -68,6 +72,51 @@ describe('where a work is', () => {
   })
 })
 
+describe('a work that is ruled differently', () => {
+  const differ = said(['broad', 'a', 'in'], ['broad', 'b', 'out'])
+  const closeDiffer = said(
+    ['broad', 'a', 'in'],
+    ['close', 'a', 'in'],
+    ['close', 'b', 'out', { reason: 'no room' }],
+  )
+  const first = { ...rulesOf({}), broad: 'settle first', close: 'settle first' } as const
+
+  it('is neither in nor out where one settles first, and counts again as soon as somebody settles it', () => {
+    expect(placeOf(differ, undefined, first)).toMatchObject({ place: 'to settle', broad: { conflict: true } })
+    expect(placeOf(closeDiffer, undefined, first).place).toBe('close to settle')
+    const settled = { recordId: 'i/1', by: 'c', how: 'by a third person', verdict: 'in' as const }
+    expect(placeOf(differ, { settled: { broad: { ...settled, pass: 'broad' } } }, first)).toMatchObject({
+      place: 'to be sought',
+      broad: { conflict: false, settled: true },
+    })
+  })
+
+  it('goes out where all have to agree', () => {
+    expect(placeOf(differ, undefined, { ...first, broad: 'all agree' })).toMatchObject({
+      place: 'set aside',
+      broad: { conflict: true },
+    })
+    const unsure = said(['broad', 'a', 'in'], ['broad', 'b', 'unsure'])
+    expect(placeOf(unsure, undefined, { ...first, broad: 'all agree' }).place).toBe('open')
+  })
+
+  it('has no one reason where all set it aside, each for another', () => {
+    const kept = ['broad', 'a', 'in'] as const
+    const out = said(
+      [...kept],
+      ['close', 'a', 'out', { criterionId: 'c1' }],
+      ['close', 'b', 'out', { reason: 'x' }],
+    )
+    expect(placeOf(out, undefined, first)).toMatchObject({
+      place: 'out',
+      reason: 'differ',
+      close: { reasonsDiffer: true, conflict: false },
+    })
+    const alike = said([...kept], ['close', 'a', 'out', { criterionId: 'c1' }], ['close', 'b', 'out'])
+    expect(placeOf(alike, undefined, first)).toMatchObject({ reason: 'c1', close: { reasonsDiffer: false } })
+  })
+})
+
 describe('a flow', () => {
   const row = (place: TallyRow['place'], count: number, reason?: string): TallyRow => ({
     roundId: undefined,
@@ -87,8 +136,10 @@ describe('a flow', () => {
       row('not had', 2),
       row('sought', 1),
       row('out', 4, 'c2'),
-      row('out', 5, 'c3'),
-      row('included', 11),
+      { ...row('out', 3, 'c3'), noText: true },
+      row('out', 2, 'c3'),
+      row('included', 10),
+      { ...row('included', 1), noText: true },
       row('unread', 4),
     ],
     10,
@@ -121,7 +172,7 @@ describe('a flow', () => {
     const words = { sourceOf: (id: string) => `from ${id}`, reasonOf: (r: string) => `because ${r}` }
     const text = flowText(flow, words)
     expect(text).toBe(
-      'Databases: 100 records identified (60 from s; 40 from t); 2 whose records are not here; 28 described a work already found; 3 removed before screening (3 because words:no study); 4 not read yet; 63 titles and abstracts read; 40 set aside; 23 full texts sought; 2 not to be had; 1 awaited or unread; 20 full texts read; 9 set aside (5 because c3; 4 because c2).\n11 works included, reports of 10 studies.',
+      'Databases: 100 records identified (60 from s; 40 from t); 2 whose records are not here; 28 described a work already found; 3 removed before screening (3 because words:no study); 4 not read yet; 63 titles and abstracts read; 40 set aside; 23 full texts to be sought; 2 not to be had; 1 awaited or unread; 20 full texts read (4 without a text noted); 9 set aside (5 because c3; 4 because c2).\n11 works included, reports of 10 studies.',
     )
     const svg = drawFlow(flow, words)
     for (const part of ['100 records identified', '9 set aside', '11 works included'])
@@ -152,7 +203,7 @@ describe('a flow', () => {
   it('says what does not add up', () => {
     expect(faultsOf({ ...column, sought: 24 })).toEqual([
       'works screened: 63, and 64 in parts',
-      'full texts sought: 24, and 23 in parts',
+      'full texts to be sought: 24, and 23 in parts',
     ])
   })
 })

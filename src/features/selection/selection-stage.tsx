@@ -8,6 +8,7 @@ import { FlowPane } from './flow/flow-pane'
 import { MissingPane } from './missing/missing-pane'
 import { PassPane } from './pass/pass-pane'
 import { ReadersPane } from './readers/readers-pane'
+import { SettlePane } from './settle/settle-pane'
 import { TextsPane } from './texts/texts-pane'
 import { useSelected } from './use-selected'
 import { WaysPane } from './ways/ways-pane'
@@ -16,6 +17,7 @@ const PANES = [
   { id: 'broad', label: 'Broad pass', key: 'B' },
   { id: 'texts', label: 'Full texts', key: 'T' },
   { id: 'close', label: 'Close pass', key: 'C' },
+  { id: 'settle', label: 'To settle', key: 'D' },
   { id: 'readers', label: 'Between readers', key: 'R' },
   { id: 'ways', label: 'Other ways', key: 'O' },
   { id: 'flow', label: 'Flow', key: 'F' },
@@ -44,7 +46,7 @@ export function SelectionStage() {
         </p>
       </>
     )
-  const conflicts = figures.conflicts.broad + figures.conflicts.close
+  const toSettle = figures.conflicts.broad + figures.conflicts.close + figures.reasonsDiffer
   const waits = (id: PaneId): number =>
     id === 'broad'
       ? figures.broad.left
@@ -52,8 +54,8 @@ export function SelectionStage() {
         ? figures.close.left
         : id === 'texts'
           ? figures.broad.in
-          : id === 'readers'
-            ? conflicts
+          : id === 'settle'
+            ? toSettle
             : id === 'flow'
               ? figures.flow.included
               : 0
@@ -73,6 +75,7 @@ export function SelectionStage() {
       )}
       {pane === 'close' && <PassPane key="close" pass="close" selected={selected} />}
       {pane === 'texts' && <TextsPane selected={selected} />}
+      {pane === 'settle' && <SettlePane selected={selected} />}
       {pane === 'readers' && <ReadersPane selected={selected} />}
       {pane === 'ways' && <WaysPane selected={selected} />}
       {pane === 'flow' && (

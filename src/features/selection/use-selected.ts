@@ -2,7 +2,7 @@ import { held } from '@/core/base'
 import { useMemo } from 'react'
 import { saidOfWorks } from '@/core/figures'
 import type { Review, Ruled, Work } from '@/core/review'
-import { placeOf, type Placed, type SaidOfWork } from '@/core/selection'
+import { placeOf, rulesOf, type Placed, type SaidOfWork } from '@/core/selection'
 import { useSession } from '@/store/provider'
 
 export interface Selected {
@@ -19,6 +19,7 @@ export function useSelected(): Selected {
   const told = useSession((s) => s.told)
   const { review, ruled } = told
   const { settlements, retrievals } = review
+  const rules = useMemo(() => rulesOf({ selectionRules: review.selectionRules }), [review.selectionRules])
   const said = useMemo(
     () => saidOfWorks(ruled.works, { settlements, retrievals }),
     [ruled.works, settlements, retrievals],
@@ -29,8 +30,8 @@ export function useSelected(): Selected {
       ruled,
       works: ruled.works.works,
       said,
-      placed: (id) => placeOf(held(ruled.byWork, id), said.get(id)),
+      placed: (id) => placeOf(held(ruled.byWork, id), said.get(id), rules),
     }),
-    [review, ruled, said],
+    [review, ruled, said, rules],
   )
 }

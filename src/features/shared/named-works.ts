@@ -1,21 +1,31 @@
-import type { Review } from '@/core/review'
+import { useMemo } from 'react'
+import { worksInGroup, type Review } from '@/core/review'
 import { useSession } from '@/store/provider'
 import { useAsked } from '@/store/use-asked'
-import { recordsDesk } from '@/workers'
+import { deskReview, recordsDesk } from '@/workers'
 
-/** The works that a kept filter or a group names now, by id. */
+/**
+ * The works that a kept filter or a group names now, by id. A group is found here, at once; a filter is asked of the desk,
+ * which is first told how the review stands, for a filter may ask for rulings and groups.
+ */
 export function useNamedWorks(review: Review, of: string | undefined): readonly string[] | undefined {
   const works = useSession((s) => s.told.ruled.works)
-  return useAsked(() => {
-    const filter = review.filters?.find((f) => `filter:${f.id}` === of)
-    const group = review.groups?.find((g) => `group:${g.id}` === of)
-    if (!works.works.length || (!filter && !group)) return undefined
-    return recordsDesk().idsOf({
-      ...(filter?.words ? { words: filter.words } : {}),
-      chosen: group ? { group: [group.id] } : (filter?.chosen ?? {}),
-      leftOut: filter?.leftOut ?? {},
-    })
-  }, [of, review.filters, review.groups, works]).value
+  const group = review.groups?.find((g) => `group:${g.id}` === of)
+  const filter = review.filters?.find((f) => `filter:${f.id}` === of)
+  const inGroup = useMemo(() => group && worksInGroup(group, works.works).map((w) => w.id), [group, works])
+  const found = useAsked(() => {
+    if (!works.works.length || !filter) return undefined
+    const asked = {
+      ...(filter.words ? { words: filter.words } : {}),
+      chosen: filter.chosen ?? {},
+      leftOut: filter.leftOut ?? {},
+    }
+    const desk = recordsDesk()
+    const { partition, choices, groups } = review
+    return desk.open(deskReview({ ...review, partition, choices, groups })).then(() => desk.idsOf(asked))
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- what else changes in a review changes no answer
+  }, [filter, review.groups, review.rulings, works]).value
+  return group ? inGroup : filter ? found : undefined
 }
 
 /** Filters and groups by their names, for choosing one. */

@@ -77,14 +77,16 @@ export type Claim =
   | Says<'Merged'>
   | (Says<'FoundOnce'> & { count: number })
   | (Says<'RemovedUnread'> & { count: number; reasons: string[] })
-  | (Says<'Read'> & { left: number; out: number; open: number; criterionIds: string[] })
+  | (Says<'Read'> & { left: number; out: number; open: number; toSettle: number; criterionIds: string[] })
   | (Says<'ReadInOrder'> & { orders: ReadingOrder[] })
-  | (Says<'Agreed'> & { kappa: boolean })
-  | (Says<'Settled'> & { how: string | undefined })
-  | (Says<'Sought'> & { count: number; notHad: number; awaited: number })
+  | (Says<'Agreed'> & { pairs: number; kappa: boolean; interval: boolean })
+  | (Says<'Settled'> & { how: string | undefined; all: boolean })
+  | (Says<'Sought'> & { count: number; notLooked: number; notHad: number; awaited: number })
   | (Says<'ReadInFull'> & {
       out: number
       open: number
+      toSettle: number
+      noText: number
       included: number
       reasons: string[]
       /** Nothing is left to read or to decide. */

@@ -1,5 +1,5 @@
 import type { FactContext } from '../facts'
-import { passSums } from '../facts/selection'
+import { pairsOf, passSums } from '../facts/selection'
 import type { Claim } from './claim'
 
 /** What was read in title and abstract and how it was ruled, then in full text; what nobody has ruled was not read. */
@@ -21,6 +21,7 @@ export function selection({ review, figures }: FactContext): Claim[] {
           left,
           out: sums.setAside,
           open: sums.open,
+          toSettle: sums.toSettle,
           criterionIds: questions('broad'),
         },
       ]
@@ -31,17 +32,41 @@ export function selection({ review, figures }: FactContext): Claim[] {
     sums.screened && orders.some((o) => o === 'chance' || o === 'likely' || o === 'year')
       ? [{ says: 'ReadInOrder', on, orders }]
       : []
-  const agreed: Claim[] = figures.agreement?.both
-    ? [{ says: 'Agreed', on, kappa: figures.agreement.kappa !== undefined }]
+  const pairs = pairsOf(figures)
+  const agreed: Claim[] = pairs.length
+    ? [
+        {
+          says: 'Agreed',
+          on,
+          pairs: pairs.length,
+          kappa: pairs.every((p) => p.kappa !== undefined),
+          interval: pairs.every((p) => p.interval !== undefined),
+        },
+      ]
     : []
   const settlements = Object.values(review.settlements ?? {}).flatMap((s) => s.broad ?? [])
   const hows = new Set(settlements.map((s) => s.how.trim()))
-  const settled: Claim[] =
-    agreed.length && settlements.length
-      ? [{ says: 'Settled', on, how: hows.size === 1 ? [...hows][0] : undefined }]
-      : []
+  const settled: Claim[] = figures.settled.broad
+    ? [
+        {
+          says: 'Settled',
+          on,
+          how: hows.size === 1 ? [...hows][0] : undefined,
+          all: !figures.conflicts.broad,
+        },
+      ]
+    : []
   const sought: Claim[] = sums.fetched
-    ? [{ says: 'Sought', on, count: sums.sought, notHad: sums.notHad, awaited: sums.awaited }]
+    ? [
+        {
+          says: 'Sought',
+          on,
+          count: sums.sought,
+          notLooked: sums.notLooked,
+          notHad: sums.notHad,
+          awaited: sums.awaited,
+        },
+      ]
     : []
   const closed: Claim[] = sums.assessed
     ? [
@@ -50,9 +75,11 @@ export function selection({ review, figures }: FactContext): Claim[] {
           on,
           out: sums.out,
           open: sums.closeOpen,
+          toSettle: sums.closeToSettle,
+          noText: sums.noText,
           included: sums.included,
           reasons: reasonsOf(sums.outReasons),
-          finished: !sums.awaited && !sums.closeOpen && !left && !sums.open,
+          finished: !left && !sums.undecided,
         },
       ]
     : []

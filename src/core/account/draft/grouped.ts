@@ -93,13 +93,24 @@ export type Grouped =
   | (Told<'stood in'> & { kind: LimitValue['kind']; by: Alike<string>[] })
   | (Told<'brought'> & { ofHits: boolean; merged: boolean; once: boolean; bare?: true })
   | (Told<'removed'> & { count: number; reasons: string[] })
-  | (Told<'read'> & { left: number; out: number; open: number; readers: number; bare?: true })
+  | (Told<'read'> & {
+      left: number
+      out: number
+      open: number
+      toSettle: number
+      readers: number
+      bare?: true
+    })
   | (Told<'questions'> & { criterionIds: string[] })
   | (Told<'in order'> & { orders: ('source' | 'year' | 'chance' | 'likely')[] })
-  | (Told<'agreed'> & { kappa: boolean; bare?: true })
-  | (Told<'settled'> & { how: string | undefined })
-  | (Told<'sought'> & { notHad: number; awaited: number })
-  | (Told<'read in full'> & Pick<ClaimOf<'ReadInFull'>, 'out' | 'open' | 'included' | 'reasons' | 'finished'>)
+  | (Told<'agreed'> & { pairs: number; kappa: boolean; interval: boolean; bare?: true })
+  | (Told<'settled'> & { how: string | undefined; all: boolean })
+  | (Told<'sought'> & { notLooked: number; notHad: number; awaited: number })
+  | (Told<'read in full'> &
+      Pick<
+        ClaimOf<'ReadInFull'>,
+        'out' | 'open' | 'toSettle' | 'noText' | 'included' | 'reasons' | 'finished'
+      >)
   | Told<'studies'>
   | (Told<'updated'> & { round: number; included: number })
 

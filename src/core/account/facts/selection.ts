@@ -1,6 +1,6 @@
 import { inWords, plural, pluralInWords, thousands } from '../../base'
 import type { Figures } from '../../figures'
-import { reasonWords, type FlowColumn, type Reason } from '../../selection'
+import { reasonWords, undecided, type FlowColumn, type Reason, type ReaderPair } from '../../selection'
 import { MISSING, type Reader } from './fact'
 
 type Sums = Pick<
@@ -9,14 +9,18 @@ type Sums = Pick<
   | 'screened'
   | 'setAside'
   | 'open'
+  | 'toSettle'
   | 'sought'
+  | 'notLooked'
   | 'notHad'
   | 'awaited'
   | 'assessed'
+  | 'noText'
   | 'closeOpen'
+  | 'closeToSettle'
   | 'out'
   | 'included'
-> & { removedReasons: Reason[]; outReasons: Reason[]; fetched: boolean }
+> & { removedReasons: Reason[]; outReasons: Reason[]; fetched: boolean; undecided: number }
 
 /** The flow of all columns and rounds in sum. */
 export function passSums({ flow, close }: Figures): Sums {
@@ -37,16 +41,21 @@ export function passSums({ flow, close }: Figures): Sums {
     screened: sum((c) => c.screened),
     setAside: sum((c) => c.setAside),
     open: sum((c) => c.open),
+    toSettle: sum((c) => c.toSettle),
     sought: sum((c) => c.sought),
+    notLooked: sum((c) => c.notLooked),
     notHad,
     awaited: sum((c) => c.awaited),
     assessed,
+    noText: sum((c) => c.noText),
     closeOpen: sum((c) => c.closeOpen),
+    closeToSettle: sum((c) => c.closeToSettle),
     out: sum((c) => c.out),
     outReasons: together((c) => c.outReasons),
     included: sum((c) => c.included),
     // Before anything was fetched or read in full, nobody sought anything yet.
     fetched: notHad > 0 || assessed > 0 || close.in > 0,
+    undecided: sum(undecided),
   }
 }
 
@@ -70,6 +79,16 @@ const forReason =
       from,
     }
   }
+/** Each two readers who ruled some of the same titles and abstracts, unseen by each other. */
+export const pairsOf = ({ agreements }: Figures): ReaderPair[] =>
+  agreements.broad.pairs.filter((p) => p.both > 0)
+
+/** Numbers of all pairs: the one, or the lowest and the highest. */
+const spread = (all: readonly number[], words: (n: number) => string): string => {
+  const sorted = [...all].sort((a, b) => a - b)
+  const ends = [...new Set([sorted[0], sorted.at(-1)].flatMap((n) => (n === undefined ? [] : words(n))))]
+  return ends.join(' to ')
+}
 const two = (n: number): string => `${n < 0 ? '−' : ''}${Math.abs(n).toFixed(2)}`
 
 /** Facts of the rulings. */
@@ -99,37 +118,62 @@ export const SELECTION: Record<string, Reader> = {
     stage: 'selection',
     from: 'works nobody has ruled',
   }),
-  'agreed.both': (c) => ({
-    text: plural(c.figures.agreement?.both ?? 0, 'work'),
-    missing: !c.figures.agreement?.both,
-    stage: 'selection',
-    from: 'works on which two readers ruled',
-  }),
-  'agreed.share': (c) => ({
-    text: `${((c.figures.agreement?.agreed ?? 0) * 100).toFixed(1)} %`,
-    missing: c.figures.agreement?.agreed === undefined,
-    stage: 'selection',
-    from: 'what two readers said of the same works',
-  }),
-  'agreed.kappa': (c) => {
-    const { kappa, interval } = c.figures.agreement ?? {}
+  'broad.toSettle': number((s) => s.toSettle, 'works ruled differently and not settled'),
+  'agreed.both': (c) => {
+    const all = pairsOf(c.figures).map((p) => p.both)
     return {
-      text: kappa === undefined || !interval ? '' : two(kappa),
-      missing: kappa === undefined,
+      text: all.length === 1 ? plural(all[0]!, 'work') : `${spread(all, thousands)} works`,
+      missing: !all.length,
       stage: 'selection',
-      from: 'what two readers said of the same works',
+      from: 'works on which two readers ruled',
+    }
+  },
+  'agreed.pairs': (c) => ({
+    text: pluralInWords(pairsOf(c.figures).length, 'pair'),
+    stage: 'selection',
+    from: 'readers who ruled the same works',
+  }),
+  'agreed.share': (c) => {
+    const all = pairsOf(c.figures).flatMap((p) => p.agreed ?? [])
+    return {
+      text: `${spread(all, (n) => (n * 100).toFixed(1))} %`,
+      missing: !all.length,
+      stage: 'selection',
+      from: 'what readers said first of the same works',
+    }
+  },
+  'agreed.kappa': (c) => {
+    const all = pairsOf(c.figures).flatMap((p) => p.kappa ?? [])
+    return {
+      text: spread(all, two),
+      missing: !all.length,
+      stage: 'selection',
+      from: 'what readers said first of the same works',
     }
   },
   'agreed.interval': (c) => {
-    const { interval } = c.figures.agreement ?? {}
+    const [pair] = pairsOf(c.figures)
     return {
-      text: interval ? `${two(interval[0])} to ${two(interval[1])}` : MISSING,
-      missing: !interval,
+      text: pair?.interval ? `${two(pair.interval[0])} to ${two(pair.interval[1])}` : MISSING,
+      missing: !pair?.interval,
       stage: 'selection',
-      from: 'what two readers said of the same works',
+      from: 'what readers said first of the same works',
     }
   },
-  'texts.sought': works((s) => s.sought, 'works whose full text was sought'),
+  'settled.n': (c) => ({
+    text: inWords(c.figures.settled.broad),
+    stage: 'selection',
+    from: 'works ruled differently and settled',
+  }),
+  'settled.of': (c) => ({
+    text: plural(c.figures.settled.broad + c.figures.conflicts.broad, 'work'),
+    stage: 'selection',
+    from: 'works ruled differently',
+  }),
+  'texts.sought': works((s) => s.sought, 'works that passed titles and abstracts'),
+  'texts.notLooked': number((s) => s.notLooked, 'full texts that nobody has looked for'),
+  'texts.noText': number((s) => s.noText, 'works ruled on a full text of which none is noted'),
+  'close.toSettle': number((s) => s.closeToSettle, 'full texts ruled differently and not settled'),
   'texts.notHad': number((s) => s.notHad, 'full texts that were not to be had'),
   'texts.awaited': number((s) => s.awaited, 'full texts that are awaited or unread'),
   'texts.read': works((s) => s.assessed, 'the rulings of the close pass'),

@@ -46,8 +46,8 @@ export interface Beside {
   side?: ((digest: string) => SideTaken | undefined) | undefined
 }
 
-/** Of a kept state: of the entries that it was read from, and of its own (1: rulings lie in buckets). */
-const FORM = SCHEMA_VERSION * 10 + 1
+/** Of a kept state: of the entries that it was read from, and of its own (2: rulings lie in buckets, with their times). */
+const FORM = SCHEMA_VERSION * 10 + 2
 /** Commands that are read or done between two breaths of a fold in steps. */
 const STEP = 500
 /** Marks lie this far apart: close at the end, where one undoes, and far apart before. */

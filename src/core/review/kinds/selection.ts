@@ -1,6 +1,7 @@
 import { z } from 'zod'
 import { held } from '../../base'
-import { putRuling } from '../put-ruling'
+import { askedNow } from '../asked'
+import { firstOf, putRuling } from '../put-ruling'
 import {
   Contact,
   CriteriaVersion,
@@ -28,15 +29,18 @@ export const SELECTION_KINDS = {
   'ruling.set': kind({
     ...PLAIN,
     schema: Ruling,
-    apply: (r, p) => {
+    apply: (r, p, { at }) => {
       const key = `${p.pass}/${p.reader}`
+      const first = firstOf([p.recordId, ...(p.replaces ?? [])].map((id) => held(r.rulings, id)?.[key]))
       // What this one replaces no longer replaces it.
       for (const id of p.replaces ?? []) {
         const earlier = held(r.rulings, id)?.[key]
         if (earlier?.replaces?.includes(p.recordId))
           earlier.replaces = earlier.replaces.filter((other) => other !== p.recordId)
       }
-      putRuling(r, key, p)
+      // Where it was not noted what was asked, it was what stood there then; a side journal does not know.
+      const asked = p.asked ?? askedNow(r, p.pass)
+      putRuling(r, key, { ...p, at, ...(asked ? { asked } : {}), ...(first ? { first } : {}) })
     },
     place: (p) => atStage('selection', `work:${p.recordId}`),
     words: said('work ruled'),
@@ -64,10 +68,13 @@ export const SELECTION_KINDS = {
   'ruling.many': kind({
     ...PLAIN,
     schema: RulingOfMany,
-    apply: (r, { records, pass, reader, verdict, because }) => {
+    apply: (r, { records, pass, reader, verdict, because }, { at }) => {
       const key = `${pass}/${reader}`
-      for (const recordId of records)
-        putRuling(r, key, { recordId, pass, reader, verdict, reason: because, unread: true })
+      for (const recordId of records) {
+        const first = firstOf([held(r.rulings, recordId)?.[key]])
+        const ruling = { recordId, pass, reader, verdict, reason: because, unread: true as const, at }
+        putRuling(r, key, { ...ruling, ...(first ? { first } : {}) })
+      }
     },
     place: (p) => atStage('selection', `work:${p.records[0]}`),
     words: said('works ruled together'),
@@ -76,10 +83,10 @@ export const SELECTION_KINDS = {
   'ruling.settle': kind({
     ...PLAIN,
     schema: Settlement,
-    apply: (r, p) => {
+    apply: (r, p, { at }) => {
       const { also = [], ...one } = p
       const all = (r.settlements ??= {})
-      for (const recordId of [p.recordId, ...also]) (all[recordId] ??= {})[p.pass] = { ...one, recordId }
+      for (const recordId of [p.recordId, ...also]) (all[recordId] ??= {})[p.pass] = { ...one, recordId, at }
     },
     place: (p) => atStage('selection', `work:${p.recordId}`),
     words: said('rulings settled'),
@@ -110,8 +117,8 @@ export const SELECTION_KINDS = {
   'retrieval.set': kind({
     ...PLAIN,
     schema: Retrieval,
-    apply: (r, p) => {
-      ;(r.retrievals ??= {})[p.recordId] = p
+    apply: (r, p, { at, by }) => {
+      ;(r.retrievals ??= {})[p.recordId] = { ...p, at, who: by }
     },
     blobs: (p) => (p.file ? [p.file.digest] : []),
     place: (p) => atStage('selection', `work:${p.recordId}`),

@@ -6,6 +6,7 @@ export {
   rulingsInSteps,
   ruledBefore,
   workOf,
+  worksInGroup,
   type Ruled,
   type RulingsByWork,
   type WorkRuling,

@@ -1,5 +1,5 @@
 import { drain, held, heldApart, heldNames, keptFor, withHeld, type Buckets } from '../../base'
-import type { Review, Ruling } from '../values'
+import type { Group, Review, Ruling } from '../values'
 import type { Work, Works } from './works'
 
 /** What one reader said of a work in a pass. */
@@ -27,6 +27,12 @@ const workOfRecord = keptFor(
 /** The work behind a record. */
 export const workOf = (works: readonly Work[], recordId: string): Work | undefined =>
   workOfRecord(works).get(recordId)
+
+/** The works of a group, in their order; a record that belongs to no work any more is passed over. */
+export function worksInGroup(group: Pick<Group, 'records'>, works: readonly Work[]): Work[] {
+  const ids = new Set(group.records.flatMap((id) => workOf(works, id)?.id ?? []))
+  return works.filter((w) => ids.has(w.id))
+}
 
 /**
  * What was said of each work: the rulings of its records united. One that another of the same reader replaces does not

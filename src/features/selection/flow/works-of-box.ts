@@ -1,19 +1,22 @@
 import { waysOf } from '@/core/figures'
-import type { Flow, Place } from '@/core/selection'
+import { PASSED, type Flow, type Place } from '@/core/selection'
 import type { Selected } from '../use-selected'
 
 const PLACES: Readonly<Record<string, readonly Place[]>> = {
   removed: ['removed'],
   unread: ['unread'],
-  screened: ['set aside', 'open', 'sought', 'not had', 'close open', 'out', 'included'],
+  screened: ['set aside', 'open', 'to settle', ...PASSED],
   'set aside': ['set aside'],
   open: ['open'],
-  sought: ['sought', 'not had', 'close open', 'out', 'included'],
+  'to settle': ['to settle'],
+  sought: PASSED,
   'not had': ['not had'],
+  'not looked': ['to be sought'],
   awaited: ['sought'],
-  assessed: ['close open', 'out', 'included'],
+  assessed: ['close open', 'close to settle', 'out', 'included'],
   out: ['out'],
   'close open': ['close open'],
+  'close to settle': ['close to settle'],
   included: ['included'],
 }
 

@@ -1,7 +1,8 @@
 'use client'
 import { Button, Input, Modal, Select } from 'antd'
 import { useState, type ReactNode } from 'react'
-import { held, plural } from '@/core/base'
+import { plural } from '@/core/base'
+import { notRuledBy, ruleMany } from '@/core/doing'
 import type { PassName } from '@/core/review'
 import { useSession, useStore } from '@/store/provider'
 import { namedWorks, useNamedWorks } from '../../shared/named-works'
@@ -9,7 +10,7 @@ import type { Selected } from '../use-selected'
 
 /** Ruling many works out as one deed, which a filter or a group names; nobody reads them, and the flow says so. */
 export function useMany(pass: PassName, selected: Selected): { open: () => void; dialog: ReactNode } {
-  const { act, deed, inName } = useStore()
+  const { doIt, deed, inName } = useStore()
   const person = useSession((s) => s.person)
   const { review, ruled } = selected
   const [shown, setShown] = useState(false)
@@ -17,20 +18,12 @@ export function useMany(pass: PassName, selected: Selected): { open: () => void;
   const [because, setBecause] = useState('')
   const found = useNamedWorks(review, shown ? of : undefined)
   const options = namedWorks(review)
-  const left = found?.filter((id) => !held(ruled.byWork, id)?.[`${pass}/${person}`])
+  const left = found && notRuledBy(person, pass, found, ruled)
   const rule = (): void => {
     if (!left?.length || !because.trim()) return
     inName(() => {
-      deed(
-        act('ruling.many', {
-          records: left,
-          pass,
-          reader: person,
-          verdict: 'out',
-          because: because.trim(),
-          which: options.find((o) => o.value === of)?.label ?? '',
-        }),
-      )
+      const which = options.find((o) => o.value === of)?.label ?? ''
+      deed(doIt(ruleMany, { ids: left, ruled, pass, because, which }))
       setShown(false)
       setBecause('')
       setOf(undefined)

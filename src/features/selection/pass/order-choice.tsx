@@ -2,6 +2,7 @@
 import { Select } from 'antd'
 import type { ReadingOrder } from '@/core/review'
 import type { Sureness } from '@/core/selection'
+import { leaveChoice } from '@/store/leave-field'
 import type { Order } from './use-order'
 
 const ORDERS: Record<ReadingOrder, string> = {
@@ -36,7 +37,10 @@ export function OrderChoice({ order }: { order: Order }) {
                 : ORDERS[value],
             disabled: value === 'likely' && order.likelyFrom !== undefined,
           }))}
-          onChange={order.choose}
+          onChange={(chosen: ReadingOrder) => {
+            order.choose(chosen)
+            leaveChoice()
+          }}
         />
       </label>
       {order.chosen === 'likely' && (

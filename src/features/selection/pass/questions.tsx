@@ -1,12 +1,9 @@
-import type { Answer, Criterion } from '@/core/review'
+import { leadsOut, type Answer, type Criterion } from '@/core/review'
 import { KeyHint } from '../../shared/key-hint'
 
 const ANSWERS: readonly Answer[] = ['yes', 'no', 'cannot tell']
 
-/** The answer by which a question rules a work out. */
-export const rulesOut = (c: Criterion): Answer => (c.sense === 'in' ? 'no' : 'yes')
-
-/** The criteria of a pass as questions, each answered for itself; the answer that rules out says so. */
+/** The criteria of a pass as questions, each answered for itself; the answer that leads out shows it. */
 export function Questions({
   criteria,
   answers,
@@ -14,20 +11,19 @@ export function Questions({
 }: {
   criteria: readonly Criterion[]
   answers: Readonly<Record<string, Answer>>
-  answer: (criterion: Criterion, answer: Answer) => void
+  answer: (criterion: Criterion, answer: Answer | undefined) => void
 }) {
   if (!criteria.length)
     return (
       <p className="sub">
-        Questions for this pass, written under Question, would stand here: each with a key that rules out by
-        it.
+        Questions for this pass, written under Question, would stand here: each with a key that answers it.
       </p>
     )
   return (
     <ol className="questions">
       {criteria.map((c) => (
         <li key={c.id}>
-          <KeyHint of={`out-${c.id}`} />
+          <KeyHint of={`answer-${c.id}`} />
           <span className="question-words">{c.text}</span>
           <span className="question-answers" role="group" aria-label={`Answers to: ${c.text}`}>
             {ANSWERS.map((a) => (
@@ -35,11 +31,11 @@ export function Questions({
                 key={a}
                 className="plain"
                 aria-pressed={answers[c.id] === a}
-                title={a === rulesOut(c) ? 'rules the work out' : undefined}
-                onClick={() => answer(c, a)}
+                title={a === leadsOut(c) ? 'leads out of the review' : undefined}
+                onClick={() => answer(c, answers[c.id] === a ? undefined : a)}
               >
                 {a}
-                {a === rulesOut(c) && <span className="sub"> · out</span>}
+                {a === leadsOut(c) && <span className="sub"> · leads out</span>}
               </button>
             ))}
           </span>

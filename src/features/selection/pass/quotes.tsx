@@ -1,18 +1,19 @@
 'use client'
 import { Input } from 'antd'
 import { useState } from 'react'
+import { dropQuote, keepQuote } from '@/core/doing'
 import type { Review, Work } from '@/core/review'
 import { useStore } from '@/store/provider'
 
 /** Words of a full text that are kept, each with where it stands. */
 export function Quotes({ work, review }: { work: Work; review: Review }) {
-  const { act, deed, newId } = useStore()
+  const { doIt, deed } = useStore()
   const [text, setText] = useState('')
   const [page, setPage] = useState('')
   const own = (review.quotes ?? []).filter((q) => work.records.includes(q.recordId))
   const keep = (): void => {
     if (!text.trim()) return
-    deed(act('quote.set', { id: newId(), recordId: work.id, text: text.trim(), page: page.trim() }))
+    deed(doIt(keepQuote, { recordId: work.id, text, page }))
     setText('')
     setPage('')
   }
@@ -21,7 +22,7 @@ export function Quotes({ work, review }: { work: Work; review: Review }) {
       {own.map((q) => (
         <p key={q.id}>
           “{q.text}”{q.page && <span className="sub"> p. {q.page}</span>}{' '}
-          <button className="plain link sub" onClick={() => deed(act('quote.remove', { id: q.id }))}>
+          <button className="plain link sub" onClick={() => deed(doIt(dropQuote, { id: q.id }))}>
             away
           </button>
         </p>

@@ -1,47 +1,42 @@
 'use client'
-import { Button, Input, Modal } from 'antd'
 import { useState, type ReactNode } from 'react'
-import type { Criterion } from '@/core/review'
+import { thousands } from '@/core/base'
+import type { PassName } from '@/core/review'
+import { reasonsOffered } from '@/core/selection'
+import { ChooseDialog } from '../../shared/choose-dialog'
+import type { Selected } from '../use-selected'
 
-/** Asks for the one main reason of a work that goes out: a question, or words. */
+export type ReasonTaken = { criterionId?: string; reason?: string }
+
+/** Asks for the one main reason of a work that goes out: a question of either pass, words given before, or others. */
 export function useReason(
-  criteria: readonly Criterion[],
-  take: (reason: { criterionId?: string; reason?: string }) => void,
-): { open: () => void; dialog: ReactNode } {
-  const [shown, setShown] = useState(false)
-  const [words, setWords] = useState('')
-  const chosen = (reason: { criterionId?: string; reason?: string }): void => {
-    setShown(false)
-    setWords('')
-    take(reason)
-  }
+  { review, ruled }: Selected,
+  pass: PassName,
+): { ask: (take: (reason: ReasonTaken) => void) => void; dialog: ReactNode } {
+  const [asked, setAsked] = useState<{ take: (reason: ReasonTaken) => void }>()
+  const choices = asked
+    ? reasonsOffered(review, ruled, pass).map(({ criterionId, reason, words, given }) => ({
+        words,
+        ...(given
+          ? { beside: `given ${thousands(given)} times`.replace(/^given 1 times$/, 'given once') }
+          : {}),
+        take: () => asked.take(criterionId === undefined ? { reason: reason! } : { criterionId }),
+      }))
+    : []
   return {
-    open: () => setShown(true),
+    ask: (take) => setAsked({ take }),
     dialog: (
-      <Modal
-        open={shown}
+      <ChooseDialog
+        open={asked !== undefined}
         title="Out, by which main reason?"
-        footer={null}
-        width={440}
-        onCancel={() => setShown(false)}
-        destroyOnHidden
-      >
-        {criteria.map((c) => (
-          <p key={c.id} className="reason-line">
-            <Button size="small" onClick={() => chosen({ criterionId: c.id })}>
-              {c.text}
-            </Button>
-          </p>
-        ))}
-        <Input
-          autoFocus
-          placeholder="another reason, and Enter"
-          aria-label="Another reason"
-          value={words}
-          onChange={(e) => setWords(e.target.value)}
-          onPressEnter={() => words.trim() && chosen({ reason: words })}
-        />
-      </Modal>
+        choices={choices}
+        other={{
+          label: 'Another reason',
+          placeholder: 'another reason, and Enter',
+          take: (reason) => asked?.take({ reason }),
+        }}
+        close={() => setAsked(undefined)}
+      />
     ),
   }
 }

@@ -2,7 +2,7 @@
 import { InputNumber, Modal } from 'antd'
 import { useState, type ReactNode } from 'react'
 import { plural } from '@/core/base'
-import { chanceOrder } from '@/core/selection'
+import { drawSample } from '@/core/doing'
 import { useStore } from '@/store/provider'
 import type { Selected } from '../use-selected'
 
@@ -14,7 +14,7 @@ export function useSample(
   { works, placed }: Selected,
   read: (which: string) => void,
 ): { open: () => void; dialog: ReactNode } {
-  const { actAll, deed, newId } = useStore()
+  const { doIt, deed, newId } = useStore()
   const [shown, setShown] = useState(false)
   const [count, setCount] = useState(50)
   // Looked for only where somebody asks: it goes through all works.
@@ -22,18 +22,8 @@ export function useSample(
   const most = Math.min(count, left.length)
   const draw = (): void => {
     if (!most) return
-    const id = newId()
-    const drawn = chanceOrder(
-      left.map((w) => w.id),
-      newId(),
-    ).slice(0, most)
-    const records = drawn.map((n) => left[n]!.records[0]!)
-    deed(
-      actAll([
-        { kind: 'group.set', payload: { id, name: `sample of ${most}` } },
-        { kind: 'group.put', payload: { id, records, in: true } },
-      ]).then(() => read(`group:${id}`)),
-    )
+    const group = newId()
+    deed(doIt(drawSample, { from: left, count: most, group }).then(() => read(`group:${group}`)))
     setShown(false)
   }
   return {

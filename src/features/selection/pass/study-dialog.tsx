@@ -1,6 +1,7 @@
 import { Button, Input, Modal, Select } from 'antd'
 import { useMemo, useState, type ReactNode } from 'react'
 import { plural } from '@/core/base'
+import { bindStudy, partStudy } from '@/core/doing'
 import type { Work } from '@/core/review'
 import { useStore } from '@/store/provider'
 import { useAsked } from '@/store/use-asked'
@@ -12,7 +13,7 @@ export function useStudy(
   work: Work | undefined,
   selected: Selected,
 ): { open: () => void; dialog: ReactNode; name: string | undefined } {
-  const { act, deed, newId } = useStore()
+  const { doIt, deed } = useStore()
   const { review, works, placed } = selected
   const [shown, setShown] = useState(false)
   const [others, setOthers] = useState<string[]>([])
@@ -29,7 +30,7 @@ export function useStudy(
   )
   const bind = (): void => {
     if (!work || !others.length || !name.trim()) return
-    deed(act('study.bind', { id: own?.id ?? newId(), name: name.trim(), records: [work.id, ...others] }))
+    deed(doIt(bindStudy, { id: own?.id, name, ids: [work.id, ...others] }))
     setShown(false)
   }
   return {
@@ -77,7 +78,7 @@ export function useStudy(
             {own && (
               <Button
                 onClick={() => {
-                  deed(act('study.part', { id: own.id }))
+                  deed(doIt(partStudy, { id: own.id }))
                   setShown(false)
                 }}
               >

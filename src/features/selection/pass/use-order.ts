@@ -1,4 +1,5 @@
 import { useMemo } from 'react'
+import { chooseOrder } from '@/core/doing'
 import type { OrderChosen, PassName, Work } from '@/core/review'
 import { OFFERED_FROM, type Sureness } from '@/core/selection'
 import { useStore } from '@/store/provider'
@@ -28,7 +29,7 @@ export function learnable({ works, placed }: Selected): Record<string, 'in' | 'o
 
 /** The works of a pass in the order in which they are read; what was chosen last in the journal holds. */
 export function useOrder(pass: PassName, selected: Selected): Order {
-  const { act, deed, newId, now } = useStore()
+  const { doIt, deed } = useStore()
   const { review, works } = selected
   const last = review.orders?.findLast((o) => o.pass === pass)
   const order = last?.order ?? 'source'
@@ -61,15 +62,7 @@ export function useOrder(pass: PassName, selected: Selected): Order {
       missing.in || missing.out
         ? `after ${missing.in ? `${missing.in} more in` : ''}${missing.in && missing.out ? ' and ' : ''}${missing.out ? `${missing.out} more out` : ''}`
         : undefined,
-    choose: (chosen) =>
-      deed(
-        act('order.choose', {
-          pass,
-          order: chosen,
-          at: now(),
-          ...(chosen === 'chance' ? { seed: newId().slice(0, 8) } : {}),
-        }),
-      ),
+    choose: (chosen) => deed(doIt(chooseOrder, { pass, order: chosen })),
   }
 }
 

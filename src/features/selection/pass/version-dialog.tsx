@@ -2,21 +2,28 @@
 import { Input, Modal } from 'antd'
 import { useState, type ReactNode } from 'react'
 import { plural } from '@/core/base'
-import type { Review } from '@/core/review'
+import { nameCriteria } from '@/core/doing'
+import { nameOfPerson, questionsOf, type PassName } from '@/core/review'
+import { touchedByChange } from '@/core/selection'
 import { useStore } from '@/store/provider'
+import type { Selected } from '../use-selected'
 
 /** Giving the criteria, as they stand, a name: what is ruled from then on is ruled under it. */
-export function useCriteriaVersion(review: Review): { open: () => void; dialog: ReactNode } {
-  const { act, deed, newId, now } = useStore()
+export function useCriteriaVersion(
+  { review, ruled }: Selected,
+  pass: PassName,
+): { open: () => void; dialog: ReactNode } {
+  const { doIt, deed } = useStore()
   const [shown, setShown] = useState(false)
   const [name, setName] = useState('')
   const keep = (): void => {
     if (!name.trim()) return
-    deed(act('criteria.version', { id: newId(), name: name.trim(), at: now() }))
+    deed(doIt(nameCriteria, { name }))
     setName('')
     setShown(false)
   }
-  const asked = review.criteria.filter((c) => c.text.trim()).length
+  const asked = questionsOf(review, 'broad').length + questionsOf(review, 'close').length
+  const touched = shown ? touchedByChange(review, ruled, pass) : []
   return {
     open: () => setShown(true),
     dialog: (
@@ -31,8 +38,13 @@ export function useCriteriaVersion(review: Review): { open: () => void; dialog: 
         destroyOnHidden
       >
         <p className="sub">
-          {plural(asked, 'question')} as they stand now. What you rule from here on is ruled under this
-          version; what was ruled before can be listed and looked at again.
+          {plural(asked, 'question')} as they stand now. What is ruled from here on is ruled under this
+          version.{' '}
+          {touched.length
+            ? `Asked again are the rulings that hung on what reads otherwise now, and no others: ${touched
+                .map((t) => `${plural(t.rulings, 'ruling')} of ${nameOfPerson(review, t.reader)}`)
+                .join(', ')}. They can be chosen under Works.`
+            : 'No ruling of this pass hung on other words, so none is asked again.'}
         </p>
         <Input
           autoFocus

@@ -1,6 +1,7 @@
 'use client'
 import { Button } from 'antd'
 import type { Rec } from '@/core/records'
+import { keepText } from '@/core/doing'
 import type { Retrieval, Work } from '@/core/review'
 import { useStore } from '@/store/provider'
 import { useFilePick } from '@/ui/file-pick'
@@ -54,17 +55,16 @@ type StoreOf = ReturnType<typeof useStore>
 
 /** Lays a full text down beside the journal and notes that it is here. */
 export async function keepFullText(
-  { lay, act }: StoreOf,
+  { lay, doIt }: StoreOf,
   recordId: string,
   file: File,
   before: Retrieval | undefined,
 ): Promise<void> {
   const bytes = new Uint8Array(await file.arrayBuffer())
   await lay(async ({ keepBytes }) =>
-    act('retrieval.set', {
-      ...before,
+    doIt(keepText, {
       recordId,
-      state: 'have',
+      before,
       file: {
         name: file.name,
         mediaType: file.type || 'application/octet-stream',

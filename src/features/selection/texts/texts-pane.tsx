@@ -1,10 +1,11 @@
 'use client'
-import { App, Button, Input } from 'antd'
+import { App, Button } from 'antd'
 import { useMemo, useState } from 'react'
 import { messageOf, plural } from '@/core/base'
 import { whereFrom, whoAndWhen, type Rec } from '@/core/records'
 import { RETRIEVAL_STATES, type Retrieval } from '@/core/review'
-import { LOAN_DAYS, mostPressing, workingDaysAfter } from '@/core/selection'
+import { retrieve } from '@/core/doing'
+import { mostPressing, PASSED } from '@/core/selection'
 import { useActions, type Action } from '@/store/actions'
 import { useStore } from '@/store/provider'
 import { useAsked } from '@/store/use-asked'
@@ -16,7 +17,9 @@ import type { Selected } from '../use-selected'
 import { saveWord } from '../../shared/word-files'
 import { libraryDocument, loansCalendar, toLibrary } from './hand-out'
 import { keepFullText } from './full-text'
+import { DayField } from '@/ui/day-field'
 import { STATE_WORDS } from './states'
+import { useWhyNot } from './why-not-dialog'
 
 const KEYS: Readonly<Record<Retrieval['state'], string>> = {
   wanted: '1',
@@ -38,17 +41,11 @@ interface Row {
 /** The full texts that are sought: where each stands, overdue loans first, set by key. */
 export function TextsPane({ selected }: { selected: Selected }) {
   const store = useStore()
-  const { act, deed, now } = store
+  const { doIt, deed, now } = store
   const { message } = App.useApp()
   const { review, works, said, placed } = selected
   const today = now().slice(0, 10)
-  const sought = useMemo(
-    () =>
-      works.filter(({ id }) =>
-        ['sought', 'not had', 'close open', 'out', 'included'].includes(placed(id).place),
-      ),
-    [works, placed],
-  )
+  const sought = useMemo(() => works.filter(({ id }) => PASSED.includes(placed(id).place)), [works, placed])
   const { value: records, failed } = useAsked(
     () => (sought.length ? recordsDesk().shown(sought.map((w) => w.id)) : undefined),
     [sought],
@@ -78,22 +75,15 @@ export function TextsPane({ selected }: { selected: Selected }) {
     rows.findIndex((r) => r.id === chosen),
   )
   const row = rows[at]
-  const set = (state: Retrieval['state'], more: Partial<Retrieval> = {}): void => {
+  const set = (state: Retrieval['state'], more: { due?: string; why?: string } = {}): void => {
     if (!row) return
-    const { asked, due: _due, why: _why, ...before } = row.retrieval ?? { recordId: row.id }
-    // A loan that is asked for already keeps the day on which it was.
-    const since = row.state === 'loan asked' && asked ? asked : today
     setChosen(row.id)
-    deed(
-      act('retrieval.set', {
-        ...before,
-        recordId: row.id,
-        state,
-        ...(state === 'loan asked' ? { asked: since, due: workingDaysAfter(since, LOAN_DAYS) } : {}),
-        ...more,
-      }),
-    )
+    deed(doIt(retrieve, { recordId: row.id, before: row.retrieval, state, ...more }))
   }
+  // What is not to be had has a reason; it is asked for with the key.
+  const why = useWhyNot((given) => set('not to be had', { why: given }))
+  const press = (state: Retrieval['state']): void =>
+    state === 'not to be had' ? why.ask(rows.flatMap((r) => r.retrieval?.why ?? [])) : set(state)
   const attach = useFilePick(
     'Full text',
     '.pdf,.html,.txt,.docx',
@@ -111,7 +101,7 @@ export function TextsPane({ selected }: { selected: Selected }) {
       label: `Full text: ${STATE_WORDS[state]}`,
       key: KEYS[state],
       when: () => row !== undefined,
-      run: () => set(state),
+      run: () => press(state),
     })),
     {
       id: 'text-attach',
@@ -216,7 +206,7 @@ export function TextsPane({ selected }: { selected: Selected }) {
               size="small"
               type={row.state === state ? 'primary' : 'default'}
               aria-pressed={row.state === state}
-              onClick={() => set(state)}
+              onClick={() => press(state)}
             >
               {STATE_WORDS[state]}
               <KeyHint of={`text-${state}`} />
@@ -224,19 +214,8 @@ export function TextsPane({ selected }: { selected: Selected }) {
           ))}
           {row.state === 'loan asked' && (
             <label className="sub">
-              due{' '}
-              <Input
-                size="small"
-                type="date"
-                aria-label="Due on"
-                style={{ width: 140 }}
-                value={row.due ?? ''}
-                onChange={(e) => e.target.value && set('loan asked', { due: e.target.value })}
-              />
+              due <DayField label="Due on" value={row.due} set={(due) => due && set('loan asked', { due })} />
             </label>
-          )}
-          {row.state === 'not to be had' && (
-            <Why key={row.id} row={row} set={(why) => set('not to be had', { why })} />
           )}
           <Button size="small" onClick={attach.open}>
             Attach its file
@@ -245,22 +224,7 @@ export function TextsPane({ selected }: { selected: Selected }) {
           {attach.input}
         </div>
       )}
+      {why.dialog}
     </div>
-  )
-}
-
-function Why({ row, set }: { row: Row; set: (why: string) => void }) {
-  const [text, setText] = useState(row.retrieval?.why ?? '')
-  return (
-    <Input
-      size="small"
-      style={{ width: 220 }}
-      placeholder="why, and Enter"
-      aria-label="Why it was not to be had"
-      value={text}
-      onChange={(e) => setText(e.target.value)}
-      onPressEnter={() => set(text.trim())}
-      onBlur={() => text.trim() !== (row.retrieval?.why ?? '') && set(text.trim())}
-    />
   )
 }

@@ -15,7 +15,9 @@ export function Following({ source, selected }: { source: Source; selected: Sele
   const [busy, setBusy] = useState(false)
   const steps = (review.steps ?? []).filter((s) => s.sourceId === source.id)
   const followedOnce = new Set(steps.flatMap((s) => s.of))
-  const kept = works.filter(({ id }) => ['sought', 'close open', 'included'].includes(placed(id).place))
+  const kept = works.filter(({ id }) =>
+    ['to be sought', 'sought', 'close open', 'included'].includes(placed(id).place),
+  )
   const next = kept.filter((w) => !w.records.some((id) => followedOnce.has(id)))
   const cited = source.kind === 'reference lists'
   const run = async (): Promise<void> => {

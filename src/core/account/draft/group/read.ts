@@ -26,7 +26,7 @@ export function screening(claims: readonly Claim[], readers: number): Grouped[] 
       count,
       reasons,
     })),
-    ...ofKind(claims, 'Read').map(({ on, left, out, open }): Grouped => ({
+    ...ofKind(claims, 'Read').map(({ on, left, out, open, toSettle }): Grouped => ({
       ...screened,
       tells: 'read',
       on,
@@ -34,6 +34,7 @@ export function screening(claims: readonly Claim[], readers: number): Grouped[] 
       left,
       out,
       open,
+      toSettle,
       readers,
     })),
     ...ofKind(claims, 'ReadInOrder').map(({ on, orders }): Grouped => ({
@@ -45,14 +46,22 @@ export function screening(claims: readonly Claim[], readers: number): Grouped[] 
     ...ofKind(claims, 'Read')
       .filter((c) => c.criterionIds.length)
       .map(({ on, criterionIds }): Grouped => ({ ...screened, tells: 'questions', on, criterionIds })),
-    ...ofKind(claims, 'Agreed').map(({ on, kappa }): Grouped => ({
+    ...ofKind(claims, 'Agreed').map(({ on, pairs, kappa, interval }): Grouped => ({
       ...screened,
       tells: 'agreed',
       on,
       core: true,
+      pairs,
       kappa,
+      interval,
     })),
-    ...ofKind(claims, 'Settled').map(({ on, how }): Grouped => ({ ...screened, tells: 'settled', on, how })),
+    ...ofKind(claims, 'Settled').map(({ on, how, all }): Grouped => ({
+      ...screened,
+      tells: 'settled',
+      on,
+      how,
+      all,
+    })),
   ]
 }
 
@@ -62,21 +71,24 @@ export function judging(claims: readonly Claim[]): Grouped[] {
   return [
     ...ofKind(claims, 'Sought')
       .filter((c) => c.count > 0)
-      .map(({ on, notHad, awaited }): Grouped => ({
+      .map(({ on, notLooked, notHad, awaited }): Grouped => ({
         ...judged,
         tells: 'sought',
         on,
         core: true,
+        notLooked,
         notHad,
         awaited,
       })),
-    ...read.map(({ on, out, open, included, reasons, finished }): Grouped => ({
+    ...read.map(({ on, out, open, toSettle, noText, included, reasons, finished }): Grouped => ({
       ...judged,
       tells: 'read in full',
       on: [...new Set([...on, ...evidence(read)])],
       core: true,
       out,
       open,
+      toSettle,
+      noText,
       included,
       reasons,
       finished,

@@ -48,14 +48,19 @@ export const READ = {
       `{^broad.removed} ${were(count)} removed before anything was read${for_}.`,
     ]
   },
-  read: ({ left, out, open, readers, bare }: GroupedOf<'read'>, say: Say, { review }: FactContext) => {
+  read: (
+    { left, out, open, toSettle, readers, bare }: GroupedOf<'read'>,
+    say: Say,
+    { review }: FactContext,
+  ) => {
     const setAside = out ? `{broad.out} ${were(out)} set aside` : 'none was set aside'
     const kept = `{broad.in} went on to full text, ${setAside}`
-    const undecided = open ? `, {broad.unsure} ${are(open)} open` : ''
+    const settle = toSettle ? '{broad.toSettle} ruled differently and not settled yet' : ''
+    const undecided = `${open ? `, {broad.unsure} ${are(open)} open` : ''}${settle && `, ${settle}`}`
     const rest = left
       ? `${kept}${undecided}, and {broad.left} ${bare ? 'unread' : `${are(left)} still to be read`}.`
-      : open
-        ? `${kept} and {broad.unsure} left open.`
+      : open || toSettle
+        ? `${kept}${open && toSettle ? ', {broad.unsure} left open' : open ? ' and {broad.unsure} left open' : ''}${settle && ` and ${settle}`}.`
         : `{broad.in} went on to full text and ${setAside}.`
     const of = left ? '{broad.ruled} of {works}' : '{broad.read}'
     const passive = left
@@ -101,8 +106,15 @@ export const READ = {
       [`Works were read ${words}.`, `They were read ${words}.`],
     )
   },
-  agreed: ({ kappa, bare }: GroupedOf<'agreed'>) => {
-    const interval = bare ? '' : ', 95 % interval {agreed.interval}'
+  agreed: ({ pairs, kappa, interval: known, bare }: GroupedOf<'agreed'>) => {
+    if (pairs > 1) {
+      const also = kappa ? ' (Cohen’s kappa {agreed.kappa})' : ''
+      return [
+        `{^agreed.pairs} of readers ruled the same {agreed.both} and agreed on {agreed.share}${also}.`,
+        `On the same {agreed.both}, {agreed.pairs} of readers agreed in {agreed.share} of cases${also}.`,
+      ]
+    }
+    const interval = bare || !known ? '' : ', 95 % interval {agreed.interval}'
     const also = kappa ? ` (Cohen’s kappa {agreed.kappa}${interval})` : ''
     if (bare)
       return [
@@ -114,15 +126,29 @@ export const READ = {
       `On {agreed.both} that both read, two readers agreed in {agreed.share} of cases${also}.`,
     ]
   },
-  settled: ({ how }: GroupedOf<'settled'>) => {
+  settled: ({ how, all }: GroupedOf<'settled'>, _say: Say, { figures }: FactContext) => {
     const by = how ? ` ${verbatim(how)}` : ' between them'
+    const some = figures.settled.broad
+    const others = figures.conflicts.broad === 1 ? 'the other is' : 'the others are'
+    if (!all)
+      return [
+        `Of {settled.of} that readers saw differently, {settled.n} ${were(some)} settled${by}, and ${others} not settled yet.`,
+        `{^settled.n} of {settled.of} that readers saw differently ${were(some)} settled${by}; ${others} not settled yet.`,
+      ]
     return [`What they saw differently was settled${by}.`, `Differences were settled${by}.`]
   },
-  sought: ({ notHad, awaited }: GroupedOf<'sought'>, say: Say) => {
+  sought: ({ notLooked, notHad, awaited }: GroupedOf<'sought'>, say: Say) => {
     const missed = notHad ? `; {texts.notHad} ${were(notHad)} not to be had` : ''
     const wait = awaited
       ? `${missed ? ' and' : ';'} {texts.awaited} ${are(awaited)} still awaited or unread`
       : ''
+    if (notLooked) {
+      const rest = `; {texts.notLooked} ${notLooked === 1 ? 'has' : 'have'} not been looked for yet${missed.replace(';', ',')}${wait.replace(';', ' and')}`
+      return [
+        `The full texts of {texts.sought} were to be sought${rest}.`,
+        `To be sought were the full texts of {texts.sought}${rest}.`,
+      ]
+    }
     return say(
       [
         `We sought the full text of {texts.sought}${missed}${wait}.`,
@@ -134,20 +160,28 @@ export const READ = {
       ],
     )
   },
-  'read in full': ({ out, open, included, reasons: why, finished }: GroupedOf<'read in full'>, say: Say) => {
+  'read in full': (
+    { out, open, toSettle, noText, included, reasons: why, finished }: GroupedOf<'read in full'>,
+    say: Say,
+  ) => {
     const so = finished ? '' : 'so far '
     const gone = out
       ? `{close.out} ${were(out)} set aside${why.length ? ` (${reasons(why, 'out.for')})` : ''}`
       : 'none was set aside'
-    const rest = `${gone}${open ? `, {close.open} ${were(open)} left open` : ''} and {close.in} ${finished ? 'remained' : included === 1 ? 'remains' : 'remain'}`
+    const settle = toSettle
+      ? `, {close.toSettle} ${were(toSettle)} ruled differently and not settled yet`
+      : ''
+    const rest = `${gone}${open ? `, {close.open} ${were(open)} left open` : ''}${settle} and {close.in} ${finished ? 'remained' : included === 1 ? 'remains' : 'remain'}`
+    const all = noText === out + open + toSettle + included
+    const bare = noText ? ` (${all ? '' : '{texts.noText} of them '}without a text noted)` : ''
     return say(
       [
-        `Of {texts.read} that we ${so ? 'have so far read' : 'read'} in full, ${rest}.`,
-        `Reading {texts.read} in full ${so ? 'has so far given' : 'gave'} this: ${rest}.`,
+        `Of {texts.read} that we ${so ? 'have so far read' : 'read'} in full${bare}, ${rest}.`,
+        `Reading {texts.read} in full${bare} ${so ? 'has so far given' : 'gave'} this: ${rest}.`,
       ],
       [
-        `Of {texts.read} that ${so ? 'have so far been read' : 'were read'} in full, ${rest}.`,
-        `Reading {texts.read} in full ${so ? 'has so far given' : 'gave'} this: ${rest}.`,
+        `Of {texts.read} that ${so ? 'have so far been read' : 'were read'} in full${bare}, ${rest}.`,
+        `Reading {texts.read} in full${bare} ${so ? 'has so far given' : 'gave'} this: ${rest}.`,
       ],
     )
   },
