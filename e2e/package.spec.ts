@@ -70,7 +70,7 @@ test('two people went on with copies of one review; what one ruled is taken in b
   await parted.getByRole('button', { name: 'Take in what others said there' }).click()
   await hasSaid(one, '3 rulings came in.')
   await one.goto('/review/selection?id=demo')
-  await one.getByRole('tab', { name: /^Between readers/ }).click()
+  await one.getByRole('tab', { name: /^Readers/ }).click()
   await expect(one.locator('.agreements')).toContainText('S. Ebers')
 
   // What the other changed in the plan is taken over matter by matter.

@@ -1,7 +1,7 @@
 import type { Line, Packed } from '../core/review'
 import { evaluate } from '../core/engine'
 import { parse } from '../core/query'
-import { runOf } from '../core/doing'
+import { beginning, runOf } from '../core/doing'
 import { draftStrategy, runStrategy, type Plan } from '../core/strategy'
 import { DemoRecords } from './demo-records'
 import { reviewSearches } from './demo-search-review'
@@ -112,7 +112,8 @@ const WHY: Record<string, string> = {
  */
 export function buildDemo(earlier: readonly OpenStandin[], standins: readonly OpenStandin[]): Packed {
   const diary = new Diary()
-  diary.do('review.create', { id: 'demo', title: 'Sound in primary classrooms' })
+  for (const { kind, payload } of beginning({ id: 'demo', title: 'Sound in primary classrooms' }))
+    diary.do(kind, payload)
   diary.do('person.named', { id: READER, name: READER_NAME })
   diary.do('question.set', { text: QUESTION })
   plan(diary, standins)
@@ -179,18 +180,21 @@ function plan(diary: Diary, standins: readonly OpenStandin[]): void {
     text: 'Was sound measured or changed in a classroom?',
     pass: 'broad',
     sense: 'in',
+    short: 'sound neither measured nor changed in a classroom',
   })
   diary.do('criterion.set', {
     id: 'demo-criterion-2',
     text: 'Are the listeners 5 to 12 years old?',
     pass: 'broad',
     sense: 'in',
+    short: 'listeners of another age',
   })
   diary.do('criterion.set', {
     id: 'demo-criterion-3',
     text: 'Is understanding or reading measured, not only liking?',
     pass: 'close',
     sense: 'in',
+    short: 'neither understanding nor reading measured',
   })
   for (const { info } of standins)
     diary.do('source.set', {

@@ -2,7 +2,7 @@ import { describe, expect, it, vi } from 'vitest'
 import { fold, inMemory, openPackage, packReview, verifyJournal, nextEntry, type Entry } from '@/core/review'
 import { canonicalJson, digestOf } from '@/core/base'
 import { FAULT_WORDS, faultAtWork, faultOfState } from './fault-words'
-import { bringTwo, browser, type Browser } from './store.fixture'
+import { BEGUN, bringTwo, browser, type Browser } from './store.fixture'
 import type { Store } from './store'
 
 const view = (store: Store) => store.session.getState()
@@ -90,7 +90,7 @@ describe.each(Object.keys(FAULTS) as Name[])('a storage that is %s', (name) => {
     expect(fault(store)).toBeUndefined()
     const db = await home.look()
     const entries = (await db.getAll('entries')).filter((e) => e.reviewId === id)
-    expect(entries).toHaveLength(3)
+    expect(entries).toHaveLength(BEGUN + 2)
     expect(verifyJournal(entries.map(({ reviewId: _, ...e }) => e))).toEqual([])
   })
 
@@ -116,7 +116,7 @@ describe('a journal that was damaged on disk', () => {
     const { home, store, id } = await working()
     await store.act('question.set', { text: 'as it was' })
     const db = await home.look()
-    const entry = (await db.get('entries', [id, 2]))!
+    const entry = (await db.get('entries', [id, BEGUN + 1]))!
     await db.put('entries', change(entry) as never)
     const next = home.tab()
     await next.openReview(id)
@@ -128,14 +128,14 @@ describe('a journal that was damaged on disk', () => {
   it('opens, and names the entry that was changed', async () => {
     const { damage, folded } = await damagedBy((e) => ({ ...e, payload: { text: 'changed' } }))
     expect(folded.review.question).toBe('changed')
-    expect(damage[0]!.message).toContain('Entry 2')
+    expect(damage[0]!.message).toContain(`Entry ${BEGUN + 1}`)
   })
 
   it('opens, and names an entry of a version that does not exist or is newer than this one', async () => {
     for (const change of [{ v: 0 }, { v: 9, kind: 'mind.read', payload: {} }]) {
       const { damage, reviewId } = await damagedBy((e) => ({ ...e, ...change }))
       expect(reviewId).toBeDefined()
-      expect(damage[0]!.message).toContain('Entry 2')
+      expect(damage[0]!.message).toContain(`Entry ${BEGUN + 1}`)
     }
   })
 

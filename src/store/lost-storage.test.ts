@@ -2,7 +2,7 @@ import { afterEach, describe, expect, it, vi } from 'vitest'
 import { fold, inMemory, openPackage, snapshotOf, type Entry } from '@/core/review'
 import { FAULT_WORDS, faultAtWork, faultOfState } from './fault-words'
 import type { Store } from './store'
-import { bringTwo, browser, type Browser } from './store.fixture'
+import { BEGUN, bringTwo, browser, type Browser } from './store.fixture'
 
 const view = (store: Store) => store.session.getState()
 const told = (store: Store): string => {
@@ -46,7 +46,7 @@ describe('a review that is open in a tab', () => {
     await other.openShelf()
     await expect(other.deleteReview(id)).rejects.toThrow('open in another tab')
     await store.act('question.set', { text: 'still here' })
-    expect(await onDisk(home, id)).toHaveLength(4)
+    expect(await onDisk(home, id)).toHaveLength(BEGUN + 3)
     await store.leaveReview()
     await other.deleteReview(id)
     expect(await onDisk(home, id)).toEqual([])
@@ -75,7 +75,7 @@ describe.each(['deleted', 'terminated', 'in silence'] as const)('where all data 
     }
     await store.act('question.set', { text: 'after' })
     expect(view(store).state).toBe('saved')
-    expect(await onDisk(home, id)).toHaveLength(4)
+    expect(await onDisk(home, id)).toHaveLength(BEGUN + 3)
     expect((await (await home.look()).getAllKeys('blobs')).sort()).toEqual(before)
   })
 

@@ -1,3 +1,4 @@
+import { beginning } from '@/core/doing'
 import { tell, type Told } from '@/core/figures'
 import { foldInSteps, nextEntry, besideOf, type Entry, type Opened, type Review } from '@/core/review'
 import { inSteps } from './breathe'
@@ -32,13 +33,10 @@ export class Shelf {
   async begin(title: string): Promise<string> {
     const { now, by, newId, newSalt } = this.options
     const id = newId()
-    const entries = [
-      nextEntry(
-        undefined,
-        { kind: 'review.create', payload: { id, title } },
-        { at: now(), by: by(), salt: newSalt() },
-      ),
-    ]
+    const [at, who] = [now(), by()]
+    const entries: Entry[] = []
+    for (const command of beginning({ id, title }))
+      entries.push(nextEntry(entries.at(-1), command, { at, by: who, salt: newSalt() }))
     await addEntries(await this.options.connection.get(), id, entries)
     await this.write(id, entries, await this.told(await reviewOf(entries)))
     return id

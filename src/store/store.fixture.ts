@@ -5,6 +5,9 @@ import { openDatabase, type Database, type DatabaseTrouble } from './db'
 import { locks } from './locks.fixture'
 import { createStore, type Store } from './store'
 
+/** How many entries a review has that was begun here: it is created, and its rules for differences are chosen. */
+export const BEGUN = 3
+
 export interface Browser {
   /** The name of its database. */
   name: string

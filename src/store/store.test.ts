@@ -11,7 +11,7 @@ import {
   FIRST_DIGEST,
   type Entry,
 } from '@/core/review'
-import { browser, type Browser } from './store.fixture'
+import { BEGUN, browser, type Browser } from './store.fixture'
 import type { Session, Store } from './store'
 
 let home: Browser
@@ -80,7 +80,7 @@ describe('the open review', () => {
     })
     expect(
       now()
-        .entries.slice(1)
+        .entries.slice(BEGUN)
         .map((e) => e.by),
     ).toEqual(Array(4).fill(now().person))
     expect(now().folded.review.people).toEqual([{ id: now().person, name: 'A. Quill' }])

@@ -15,12 +15,12 @@ const counted = (n: number, one: string, many = `${one}s`): string =>
 
 /**
  * What flows through each stage: concepts, terms, hits of the last lines (where one has changed since, its figure says
- * so), works, works kept, facts in the account.
+ * so), works, works that passed titles and abstracts, facts in the account.
  */
 export function courseFigures({ concepts, terms, hits: bySource, works, broad }: Figures): CourseFigure[] {
   const all = Object.values(bySource)
   const hits = all.reduce((n, s) => n + s.hits, 0)
-  const kept = broad.in
+  const passed = broad.in
   return [
     { stage: 'question', name: 'Question', value: concepts, words: counted(concepts, 'concept') },
     { stage: 'terms', name: 'Terms', value: terms, words: counted(terms, 'term') },
@@ -31,7 +31,7 @@ export function courseFigures({ concepts, terms, hits: bySource, works, broad }:
       words: all.some((s) => s.stale) ? 'run again' : counted(hits, 'hit'),
     },
     { stage: 'records', name: 'Records', value: works, words: counted(works, 'work') },
-    { stage: 'selection', name: 'Selection', value: kept, words: `${thousands(kept)} kept` },
-    { stage: 'methods', name: 'Methods', value: kept, words: '' },
+    { stage: 'selection', name: 'Selection', value: passed, words: `${thousands(passed)} in` },
+    { stage: 'methods', name: 'Methods', value: passed, words: '' },
   ]
 }

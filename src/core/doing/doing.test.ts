@@ -200,6 +200,8 @@ describe('every doing', () => {
       const entries = journalOf(...begun, commands)
       expect(shown(entries)).not.toEqual(before)
       const deed = lastDeed(entries, undoable(fold(entries)))!
+      // What another deed of its kind takes the place of is not taken back by undo.
+      if (commands.every((c) => kindNamed(c.kind)!.undo === 'superseded')) return
       const happened = commands.some((c) => kindNamed(c.kind)!.undo === 'happened')
       const undos = commands.filter((c) => kindNamed(c.kind)!.undo === 'yes').length
       if (happened) {

@@ -33,6 +33,7 @@ export {
   logWay,
 } from './selection/note'
 export {
+  beginning,
   bindStudy,
   chooseOrder,
   chooseRule,
@@ -40,7 +41,6 @@ export {
   nameCriteria,
   partStudy,
   planReading,
-  rulesAtBeginning,
 } from './selection/plan'
 export { keepText, retrieve } from './selection/retrieve'
 export { asksWhereHad, notRuledBy, outBy, ruleMany, ruleWork, type RulingMade } from './selection/rule'

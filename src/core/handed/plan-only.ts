@@ -1,3 +1,4 @@
+import { beginning } from '../doing'
 import { nextEntry, type Command, type Entry, type Review } from '../review'
 
 /**
@@ -7,7 +8,13 @@ import { nextEntry, type Command, type Entry, type Review } from '../review'
 export function planOnly(review: Review, begun: { id: string; title: string }): Command[] {
   const each = <T>(list: readonly T[], command: (value: T) => Command): Command[] => list.map(command)
   return [
-    { kind: 'review.create', payload: begun },
+    ...beginning(begun),
+    ...(['broad', 'close'] as const).flatMap((pass): Command[] => [
+      ...ruleOf(review, pass),
+      ...(review.readingPlans?.[pass]
+        ? [{ kind: 'reading.plan', payload: review.readingPlans[pass] } as const]
+        : []),
+    ]),
     ...(review.question ? [{ kind: 'question.set', payload: { text: review.question } } as const] : []),
     { kind: 'framework.set', payload: { framework: review.framework } },
     ...each(review.concepts, (payload) => ({ kind: 'concept.set', payload })),
@@ -31,6 +38,12 @@ export function planOnly(review: Review, begun: { id: string; title: string }): 
       lines.length ? [{ kind: 'strategy.set', payload: { sourceId, lines, why: 'brought over' } }] : [],
     ),
   ]
+}
+
+/** The rule for differences of a pass, where it was chosen to be another than the one that a review begins with. */
+const ruleOf = ({ selectionRules }: Review, pass: 'broad' | 'close'): Command[] => {
+  const rule = selectionRules?.[pass]
+  return rule && rule !== 'settle first' ? [{ kind: 'selection.rule', payload: { pass, rule } }] : []
 }
 
 /** The journal of that other review; `salt` gives each entry chance of its own. */

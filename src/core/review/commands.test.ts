@@ -158,6 +158,7 @@ const EXAMPLES: {
       | 'journal.from'
       | 'lookup.log'
       | 'package.deposit'
+      | 'selection.rule'
       | 'undo'
       | 'redo'
     >
@@ -306,7 +307,6 @@ const EXAMPLES: {
     taken: 2,
     stopped: 'at the end',
   },
-  'selection.rule': { pass: 'broad', rule: 'settle first' },
   'reading.plan': { pass: 'broad', way: 'a share by two', share: 0.2 },
   'stop.rule': {
     id: 'stop',

@@ -40,6 +40,10 @@ function CriterionRow({ criterion, number }: { criterion: Criterion; number: num
     kind: 'criterion.set',
     payload: { ...criterion, text: value },
   }))
+  const short = useStaged(`criterion-${criterion.id}-short`, criterion.short ?? '', (value) => ({
+    kind: 'criterion.set',
+    payload: { ...withoutShort(criterion), ...(value.trim() ? { short: value.trim() } : {}) },
+  }))
   const { pass, sense } = criterion
   return (
     <div className="criterion">
@@ -73,6 +77,16 @@ function CriterionRow({ criterion, number }: { criterion: Criterion; number: num
       >
         ×
       </button>
+      {criterion.text.trim() && (
+        <TextLine
+          className="sub criterion-short"
+          aria-label={`Reason that criterion ${number} gives`}
+          placeholder="the reason it gives where it leads out, as a statement: no outcome measured"
+          {...short}
+        />
+      )}
     </div>
   )
 }
+
+const withoutShort = ({ short: _, ...others }: Criterion): Criterion => others

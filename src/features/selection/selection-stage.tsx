@@ -18,7 +18,7 @@ const PANES = [
   { id: 'texts', label: 'Full texts', key: 'T' },
   { id: 'close', label: 'Close pass', key: 'C' },
   { id: 'settle', label: 'To settle', key: 'D' },
-  { id: 'readers', label: 'Between readers', key: 'R' },
+  { id: 'readers', label: 'Readers', key: 'R' },
   { id: 'ways', label: 'Other ways', key: 'O' },
   { id: 'flow', label: 'Flow', key: 'F' },
   { id: 'missing', label: 'Still missing', key: 'M' },

@@ -70,8 +70,8 @@ const forReason =
   (c, reason) => {
     const found = of(passSums(c.figures)).find((r) => r.reason === reason)
     const words = reasonWords(c.review, reason)
-    // A question is told as it is asked; other reasons are a person’s own words.
-    const said = reason.startsWith('words:') ? words : `“${words}”`
+    // A question without a statement of its own is told as it is asked; other reasons are a person’s own words.
+    const said = words.endsWith('?') ? `“${words}”` : words
     return {
       text: `${said}: ${thousands(found?.count ?? 0)}`,
       missing: !found,

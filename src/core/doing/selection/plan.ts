@@ -15,12 +15,15 @@ export const chooseRule: Doing<SelectionRule> = ({ review }, { pass, rule }) =>
     ? []
     : [{ kind: 'selection.rule', payload: { pass, rule } }]
 
-/** A review that begins now settles first: a work that is ruled differently is neither in nor out until somebody says. */
-export const rulesAtBeginning = (): Command[] =>
-  (['broad', 'close'] as const).map((pass) => ({
-    kind: 'selection.rule',
-    payload: { pass, rule: 'settle first' },
-  }))
+/**
+ * The first deeds of a review. One that begins now settles first: a work that is ruled differently is neither in nor out until
+ * somebody says.
+ */
+export const beginning = (begun: { id: string; title: string }): Command[] => [
+  { kind: 'review.create', payload: begun },
+  ...PASSES.map((pass): Command => ({ kind: 'selection.rule', payload: { pass, rule: 'settle first' } })),
+]
+const PASSES = ['broad', 'close'] as const
 
 /** How many people are to read each work of a pass. */
 export const planReading: Doing<ReadingPlan> = ({ review }, plan) => {

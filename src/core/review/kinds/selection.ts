@@ -158,6 +158,8 @@ export const SELECTION_KINDS = {
     apply: (r, p) => {
       ;(r.selectionRules ??= {})[p.pass] = p.rule
     },
+    // A review begins with one: another takes its place, and none is taken back to none.
+    undo: 'superseded',
     place: () => atStage('selection'),
     words: said('rule for rulings that differ chosen'),
   }),

@@ -11,6 +11,15 @@ export function Gauge({ counts }: { counts: PassCounts }) {
       n: counts.unsure,
       fill: 'repeating-linear-gradient(45deg, var(--ink3) 0 2px, transparent 2px 5px)',
     },
+    ...(counts.toSettle
+      ? [
+          {
+            name: 'to settle',
+            n: counts.toSettle,
+            fill: 'repeating-linear-gradient(0deg, var(--ink2) 0 1px, transparent 1px 4px)',
+          },
+        ]
+      : []),
     { name: 'left', n: counts.left, fill: 'var(--hair)' },
   ]
   return (

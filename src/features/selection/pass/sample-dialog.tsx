@@ -42,7 +42,7 @@ export function useSample(
         <p className="sub">
           By chance, from the {plural(left.length, 'work')} that nobody has ruled. They become a group: each
           reader chooses it under Works, rules it without seeing the other, and what you see differently
-          stands under Between readers. Then sharpen the criteria and give them a name.
+          stands under To settle. Then sharpen the criteria and give them a name.
         </p>
         <InputNumber
           autoFocus

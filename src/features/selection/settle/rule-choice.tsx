@@ -5,6 +5,7 @@ import { SELECTION_RULES, type Review, type SelectionRule } from '@/core/review'
 import { rulesOf } from '@/core/selection'
 import { useStore } from '@/store/provider'
 import { leaveChoice } from '@/store/leave-field'
+import css from './settle.module.css'
 
 /** What becomes of a work that is ruled differently, by each rule. */
 const MEANS: Readonly<Record<SelectionRule['rule'], string>> = {
@@ -18,7 +19,7 @@ export function RuleChoice({ review }: { review: Review }) {
   const { doIt, deed, inName } = useStore()
   const rules = rulesOf(review)
   return (
-    <p className="rule-choice sub">
+    <p className={`${css.rule} sub`}>
       {(['broad', 'close'] as const).map((pass) => (
         <span key={pass}>
           {pass === 'broad' ? 'Titles and abstracts' : 'Full texts'} that are ruled differently:{' '}

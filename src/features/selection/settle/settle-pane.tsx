@@ -18,6 +18,7 @@ import { useReason } from '../pass/reason-dialog'
 import type { Selected } from '../use-selected'
 import { RuleChoice } from './rule-choice'
 import { Settled } from './settled'
+import css from './settle.module.css'
 
 const SAYS = { in: 'in', unsure: 'open', out: 'out' } as const
 type After = NonNullable<Settlement['after']>
@@ -91,17 +92,17 @@ export function SettlePane({ selected }: { selected: Selected }) {
   const own = one ? Object.values(held(ruled.byWork, one.work.id) ?? {}).filter((r) => r.pass === pass) : []
   const record = one && recordOf(one.work.id)
   return (
-    <div className="settling">
+    <div>
       <RuleChoice review={review} />
       {one ? (
-        <div className="selection">
-          <div className="settle-list">
+        <div className={css.body}>
+          <div className={css.list}>
             <h2>
               {plural(all.length, 'work')} to settle
               {together.length > 1 && <span className="sub"> · {together.length} at once</span>}
             </h2>
             {all.map((t) => (
-              <p key={keyOf(t)} className={t === one ? 'on' : ''} onClick={() => setShown(keyOf(t))}>
+              <p key={keyOf(t)} className={css.row} data-on={t === one} onClick={() => setShown(keyOf(t))}>
                 <Checkbox
                   aria-label={`Settle with others: ${recordOf(t.work.id)?.title ?? t.work.id}`}
                   disabled={t.pass !== pass}
@@ -118,8 +119,8 @@ export function SettlePane({ selected }: { selected: Selected }) {
               </p>
             ))}
           </div>
-          <section className="conflicts" aria-label="To settle">
-            <div className="conflict-said">
+          <section aria-label="To settle">
+            <div className={css.said}>
               {own.map((r) => (
                 <p key={r.reader}>
                   <b>{nameOfPerson(review, r.reader)}</b> {SAYS[r.verdict]}
@@ -130,7 +131,7 @@ export function SettlePane({ selected }: { selected: Selected }) {
                 </p>
               ))}
             </div>
-            <p className="conflict-keys">
+            <p className={css.keys}>
               {rules.map((a, n) => (
                 <Button key={a.id} type={n ? 'default' : 'primary'} onClick={a.run}>
                   {a.label}

@@ -7,6 +7,7 @@ import { reasonOf, reasonWords, settledIn } from '@/core/selection'
 import { useAsked } from '@/store/use-asked'
 import { recordsDesk } from '@/workers'
 import type { Selected } from '../use-selected'
+import css from './settle.module.css'
 
 /** What was settled, by whom, how and when; the latest first. */
 export function Settled({ selected: { review, works, said } }: { selected: Selected }) {
@@ -17,7 +18,7 @@ export function Settled({ selected: { review, works, said } }: { selected: Selec
   })
   if (!all.length) return null
   return (
-    <details className="settled">
+    <details className={css.settled}>
       <summary>{plural(all.length, 'difference')} settled</summary>
       {all.map(({ id, pass, settlement: s }) => (
         <p key={`${pass}/${id}`}>

@@ -4,6 +4,7 @@ import { useMemo, useState } from 'react'
 import { messageOf, plural } from '@/core/base'
 import { whereFrom, whoAndWhen, type Rec } from '@/core/records'
 import { RETRIEVAL_STATES, type Retrieval } from '@/core/review'
+import { dateWords } from '@/core/account'
 import { retrieve } from '@/core/doing'
 import { mostPressing, PASSED } from '@/core/selection'
 import { useActions, type Action } from '@/store/actions'
@@ -191,7 +192,7 @@ export function TextsPane({ selected }: { selected: Selected }) {
             </span>
             <span className="texts-state" data-late={overdue.includes(r)}>
               {r.state ? STATE_WORDS[r.state] : 'not looked for yet'}
-              {r.due && `, due ${r.due}`}
+              {r.due && `, due ${dateWords(r.due)}`}
               {r.retrieval?.why && `: ${r.retrieval.why}`}
               {r.retrieval?.file && `, ${r.retrieval.file.name}`}
             </span>

@@ -7,7 +7,7 @@ import { useStore } from '@/store/provider'
 import type { Selected } from '../use-selected'
 import { follow } from './follow'
 
-/** Following references from the works that are kept: step by step, until a step brings nothing new. */
+/** Following references from the works that are still in: step by step, until a step brings nothing new. */
 export function Following({ source, selected }: { source: Source; selected: Selected }) {
   const store = useStore()
   const { message } = App.useApp()
@@ -49,15 +49,14 @@ export function Following({ source, selected }: { source: Source; selected: Sele
       ))}
       <p className="way-deeds">
         <Button size="small" disabled={!next.length || busy} loading={busy} onClick={() => store.deed(run())}>
-          {cited ? 'Read the references of' : 'See what cites'} {plural(next.length, 'work')} that{' '}
-          {next.length === 1 ? 'is' : 'are'} kept
+          {cited ? 'Read the references of' : 'See what cites'} {plural(next.length, 'work')} still in
         </Button>
         <span className="sub">
           {next.length
             ? 'This runs in invented databases that know references; of others, bring the list in as a file.'
             : kept.length
-              ? 'Every work that is kept has been followed.'
-              : 'Works that are kept will be followed from here.'}
+              ? 'Every work that is still in has been followed.'
+              : 'Works that pass titles and abstracts will be followed from here.'}
         </span>
       </p>
     </>
