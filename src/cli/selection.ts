@@ -79,7 +79,7 @@ async function agree(args: Arguments): Promise<Outcome> {
 
 /** What both copies say of the works of the first: a reader who is in both says what they say in the first. */
 function together(first: OpenedReview, second: OpenedReview): Iterable<OwnRulings> {
-  const theirs = rulingsByWork(second.works, second.review.rulings).byWork
+  const theirs = rulingsByWork(second.works, second.review).byWork
   const all = new Map<string, OwnRulings>(heldEntries(first.told.ruled.byWork))
   for (const [id, own] of heldEntries(theirs)) {
     const names = workOf(second.works.works, id)?.records ?? [id]

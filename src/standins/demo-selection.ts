@@ -81,7 +81,7 @@ export class DemoSelection {
   private placed(): Map<string, Place> {
     const review = this.diary.review()
     const works = this.records.works()
-    const { byWork } = rulingsByWork(works, review.rulings)
+    const { byWork } = rulingsByWork(works, review)
     const said = saidOfWorks(works, review)
     return new Map(
       works.works.map(({ id }) => [id, placeOf(held(byWork, id), said.get(id), rulesOf(review)).place]),
@@ -148,7 +148,7 @@ export class DemoSelection {
     const { diary, random } = this
     const works = this.records.works()
     const review = diary.review()
-    const { byWork } = rulingsByWork(works, review.rulings)
+    const { byWork } = rulingsByWork(works, review)
     const differ = works.works.filter(
       ({ id }) => placeOf(held(byWork, id), undefined, rulesOf(review)).broad.conflict,
     )

@@ -35,7 +35,7 @@ export const tell = (review: Review, works: Works): Told => drain(tellInSteps(re
 
 /** The same in steps, so that a page can draw between. */
 export function* tellInSteps(review: Review, works: Works): Generator<undefined, Told> {
-  return yield* toldOf(review, yield* rulingsInSteps(works, review.rulings))
+  return yield* toldOf(review, yield* rulingsInSteps(works, review))
 }
 
 function* toldOf(review: Review, ruled: Ruled): Generator<undefined, Told> {
@@ -49,7 +49,8 @@ function* toldOf(review: Review, ruled: Ruled): Generator<undefined, Told> {
  * Always equal to telling from the beginning.
  */
 export function tellOn(before: Told | undefined, review: Review, works: Works): Told {
-  if (!before || before.ruled.works !== works) return tell(review, works)
+  if (!before || before.ruled.works !== works || before.review.samePersons !== review.samePersons)
+    return tell(review, works)
   if (before.review === review) return before
   const { ruled, changed } = rulingsAfter(before.ruled, review.rulings)
   if (!samePlaces(before.review, review)) return drain(toldOf(review, ruled))

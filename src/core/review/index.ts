@@ -6,7 +6,7 @@ export * from './journal'
 export { KINDS, kindNamed, reachesBytes, said, type Kind, type Words } from './kinds'
 export * from './works'
 export { plainReview, reviewFromPlain, wrongInPlain, type PlainReview } from './plain-review'
-export type { SideTaken } from './side-taken'
+export { whatComes, type SideTaken, type WhatComes } from './side-taken'
 export {
   finishedReviews,
   openComments,
@@ -24,6 +24,7 @@ export { currentRuns } from './current-runs'
 export { askedNow, leadsOut, questionsOf, wordingOf } from './asked'
 export { saysTheSame } from './same-ruling'
 export { nameOf, nameOfPerson, personNamed } from './people'
+export { personId, whoIsHere, type WhoHere } from './same-person'
 export { BACKUP_RHYTHMS, backupDue, type BackupRhythm, type LastBackup } from './backup'
 export * from './package'
 export { calendarOf, nextReminder, reminderCalendar, type CalendarDay, type ReminderEvent } from './reminder'

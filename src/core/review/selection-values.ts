@@ -56,9 +56,14 @@ export const Ruling = z.object({
   blinded: z.boolean().optional(),
 })
 /** As a review holds it: with its time, and what its reader said first where they ruled the work again. */
-export interface Ruling extends z.infer<typeof Ruling> {
+export interface Ruling extends z.infer<typeof Ruling>, FromSide<Ruling> {
   at?: string
   first?: FirstRuling
+}
+/** What came in a side journal, and what this journal itself says in that place, which stands again without it. */
+export interface FromSide<T> {
+  side?: true
+  under?: T
 }
 /** What a reader said first of a work in a pass. */
 export type FirstRuling = Pick<Ruling, 'verdict' | 'at' | 'blinded'>
@@ -146,7 +151,7 @@ export const Settlement = z.object({
   also: z.array(RecordId).optional(),
   after: z.enum(['talk', 'third person', 'rule']).optional(),
 })
-export interface Settlement extends z.infer<typeof Settlement> {
+export interface Settlement extends z.infer<typeof Settlement>, FromSide<Settlement> {
   /** When it was settled. */
   at?: string
 }
@@ -165,7 +170,7 @@ export const Retrieval = z.object({
     .object({ name: Text, mediaType: z.string().max(200), size: z.int().min(0), digest: Digest })
     .optional(),
 })
-export interface Retrieval extends z.infer<typeof Retrieval> {
+export interface Retrieval extends z.infer<typeof Retrieval>, FromSide<Retrieval> {
   /** When it was noted, and by whom. */
   at?: string
   who?: string

@@ -16,10 +16,13 @@ export interface Desk {
 /** The desk that owns the records, with the open review laid before it as it is now. */
 export function useDesk(): Desk {
   const review = useSession((s) => s.folded.review)
-  const { id, imports, decisions, rulings, partition, choices, groups } = review
+  const { id, imports, decisions, rulings, partition, choices, groups, samePersons } = review
   const { value, failed } = useAsked(
-    () => recordsDesk().open(deskReview({ id, imports, decisions, rulings, partition, choices, groups })),
-    [id, imports, decisions, rulings, partition, choices, groups],
+    () =>
+      recordsDesk().open(
+        deskReview({ id, imports, decisions, rulings, partition, choices, groups, samePersons }),
+      ),
+    [id, imports, decisions, rulings, partition, choices, groups, samePersons],
     { keep: true },
   )
   return { version: value, works: value?.works ?? 0, toSettle: value?.toSettle ?? 0, failed }

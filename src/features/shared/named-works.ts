@@ -21,8 +21,7 @@ export function useNamedWorks(review: Review, of: string | undefined): readonly 
       leftOut: filter.leftOut ?? {},
     }
     const desk = recordsDesk()
-    const { partition, choices, groups } = review
-    return desk.open(deskReview({ ...review, partition, choices, groups })).then(() => desk.idsOf(asked))
+    return desk.open(deskReview(review)).then(() => desk.idsOf(asked))
     // eslint-disable-next-line react-hooks/exhaustive-deps -- what else changes in a review changes no answer
   }, [filter, review.groups, review.rulings, works]).value
   return group ? inGroup : filter ? found : undefined

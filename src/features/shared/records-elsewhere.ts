@@ -2,8 +2,7 @@ import type { Review } from '@/core/review'
 import type { RecordsElsewhere } from '@/store/environment'
 import { deskReview, longDesk, recordsDesk } from '@/workers'
 
-const partsOf = (review: Review) =>
-  deskReview({ partition: undefined, choices: undefined, groups: undefined, ...review })
+const partsOf = (review: Review) => deskReview(review)
 
 /** The record desk as the store knows it. */
 export const recordsElsewhere: RecordsElsewhere = {

@@ -1,7 +1,7 @@
 import type { Review } from '@/core/review'
 import type { DeskReview } from './records-desk'
 
-type DeskParts = { [K in keyof DeskReview]-?: Review[K] | undefined } & Pick<
+type DeskParts = { [K in keyof DeskReview]?: Review[K] | undefined } & Pick<
   Review,
   'id' | 'imports' | 'decisions' | 'rulings'
 >
@@ -15,6 +15,7 @@ export const deskReview = ({
   partition,
   choices,
   groups,
+  samePersons,
 }: DeskParts): DeskReview => ({
   id,
   imports,
@@ -23,4 +24,5 @@ export const deskReview = ({
   ...(partition ? { partition } : {}),
   ...(choices ? { choices } : {}),
   ...(groups ? { groups } : {}),
+  ...(samePersons ? { samePersons } : {}),
 })

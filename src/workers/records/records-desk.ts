@@ -57,7 +57,7 @@ import { WorkWords } from './work-words'
 /** What the desk has to know of a review. */
 export type DeskReview = Pick<
   Review,
-  'id' | 'imports' | 'decisions' | 'rulings' | 'partition' | 'choices' | 'groups'
+  'id' | 'imports' | 'decisions' | 'rulings' | 'partition' | 'choices' | 'groups' | 'samePersons'
 >
 
 export interface Opened {
@@ -216,8 +216,12 @@ export class RecordsDesk {
   private said(): Ruled | undefined {
     const { laid, review } = this
     if (!laid || !review) return undefined
-    if (this.ruled?.works !== laid.works || this.ruled.rulings !== review.rulings)
-      this.ruled = rulingsByWork(laid.works, review.rulings, this.ruled)
+    if (
+      this.ruled?.works !== laid.works ||
+      this.ruled.rulings !== review.rulings ||
+      this.ruled.samePersons !== review.samePersons
+    )
+      this.ruled = rulingsByWork(laid.works, review, this.ruled)
     return this.ruled
   }
 

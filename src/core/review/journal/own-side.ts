@@ -36,16 +36,23 @@ export function ownSide(entries: readonly Entry[], person: string): SideJournal 
 }
 
 /** A name by itself is nothing to hand over. */
-const SAYS_SOMETHING = /^(?:ruling|searchreview)\./
+const SAYS_SOMETHING = /^(?:ruling|retrieval|searchreview)\./
 
 /** An undo names its deed by the place that it has in the side journal; one of a deed that is not in it is left out. */
 function moved(command: Command, places: ReadonlyMap<number, number>): Command | undefined {
+  if (command.kind === 'retrieval.set') {
+    // The file of a full text does not go between readers: its rights are those of whoever has it.
+    const { file: _file, ...payload } = command.payload
+    return { kind: command.kind, payload }
+  }
   if (command.kind !== 'undo' && command.kind !== 'redo') return command
   const seq = places.get(command.payload.seq)
   return seq === undefined ? undefined : { kind: command.kind, payload: { seq } }
 }
 
 const ofPerson = (command: Command, person: string): boolean =>
-  'reader' in command.payload
-    ? command.payload.reader === person
-    : command.kind !== 'person.named' || command.payload.id === person
+  command.kind === 'ruling.settle'
+    ? command.payload.by === person
+    : 'reader' in command.payload
+      ? command.payload.reader === person
+      : command.kind !== 'person.named' || command.payload.id === person

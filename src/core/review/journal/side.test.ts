@@ -4,11 +4,24 @@ import { digestOf, held } from '../../base'
 import type { Command } from '../commands'
 import { journalOf } from '../journal.fixture'
 import type { Review } from '../values'
-import { fold, readSide, sideBytes, sideEntry, takenFrom, withheld, type Entry, type SideJournal } from '.'
+import { rulingsByWork, type Work } from '../works'
+import { whatComes } from '../side-taken'
+import {
+  fold,
+  nextEntry,
+  readSide,
+  sideBytes,
+  sideEntry,
+  takenFrom,
+  withheld,
+  type Entry,
+  type SideJournal,
+} from '.'
 
 const begin: Command = { kind: 'review.create', payload: { id: 'r', title: 'R' } }
 const origin = { review: 'r', seq: 0, digest: journalOf([begin])[0]!.digest }
 let salts = 0
+const WORK: Work = { id: 'i/1', records: ['i/1'], former: [], sources: ['s'] }
 const going = (person: string, commands: readonly Command[], from: readonly Entry[] = []): SideJournal => {
   let side: SideJournal = { origin, person, entries: [...from] }
   for (const command of commands) {
@@ -114,6 +127,100 @@ describe('a side journal', () => {
       'unsure',
       'out',
     ])
+  })
+
+  describe('of a person who works in two browsers', () => {
+    const at = (hour: number): string => `2026-11-20T${hour < 10 ? '0' : ''}${hour}:00:00.000Z`
+    /** A side journal of commands that were done at these hours. */
+    const timed = (person: string, ...done: [hour: number, command: Command][]): SideJournal =>
+      done.reduce<SideJournal>(
+        (side, [hour, command]) => ({
+          ...side,
+          entries: [
+            ...side.entries,
+            sideEntry(side, command, { at: at(hour), salt: (++salts).toString(16).padStart(32, '0') }),
+          ],
+        }),
+        { origin, person, entries: [] },
+      )
+    /** The review in which these were done at these hours, and then the sides taken in. */
+    const here = (
+      own: [hour: number, by: string, command: Command][],
+      sides: readonly SideJournal[],
+    ): Review => {
+      const known = new Map(sides.map((s) => [digestOf(sideBytes(s)), takenFrom(s)]))
+      const entries: Entry[] = []
+      const put = (hour: number, by: string, command: Command): void => {
+        const salt = (++salts).toString(16).padStart(32, '0')
+        entries.push(nextEntry(entries.at(-1), command, { at: at(hour), by, salt }))
+      }
+      put(8, 'p-1', begin)
+      for (const [hour, by, command] of own) put(hour, by, command)
+      for (const side of sides) put(23, 'p-1', take(side))
+      const folded = fold(entries, { side: (digest) => known.get(digest) })
+      expect(folded.problems).toEqual([])
+      return folded.review
+    }
+    const verdictOf = (review: Review, id: string, person: string) =>
+      held(review.rulings, id)?.[`broad/${person}`]?.verdict
+
+    it('the later word stands, and what was said in the one alone stays', () => {
+      const own: [number, string, Command][] = [
+        [9, 'p-1', ruled('p-1', 'i/1', 'in')],
+        [11, 'p-1', ruled('p-1', 'i/2', 'in')],
+      ]
+      const side = timed(
+        'p-1',
+        [10, ruled('p-1', 'i/1', 'out')],
+        [10, ruled('p-1', 'i/2', 'out')],
+        [10, ruled('p-1', 'i/3', 'out')],
+      )
+      const review = here(own, [side])
+      expect(['i/1', 'i/2', 'i/3'].map((id) => verdictOf(review, id, 'p-1'))).toEqual(['out', 'in', 'out'])
+      // What was said first was said here.
+      expect(held(review.rulings, 'i/1')!['broad/p-1']!.first).toMatchObject({ verdict: 'in', at: at(9) })
+      expect(whatComes(here(own, []), takenFrom(side))).toEqual({ fresh: 1, changed: 1, known: 1 })
+      expect(whatComes(review, takenFrom(side))).toEqual({ fresh: 0, changed: 0, known: 3 })
+    })
+
+    it('the later note on a full text stands, and the later settlement, whoever made it', () => {
+      const text = (state: 'have' | 'not to be had'): Command => ({
+        kind: 'retrieval.set',
+        payload: { recordId: 'i/1', state },
+      })
+      const settle = (by: string, verdict: 'in' | 'out'): Command => ({
+        kind: 'ruling.settle',
+        payload: { recordId: 'i/1', pass: 'broad', verdict, by, how: 'by talking' },
+      })
+      const own: [number, string, Command][] = [
+        [9, 'p-1', text('not to be had')],
+        [12, 'p-1', settle('p-1', 'in')],
+      ]
+      const later = timed('p-2', [10, text('have')], [10, settle('p-2', 'out')])
+      const review = here(own, [later])
+      expect(review.retrievals!['i/1']).toMatchObject({
+        state: 'have',
+        who: 'p-2',
+        under: { state: 'not to be had' },
+      })
+      expect(review.settlements!['i/1']!.broad).toMatchObject({ verdict: 'in', by: 'p-1' })
+      // A note in the name of somebody else, or a settlement, is not taken from a file.
+      expect(readSide(sideBytes(timed('p-2', [10, settle('p-1', 'out')]))).ok).toBe(false)
+    })
+
+    it('two ids are one person as soon as somebody says so: one word of each, and no agreement with oneself', () => {
+      const own: [number, string, Command][] = [
+        [9, 'p-1', ruled('p-1', 'i/1', 'in')],
+        [10, 'p-2', ruled('p-2', 'i/1', 'out')],
+      ]
+      const same: Command = { kind: 'person.same', payload: { a: 'p-2', b: 'p-1', why: 'both are me' } }
+      const works = { works: [WORK], known: new Map(), toSettle: [], oldNames: new Map() }
+      const byWork = (review: Review) => held(rulingsByWork(works, review).byWork, 'i/1')!
+      expect(Object.keys(byWork(here(own, []))).sort()).toEqual(['broad/p-1', 'broad/p-2'])
+      const one = byWork(here([...own, [11, 'p-1', same]], []))
+      expect(Object.keys(one)).toEqual(['broad/p-1'])
+      expect(one['broad/p-1']).toMatchObject({ verdict: 'out', first: { verdict: 'in' } })
+    })
   })
 
   it('keeps both answers of one person’s files that parted, and a comment once however often it comes in', () => {

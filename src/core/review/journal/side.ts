@@ -93,6 +93,7 @@ function bearsPerson(entry: Entry, person: string): boolean {
   if (entry.by !== person || !read.ok || !kindNamed(read.value.kind)!.bearsPerson) return false
   const { kind, payload } = read.value
   if ('reader' in payload) return payload.reader === person
+  if (kind === 'ruling.settle') return payload.by === person
   return kind !== 'person.named' || payload.id === person
 }
 
@@ -116,6 +117,8 @@ export function foldSide({ entries, person }: SideJournal): SideState {
     rulings: review.rulings,
     searches: review.searchReviews?.[person],
     person: review.people.find((p) => p.id === person),
+    ...(review.retrievals ? { retrievals: review.retrievals } : {}),
+    ...(review.settlements ? { settlements: review.settlements } : {}),
   }
 }
 

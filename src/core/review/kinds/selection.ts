@@ -1,6 +1,7 @@
 import { z } from 'zod'
 import { held } from '../../base'
 import { askedNow } from '../asked'
+import { lastOf } from '../last-word'
 import { firstOf, putRuling } from '../put-ruling'
 import {
   Contact,
@@ -86,10 +87,16 @@ export const SELECTION_KINDS = {
     apply: (r, p, { at }) => {
       const { also = [], ...one } = p
       const all = (r.settlements ??= {})
-      for (const recordId of [p.recordId, ...also]) (all[recordId] ??= {})[p.pass] = { ...one, recordId, at }
+      for (const recordId of [p.recordId, ...also]) {
+        const word: Settlement = { ...one, recordId, at }
+        const standing = all[recordId]?.[p.pass]
+        const last = standing?.side ? lastOf([word, standing], (s) => s.by) : word
+        ;(all[recordId] ??= {})[p.pass] = last === word ? word : { ...standing!, under: word }
+      }
     },
     place: (p) => atStage('selection', `work:${p.recordId}`),
     words: said('rulings settled'),
+    bearsPerson: true,
   }),
   'criteria.version': kind({
     ...PLAIN,
@@ -118,11 +125,16 @@ export const SELECTION_KINDS = {
     ...PLAIN,
     schema: Retrieval,
     apply: (r, p, { at, by }) => {
-      ;(r.retrievals ??= {})[p.recordId] = { ...p, at, who: by }
+      const all = (r.retrievals ??= {})
+      const word: Retrieval = { ...p, at, who: by }
+      const standing = all[p.recordId]
+      const last = standing?.side ? lastOf([word, standing], (s) => s.who ?? '') : word
+      all[p.recordId] = last === word ? word : { ...standing!, under: word }
     },
     blobs: (p) => (p.file ? [p.file.digest] : []),
     place: (p) => atStage('selection', `work:${p.recordId}`),
     words: said('full text noted'),
+    bearsPerson: true,
   }),
   'study.bind': kind({
     ...PLAIN,

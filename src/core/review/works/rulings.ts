@@ -1,4 +1,6 @@
 import { drain, held, heldApart, heldNames, keptFor, withHeld, type Buckets } from '../../base'
+import { firstOf } from '../put-ruling'
+import { personId } from '../same-person'
 import type { Group, Review, Ruling } from '../values'
 import type { Work, Works } from './works'
 
@@ -14,6 +16,8 @@ export type RulingsByWork = Readonly<Buckets<Readonly<Record<string, WorkRuling>
 export interface Ruled {
   works: Works
   rulings: Review['rulings']
+  /** Ids that stand for one person, as somebody said: what both said is said by one. */
+  samePersons?: Review['samePersons'] | undefined
   byWork: RulingsByWork
   /** Names under which something was said and that mean no record which stands. */
   lost: readonly string[]
@@ -39,14 +43,22 @@ export function worksInGroup(group: Pick<Group, 'records'>, works: readonly Work
  * count while both are of this work; where a reader's verdicts still differ, it goes to settle. With what was found
  * before, for the same works, only what changed since is found anew.
  */
-export function rulingsByWork(works: Works, rulings: Review['rulings'], before?: Ruled): Ruled {
-  if (before?.works === works) return rulingsAfter(before, rulings).ruled
-  return drain(rulingsInSteps(works, rulings))
+export function rulingsByWork(works: Works, said: SaidByPeople, before?: Ruled): Ruled {
+  if (before?.works === works && before.samePersons === said.samePersons)
+    return rulingsAfter(before, said.rulings).ruled
+  return drain(rulingsInSteps(works, said))
 }
 
+/** What was said, and who is one person. */
+export type SaidByPeople = Pick<Review, 'rulings' | 'samePersons'>
+
 /** The same from the beginning, in steps. */
-export function* rulingsInSteps(works: Works, rulings: Review['rulings']): Generator<undefined, Ruled> {
-  return (yield* findInSteps(works, rulings, heldNames(rulings), {}, [])).ruled
+export function* rulingsInSteps(
+  works: Works,
+  { rulings, samePersons }: SaidByPeople,
+): Generator<undefined, Ruled> {
+  const nothing = { works, rulings: {}, samePersons, byWork: {}, lost: [] }
+  return (yield* findInSteps(nothing, rulings, heldNames(rulings))).ruled
 }
 
 /** The same found on for the same works, with the works of which something else is said now. */
@@ -55,9 +67,7 @@ export function rulingsAfter(
   rulings: Review['rulings'],
 ): { ruled: Ruled; changed: readonly string[] } {
   if (before.rulings === rulings) return { ruled: before, changed: [] }
-  return drain(
-    findInSteps(before.works, rulings, heldApart(before.rulings, rulings), before.byWork, before.lost),
-  )
+  return drain(findInSteps(before, rulings, heldApart(before.rulings, rulings)))
 }
 
 /** How many names or works are looked up before the page may draw. */
@@ -65,11 +75,9 @@ const AT_ONCE = 2000
 
 /** Finds anew what is said of the works behind these names, over what was found of the others. */
 function* findInSteps(
-  works: Works,
+  { works, samePersons, byWork: before, lost: lostBefore }: Ruled,
   rulings: Review['rulings'],
   names: readonly string[],
-  before: RulingsByWork,
-  lostBefore: readonly string[],
 ): Generator<undefined, { ruled: Ruled; changed: readonly string[] }> {
   const oldNames = oldNamesByRecord(works.oldNames)
   const affected = new Set<Work>()
@@ -84,14 +92,15 @@ function* findInSteps(
   }
   const changes: [id: string, own: RulingsByWork[string][string] | undefined][] = []
   for (const work of affected) {
-    const own = ofWork(work, rulings, oldNames)
+    const own = united(ofWork(work, rulings, oldNames), samePersons)
     changes.push([work.id, Object.keys(own).length ? own : undefined])
     if (changes.length % AT_ONCE === 0) yield
   }
   yield
   const byWork = withHeld(before, changes)
   const inOrder = lost.size ? heldNames(rulings).filter((name) => lost.has(name)) : []
-  return { ruled: { works, rulings, byWork, lost: inOrder }, changed: [...affected].map((w) => w.id) }
+  const ruled = { works, rulings, ...(samePersons ? { samePersons } : {}), byWork, lost: inOrder }
+  return { ruled, changed: [...affected].map((w) => w.id) }
 }
 
 const oldNamesByRecord = keptFor((oldNames: ReadonlyMap<string, string>) => {
@@ -131,6 +140,28 @@ function ofWork(
           verdict: 'unsure',
           toSettle: left,
         }
+  }
+  return found
+}
+
+/** The same where several ids are one person: of what they said the later stands, with what was said first. */
+function united(
+  own: Record<string, WorkRuling>,
+  samePersons: Review['samePersons'] | undefined,
+): Record<string, WorkRuling> {
+  if (!samePersons?.length) return own
+  const found: Record<string, WorkRuling> = {}
+  for (const ruling of Object.values(own)) {
+    const reader = personId({ samePersons }, ruling.reader)
+    const key = `${ruling.pass}/${reader}`
+    const other = found[key]
+    if (!other) {
+      found[key] = reader === ruling.reader ? ruling : { ...ruling, reader }
+      continue
+    }
+    const [earlier, later] = (other.at ?? '') <= (ruling.at ?? '') ? [other, ruling] : [ruling, other]
+    const first = firstOf([earlier, later])
+    found[key] = { ...later, reader, ...(first ? { first } : {}) }
   }
   return found
 }

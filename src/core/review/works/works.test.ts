@@ -127,8 +127,7 @@ describe('the works behind records', () => {
 describe('what was said of works', () => {
   const one = brought('one', record('1', 'a'), record('3'))
   const two = brought('two', record('7', 'a'), record('8'))
-  const said = (review: Review, all: readonly Brought[]) =>
-    rulingsByWork(worksOf(review, at(all)), review.rulings)
+  const said = (review: Review, all: readonly Brought[]) => rulingsByWork(worksOf(review, at(all)), review)
   const byWork = (review: Review, all: readonly Brought[]): Record<string, Record<string, WorkRuling>> =>
     Object.fromEntries(heldEntries(said(review, all).byWork))
 
@@ -172,7 +171,7 @@ describe('what was said of works', () => {
       ['i1/2', ['i0/1']],
       ['i1/3', []],
     ])
-    expect(Object.fromEntries(heldEntries(rulingsByWork(found, review.rulings).byWork))).toMatchObject({
+    expect(Object.fromEntries(heldEntries(rulingsByWork(found, review).byWork))).toMatchObject({
       'i1/1': { 'broad/P': { verdict: 'in' } },
       'i1/2': { 'broad/P': { verdict: 'out' } },
     })
@@ -198,9 +197,11 @@ describe('what was said of works', () => {
       fc.property(some, some, (first, second) => {
         const names = withHeld(first, heldEntries(second))
         const found = worksOf(reviewOf(all, names), at(all))
-        const before = rulingsByWork(found, first)
+        const before = rulingsByWork(found, { rulings: first })
         // Works are found again when an old name comes in; here all are known from the beginning.
-        expect(rulingsByWork(found, second, before)).toEqual(rulingsByWork(found, second))
+        expect(rulingsByWork(found, { rulings: second }, before)).toEqual(
+          rulingsByWork(found, { rulings: second }),
+        )
       }),
       { numRuns: 500 },
     )

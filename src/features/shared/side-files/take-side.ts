@@ -1,5 +1,13 @@
 import { digestOf, listed, plural } from '@/core/base'
-import { readSide, sideBytes, type SideJournal } from '@/core/review'
+import {
+  ownSide,
+  readSide,
+  sideBytes,
+  takenFrom,
+  whatComes,
+  type SideJournal,
+  type WhatComes,
+} from '@/core/review'
 import type { Store } from '@/store/store'
 
 /** Takes another person's file into the open review; gives what came of it, in words. Rejects where it does not belong here. */
@@ -14,28 +22,39 @@ export async function takeSideIn(store: Store, side: SideJournal): Promise<strin
   const { entries, folded, person } = store.session.getState()
   if (side.origin.review !== folded.review.id || !entries.some((e) => e.digest === side.origin.digest))
     throw new Error('This file is of another review: it names records and lines that are not in this one.')
-  if (side.person === person)
-    throw new Error('This is your own file: what it holds is in this review already, under your name.')
   const head = side.entries.at(-1)?.digest
   if (!head) throw new Error('Nothing was said in this file.')
-  const known = folded.review.sides.some((s) => s.person === side.person && s.digests.includes(head))
+  // One's own file comes from another browser in which one worked; what was said here is known already.
+  const own = side.person === person ? ownSide(entries, person)?.entries : undefined
+  const known =
+    folded.review.sides.some((s) => s.person === side.person && s.digests.includes(head)) ||
+    own?.some((e) => e.digest === head)
   if (known) return 'All of this file is here already.'
+  const taken = takenFrom(side)
+  const comes = whatComes(folded.review, taken)
   const bytes = sideBytes(side)
   await store.lay(async ({ keepBytes }) => {
     await keepBytes(bytes)
     await store.act('side.take', { person: side.person, head, digest: digestOf(bytes) })
   })
-  return `${whatCame(side)} came in.`
+  return whatCame(side, comes)
 }
 
-function whatCame({ entries }: SideJournal): string {
-  const of = (kind: RegExp, one: string): string[] => {
-    const n = entries.filter((e) => kind.test(e.kind)).length
-    return n ? [plural(n, one)] : []
-  }
-  return listed([
-    ...of(/^ruling\./, 'ruling'),
-    ...of(/^searchreview\.answer$/, 'answer'),
-    ...of(/^searchreview\.comment$/, 'comment'),
-  ])
+function whatCame({ entries }: SideJournal, { fresh, changed, known }: WhatComes): string {
+  const of = (n: number, words: string): string[] => (n ? [words] : [])
+  const count = (kind: RegExp): number => entries.filter((e) => kind.test(e.kind)).length
+  const [texts, settled] = [count(/^retrieval\./), count(/^ruling\.settle$/)]
+  const [answers, comments] = [count(/^searchreview\.answer$/), count(/^searchreview\.comment$/)]
+  const rulings = [
+    ...of(fresh, plural(fresh, 'new ruling')),
+    ...of(changed, `${plural(changed, 'ruling')} changed`),
+    ...of(known, `${plural(known, 'ruling')} known already`),
+  ]
+  const others = [
+    ...of(texts, `${plural(texts, 'note')} on full texts`),
+    ...of(settled, `${plural(settled, 'difference')} settled`),
+    ...of(answers, plural(answers, 'answer')),
+    ...of(comments, plural(comments, 'comment')),
+  ]
+  return `Taken in: ${listed([...rulings, ...others])}.`
 }
