@@ -61,11 +61,16 @@ async function pack(args: Arguments): Promise<Outcome> {
     : { exit: 1, errors: made.problems.map(problemLine) }
 }
 
+/** 32 hexadecimal digits of chance. */
+const saltHere = (): string => randomBytes(16).toString('hex')
+
 /** Of what is packed without something, nothing is read before that is left out. */
 async function leftOut(file: string, what: LeftOut): Promise<Result<Uint8Array>> {
   going.say('reading the package, and making its files without what is left out')
   const whole = await openWhole(inMemory(inputBytes(file)))
-  return whole.ok ? packWithout(whole.value, what, handedFrom) : whole
+  if (!whole.ok) return whole
+  const by = whole.value.entries.at(-1)?.by ?? ''
+  return packWithout(whole.value, what, handedFrom, { at: new Date().toISOString(), by, salt: saltHere })
 }
 
 /** What is packed as it is, or as a plan, is read once. */

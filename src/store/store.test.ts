@@ -347,3 +347,52 @@ describe('a review of the first form', () => {
     expect(other.session.getState().folded.review).toEqual(now().folded.review)
   })
 })
+
+describe('who works on a review', () => {
+  it('is asked where others did in another browser; one of them stays one person, and is remembered', async () => {
+    await begun('R')
+    await store.setReader('M. Osei')
+    await store.act('question.set', { text: 'How loud is it?' })
+    const first = now().person
+    const file = asFile(await store.packOpenReview())
+    const other = browser().tab()
+    await other.openShelf()
+    const taken = await other.takePackage(file)
+    if (!taken.ok) throw new Error('not taken')
+    await other.openReview(taken.value)
+    const { asksName, person } = other.session.getState()
+    expect(asksName).toMatchObject({ why: 'open', known: [{ id: first, name: 'M. Osei' }] })
+    expect(person).not.toBe(first)
+    await other.iAm(asksName!.known![0]!)
+    other.nameGiven()
+    await other.act('question.set', { text: 'How loud is it there?' })
+    expect(other.session.getState()).toMatchObject({ person: first, reader: 'M. Osei' })
+    expect(other.session.getState().entries.at(-1)!.by).toBe(first)
+    expect(other.session.getState().folded.review.people).toHaveLength(1)
+    // The next time nothing is asked.
+    await other.openReview(taken.value)
+    expect(other.session.getState()).toMatchObject({ person: first, asksName: undefined })
+  })
+
+  it('who is somebody new has an id of their own, and nobody is asked in a review that they began', async () => {
+    await begun('R')
+    expect(now().asksName).toBeUndefined()
+    const file = asFile(await store.packOpenReview())
+    const other = browser().tab()
+    await other.openShelf()
+    const taken = await other.takePackage(file)
+    if (!taken.ok) throw new Error('not taken')
+    await other.openReview(taken.value)
+    const own = other.session.getState().person
+    let went = 0
+    other.nameGiven()
+    // Who closed the question is asked again before anything is done in a name.
+    other.inName(() => went++)
+    expect(other.session.getState().asksName?.known).toHaveLength(1)
+    await other.iAm('new')
+    other.nameGiven()
+    await other.setReader('A. Quill')
+    other.inName(() => went++)
+    expect([went, other.session.getState().person]).toEqual([1, own])
+  })
+})

@@ -1,6 +1,15 @@
 import { createStore as createState, type StoreApi } from 'zustand/vanilla'
 import { tell } from '@/core/figures'
-import { fold, worksOf, type Command, type Import, type LastDeed } from '@/core/review'
+import {
+  fold,
+  nameOf,
+  whoIsHere,
+  worksOf,
+  type Command,
+  type Import,
+  type Known,
+  type LastDeed,
+} from '@/core/review'
 import type { Rec } from '@/core/records'
 import { fail, plural, problem, withPlainSigns, type Result } from '@/core/base'
 import { ofFile, openPackage, type Opened } from '@/core/review'
@@ -19,7 +28,7 @@ import { Shelf } from './shelf'
 import type { Left } from './typing'
 
 /** What a name is asked for. */
-export type NameWhy = 'rule' | 'say' | 'hand on'
+export type NameWhy = 'rule' | 'say' | 'hand on' | 'open'
 
 export interface Session extends Omit<ReviewView, 'reviewId'> {
   /** What keeps this browser from storing, and what it said of it. */
@@ -40,7 +49,7 @@ export interface Session extends Omit<ReviewView, 'reviewId'> {
   /** There is little room left in the storage of this browser. */
   littleRoom: boolean
   /** A name has to be given before this is gone on with. */
-  asksName: { then: () => void; why: NameWhy } | undefined
+  asksName: { then: () => void; why: NameWhy; known?: readonly Known[] } | undefined
 }
 
 const CLOSED: Omit<
@@ -69,6 +78,8 @@ const CLOSED: Omit<
   damage: [],
   missing: '',
 }
+
+const whoIn = (reviewId: string): string => `who/${reviewId}`
 
 /** How long after a look at the storage that failed it is looked at again, in milliseconds. */
 const LOOK_AGAIN = 1000
@@ -132,6 +143,13 @@ export function createStore(environment: Environment) {
   const room = new Room(environment.storage)
   const shelf = new Shelf({ ...ground, blobs, by, onChange: (items) => set({ shelf: items }) })
   let review: OpenReview | undefined
+  /** Somebody said who they are in the open review, or need not. */
+  let whoSaid = false
+  /** Who somebody can be that has not said so in the open review; undefined where nothing is to be asked. */
+  const whoCanBe = (): Known[] | undefined => {
+    const { entries, folded } = session.getState()
+    return whoSaid ? undefined : whoIsHere(folded.review, entries, by(), name())
+  }
   /** Lets other tabs know that this one no longer has it open. */
   let letGo: () => Promise<void> = () => Promise.resolve()
   const leave = async (): Promise<void> => {
@@ -171,6 +189,13 @@ export function createStore(environment: Environment) {
     await tx.done
     return person
   }
+  /** Who works on a review here, where somebody said so; the demo asks nobody before they rule. */
+  const readWho = async (id: string): Promise<{ said: boolean; demo: boolean }> => {
+    const db = await connection.get()
+    const who = (await db.get('settings', whoIn(id)))?.value
+    if (typeof who === 'string') set({ person: who })
+    return { said: typeof who === 'string', demo: (await db.get('shelf', id))?.demo ?? false }
+  }
   /** What was entered, without signs that no file could hold; a word says so where some went. */
   const entered = <T extends Command>(command: T): T => {
     const { value, gone } = withPlainSigns(command)
@@ -205,8 +230,25 @@ export function createStore(environment: Environment) {
     },
     /** Goes on at once where somebody has said who reads, and asks for the name first where nobody has. */
     inName: (then: () => void, why: NameWhy = 'rule'): void => {
-      if (name()) then()
+      const known = review && whoCanBe()
+      if (known) set({ asksName: { then, why, known } })
+      else if (name()) then()
       else set({ asksName: { then, why } })
+    },
+    /** Who works on the open review here is somebody who did before, or somebody new; it is kept for this browser. */
+    iAm: async (who: Known | 'new'): Promise<void> => {
+      const { reviewId } = session.getState()
+      whoSaid = true
+      if (reviewId === undefined) return
+      const id = who === 'new' ? await readPerson() : who.id
+      set({ person: id, ...(who !== 'new' && who.name !== undefined ? { reader: who.name } : {}) })
+      await (await connection.get()).put('settings', { name: whoIn(reviewId), value: id })
+    },
+    /** Asks again who works on the open review here. */
+    askWho: (): void => {
+      const { entries, folded } = session.getState()
+      const known = whoIsHere(folded.review, entries, '', name())
+      if (known) set({ asksName: { then: () => undefined, why: 'open', known } })
     },
     /** Writes what who works here is called into the open review, where they did something in it under no or another name. */
     nameMe: async (): Promise<void> => open().nameMe(),
@@ -277,6 +319,7 @@ export function createStore(environment: Environment) {
       set({ ...CLOSED, failed: undefined, refused: undefined })
       try {
         await readReader()
+        const own = await readWho(id)
         const opened = await OpenReview.open(id, {
           ...ground,
           blobs,
@@ -292,7 +335,14 @@ export function createStore(environment: Environment) {
           },
         })
         if (mine !== asked) opened?.close()
-        else review = opened
+        else {
+          review = opened
+          whoSaid = own.said
+          const called = own.said ? nameOf(session.getState().folded.review, by()) : undefined
+          if (called !== undefined) set({ reader: called })
+          const known = own.demo ? undefined : whoCanBe()
+          if (known) set({ asksName: { then: () => undefined, why: 'open', known } })
+        }
         return opened !== undefined
       } catch (error) {
         if (mine === asked) set({ ...CLOSED, failed: errorInWords(error) })

@@ -11,7 +11,11 @@ const LEAVES = ['texts', 'names', 'rulings'] as const
 
 /** What verification finds wrong with a review that was handed on without some of it. */
 async function faultsOf(packed: Packed, left: readonly (typeof LEAVES)[number][]): Promise<string[]> {
-  const made = await packWithout(packed, Object.fromEntries(left.map((l) => [l, true])), handedFrom)
+  const made = await packWithout(packed, Object.fromEntries(left.map((l) => [l, true])), handedFrom, {
+    at: '2026-12-01T09:00:00.000Z',
+    by: 'p-1',
+    salt: () => 'a'.repeat(32),
+  })
   if (!made.ok) throw new Error(made.problems[0]!.message)
   const { checks } = await verifyFile(made.value, { from: handedFrom })
   return checks.flatMap((c) => c.faults)

@@ -25,7 +25,8 @@ export interface ToPack {
 
 /** How it is handed on: as it is, without something, or as the plan of another review, which begins in this name. */
 export type HandedAs =
-  ({ as: 'review' } & LeftOut) | { as: 'plan'; id: string; title: string; at: string; by: string }
+  | ({ as: 'review'; handedBy?: { at: string; by: string } } & LeftOut)
+  | { as: 'plan'; id: string; title: string; at: string; by: string }
 
 /** What files for people are made from, in a worker. */
 export const handedHere = async (read: ReadReview): Promise<HandedFrom> =>
@@ -46,14 +47,21 @@ export async function packHere(
   const sides = new Set(entries.filter((e) => e.kind === 'side.take').flatMap(blobsOf))
   const bytesAt = async (digest: string): Promise<Uint8Array | undefined> =>
     beside.get(digest) ?? (await (sides.has(digest) ? blocks.asStored(digest) : blocks.bytes(digest)))
-  const handed = how.as === 'review' ? await leaveOut(entries, how, bytesAt) : undefined
+  const handed =
+    how.as === 'review'
+      ? await leaveOut(entries, how, bytesAt, how.handedBy && { ...how.handedBy, salt: newSalt })
+      : undefined
   if (handed && !handed.ok) return handed
   const kept = handed?.value
   const own = kept?.entries ?? (await ofThePlan(entries, bytesAt, how as HandedAs & { as: 'plan' }))
   const named = [...new Set(own.flatMap(blobsOf))]
   const there: string[] = []
   for (const digest of named)
-    if (!kept?.without.has(digest) && (beside.has(digest) || (await blocks.has([digest])))) there.push(digest)
+    if (
+      !kept?.without.has(digest) &&
+      (kept?.instead.has(digest) || beside.has(digest) || (await blocks.has([digest])))
+    )
+      there.push(digest)
   const held = new Set(there)
   const blob = async (digest: string): Promise<Uint8Array> => {
     const bytes = kept?.instead.get(digest) ?? (await bytesAt(digest))
@@ -82,7 +90,8 @@ export async function packHere(
         return blob(digest)
       },
       leftOut: named.filter((d) => !held.has(d)).sort(),
-      unfinished: how.as === 'review' ? unfinished : [],
+      // What is being typed may tell what was read.
+      unfinished: how.as === 'review' && !how.rulings ? unfinished : [],
     },
     from.review.title,
     (piece) => pieces.push(piece),

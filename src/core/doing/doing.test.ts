@@ -43,6 +43,7 @@ import {
   retrieve,
   ruleMany,
   ruleWork,
+  sayOnePerson,
   settle,
   takeHistory,
   type Doing,
@@ -91,7 +92,7 @@ function at(review: Review): DoingAt {
 
 /** Doings are called by what they do; other functions of the folder by what they are. */
 const DOES =
-  /^(?:add|log|correct|take|rule[WM]|retrieve|keep|settle$|choose|plan|name|draw|bind|partStudy|drop|day)/
+  /^(?:add|log|correct|take|rule[WM]|retrieve|keep|settle$|choose|plan|name|draw|bind|partStudy|drop|day|say)/
 
 /** Something was brought in, and one work of it was ruled. */
 const ruledOf = (review: Review) =>
@@ -147,6 +148,7 @@ const CASES: Record<string, (review: Review) => readonly Command[]> = {
   settle: (r) => settle(at(r), { ids: ['i/1', 'i/2'], pass: 'broad', verdict: 'in', after: 'talk', how: '' }),
   chooseRule: (r) => chooseRule(at(r), { pass: 'broad', rule: 'settle first' }),
   chooseOrder: (r) => chooseOrder(at(r), { pass: 'broad', order: 'chance' }),
+  sayOnePerson: (r) => sayOnePerson(at(r), { a: 'p-1', b: 'p-2', why: '' }),
   planReading: (r) => planReading(at(r), { pass: 'broad', way: 'two each' }),
   nameCriteria: (r) => nameCriteria(at(r), { name: 'after the first fifty' }),
   drawSample: (r) => drawSample(at(r), { from: ruledOf(r).works.works, count: 1, group: 'g' }),

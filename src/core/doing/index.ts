@@ -41,6 +41,7 @@ export {
   nameCriteria,
   partStudy,
   planReading,
+  sayOnePerson,
 } from './selection/plan'
 export { keepText, retrieve } from './selection/retrieve'
 export { asksWhereHad, notRuledBy, outBy, ruleMany, ruleWork, type RulingMade } from './selection/rule'

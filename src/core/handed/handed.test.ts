@@ -56,7 +56,13 @@ function python(): boolean {
 
 /** The demo handed on without something, opened again. */
 async function without(what: LeftOut): Promise<{ read: ReadReview; files: Record<string, string> }> {
-  const made = await packWithout(packed, what, handedFrom)
+  let salts = 0
+  const handedBy = {
+    at: '2026-12-01T09:00:00.000Z',
+    by: packed.entries.at(-1)!.by,
+    salt: () => (++salts).toString(16).padStart(32, '0'),
+  }
+  const made = await packWithout(packed, what, handedFrom, handedBy)
   if (!made.ok) throw new Error(made.problems[0]?.message)
   const own = made.value
   const opened = await openPackage(inMemory(own))

@@ -1,9 +1,9 @@
 import { ok, type Result } from '../base'
-import { packReview, type Packed, type Readable } from '../review'
+import { blobsOf, packReview, type Packed, type Readable } from '../review'
 import { crateOf } from './crate'
 import { handedFiles } from './files'
 import type { HandedFrom } from './from'
-import { leaveOut, type LeftOut } from './left-out'
+import { leaveOut, type HandedBy, type LeftOut } from './left-out'
 import { readReview, type ReadReview } from './read-review'
 
 export { appendixContextOf, factContextOf, type HandedFrom } from './from'
@@ -11,7 +11,8 @@ export { figuresIn } from './figures'
 export { handedFiles } from './files'
 export { difference, relationWords, type Compared, type Difference } from './difference'
 export { planEntries, planOnly } from './plan-only'
-export { leaveOut, leftOutWords, type HandedOn, type LeftOut } from './left-out'
+export { blindedJournal, blindedState, type Blinding } from './blinded'
+export { leaveOut, leftOutWords, type HandedBy, type HandedOn, type LeftOut } from './left-out'
 export { openReview, openWhole, type OpenedReview } from './open-review'
 export { readReview, type ReadReview } from './read-review'
 export type { HandedFile } from './index-page'
@@ -33,17 +34,22 @@ export async function packWithout(
   { entries, blobs, leftOut = [], unfinished = [] }: Packed,
   what: LeftOut,
   from: (read: ReadReview) => Promise<HandedFrom>,
+  handedBy?: HandedBy,
 ): Promise<Result<Uint8Array>> {
-  const handed = await leaveOut(entries, what, async (digest) => blobs.get(digest))
+  const handed = await leaveOut(entries, what, async (digest) => blobs.get(digest), handedBy)
   if (!handed.ok) return handed
   const { entries: kept, without, instead } = handed.value
-  const own = new Map([...blobs].filter(([d]) => !without.has(d)).map(([d, b]) => [d, instead.get(d) ?? b]))
-  const gone = [...blobs.keys()].filter((digest) => without.has(digest))
+  // A journal that begins anew reaches less than the one before.
+  const reached = new Set(kept.flatMap(blobsOf))
+  const all = new Map([...blobs, ...instead])
+  const own = new Map([...all].filter(([d]) => reached.has(d) && !without.has(d)))
+  const gone = [...blobs.keys()].filter((digest) => without.has(digest) && reached.has(digest))
   const packed = {
     entries: kept,
     blobs: own,
-    leftOut: [...new Set([...leftOut, ...gone])].sort(),
-    unfinished,
+    leftOut: [...new Set([...leftOut.filter((d) => reached.has(d)), ...gone])].sort(),
+    // What is being typed may tell what was read.
+    unfinished: what.rulings ? [] : unfinished,
   }
   const read = await readReview(kept, async (digest) => own.get(digest))
   return ok(await packForPeople(await from(read), packed))

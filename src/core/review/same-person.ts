@@ -1,5 +1,6 @@
 import { keptFor } from '../base'
-import type { Person, Review, SamePerson } from './values'
+import { nameOf } from './people'
+import type { Review, SamePerson } from './values'
 
 const NOBODY: readonly SamePerson[] = []
 
@@ -23,24 +24,34 @@ export const personId = (
   id: string,
 ): string => (samePersons?.length ? classes(samePersons ?? NOBODY)(id) : id)
 
-/** Who somebody in this browser can be: those who did something in the review or are named in it, with a name. */
-export interface WhoHere {
-  /** Named people of the review, the one who is called as this browser calls its reader first. */
-  known: Person[]
+/** Somebody who worked on a review, with how many deeds they did in it. */
+export interface Known {
+  id: string
+  /** Absent where they have not said what they are called. */
+  name?: string
+  deeds: number
 }
 
 /**
- * Is to be asked who somebody is that works on a review here, and who they can be? Not where they did something in it or are
- * named in it already, nor where nobody else did.
+ * Is to be asked who somebody is that works on a review here, and who they can be: whoever did something in it or is named in
+ * it, the one first who is called as this browser calls its reader, then by deeds. Undefined where they did something in it
+ * already, and where nobody else did.
  */
 export function whoIsHere(
   { people }: Pick<Review, 'people'>,
   entries: readonly { by: string }[],
   person: string,
   name: string,
-): WhoHere | undefined {
-  if (people.some((p) => p.id === person) || entries.some((e) => e.by === person)) return undefined
-  const known = people.filter((p) => p.name !== undefined)
-  const alike = (p: Person): boolean => name !== '' && p.name?.toLowerCase() === name.toLowerCase()
-  return known.length ? { known: [...known].sort((a, b) => Number(alike(b)) - Number(alike(a))) } : undefined
+): Known[] | undefined {
+  const deeds = new Map<string, number>()
+  for (const { by } of entries) if (by) deeds.set(by, (deeds.get(by) ?? 0) + 1)
+  if (deeds.has(person) || people.some((p) => p.id === person)) return undefined
+  const known = [...new Set([...people.map((p) => p.id), ...deeds.keys()])].map((id): Known => {
+    const called = nameOf({ people }, id)
+    return { id, ...(called === undefined ? {} : { name: called }), deeds: deeds.get(id) ?? 0 }
+  })
+  const alike = (k: Known): boolean => name !== '' && k.name?.toLowerCase() === name.toLowerCase()
+  return known.length
+    ? known.sort((a, b) => Number(alike(b)) - Number(alike(a)) || b.deeds - a.deeds || (a.id < b.id ? -1 : 1))
+    : undefined
 }

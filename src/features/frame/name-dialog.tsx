@@ -1,6 +1,8 @@
 'use client'
 import { Button, Input, Modal } from 'antd'
 import { useState } from 'react'
+import { plural } from '@/core/base'
+import type { Known } from '@/core/review'
 import { useSession, useStore } from '@/store/provider'
 import type { NameWhy } from '@/store/store'
 
@@ -27,20 +29,39 @@ const ASKED: Record<NameWhy, { title: string; ok: string; leave: string; words: 
     words:
       'What you did in this review is kept under a number. With a name, whoever opens the package sees whose work it is.',
   },
+  open: {
+    title: 'Who are you here?',
+    ok: 'Work as somebody new',
+    leave: 'Not now',
+    words: '',
+  },
 }
 
 /** Asks who is working here: before the first ruling or comment, which are somebody's, and before a review is handed on. */
 export function NameDialog() {
   const asks = useSession((s) => s.asksName)
-  return asks ? <Ask go={asks.then} why={asks.why} /> : null
+  if (!asks) return null
+  const { then, why, known } = asks
+  return <Ask key={known ? 'who' : 'name'} go={then} why={why} known={known} />
 }
 
-function Ask({ go, why }: { go: () => void; why: NameWhy }) {
-  const { nameGiven, setReader, deed } = useStore()
-  const [name, setName] = useState('')
-  const asked = ASKED[why]
+function Ask({ go, why, known }: { go: () => void; why: NameWhy; known: readonly Known[] | undefined }) {
+  const { nameGiven, setReader, iAm, deed } = useStore()
+  const reader = useSession((s) => s.reader)
+  const [name, setName] = useState(reader)
+  const asked = ASKED[known ? 'open' : why]
+  const as = (who: Known | 'new', called?: string): void => {
+    deed(
+      iAm(who).then(async () => {
+        if (called !== undefined) await setReader(called)
+        nameGiven()
+        go()
+      }),
+    )
+  }
   const done = (): void => {
     if (!name.trim()) return
+    if (known) return as('new', name.trim())
     deed(setReader(name.trim()))
     nameGiven()
     go()
@@ -59,12 +80,30 @@ function Ask({ go, why }: { go: () => void; why: NameWhy }) {
       onCancel={nameGiven}
       footer={(_, { OkBtn }) => (
         <>
-          <Button onClick={leave}>{asked.leave}</Button>
+          <Button onClick={leave}>{known && why === 'hand on' ? ASKED['hand on'].leave : asked.leave}</Button>
           <OkBtn />
         </>
       )}
     >
-      <p className="sub">{asked.words}</p>
+      {known ? (
+        <div className="choose">
+          <p className="sub">
+            Others worked on this review in another browser. Are you one of them? Then what you do here is
+            told as that person’s, and nobody is counted twice.
+          </p>
+          {known.map((k) => (
+            <p key={k.id}>
+              <Button size="small" onClick={() => as(k)}>
+                I am {k.name ?? 'the one who has no name yet'}
+              </Button>
+              <span className="sub"> {k.deeds ? plural(k.deeds, 'deed') : 'named here'}</span>
+            </p>
+          ))}
+          <p className="sub">Or somebody new, who is called</p>
+        </div>
+      ) : (
+        <p className="sub">{asked.words}</p>
+      )}
       <Input
         autoFocus
         aria-label="Your name as a reader"

@@ -1,10 +1,11 @@
-import type {
-  Command,
-  CriteriaVersion,
-  OrderChosen,
-  PassName,
-  ReadingPlan,
-  SelectionRule,
+import {
+  personId,
+  type Command,
+  type CriteriaVersion,
+  type OrderChosen,
+  type PassName,
+  type ReadingPlan,
+  type SelectionRule,
 } from '../../review'
 import { chanceOrder } from '../../selection'
 import type { Doing } from '../doing'
@@ -75,3 +76,9 @@ export const bindStudy: Doing<{ id: string | undefined; name: string; ids: reado
 
 /** Parts a study: its works count one by one again. */
 export const partStudy: Doing<{ id: string }> = (_at, { id }) => [{ kind: 'study.part', payload: { id } }]
+
+/** Two ids are one person, who worked in two browsers: what both said is told as said by one. */
+export const sayOnePerson: Doing<{ a: string; b: string; why: string }> = ({ review }, { a, b, why }) =>
+  personId(review, a) === personId(review, b)
+    ? []
+    : [{ kind: 'person.same', payload: { a, b, why: why.trim() } }]

@@ -2,6 +2,7 @@ import { held } from '../../base'
 import {
   askedNow,
   leadsOut,
+  personId,
   ruledBefore,
   saysTheSame,
   type Answer,
@@ -50,12 +51,13 @@ export const asksWhereHad = (pass: PassName, retrieval: Retrieval | undefined): 
  */
 export const ruleWork: Doing<RulingMade> = ({ review, person }, made) => {
   const { work, ruled, pass, verdict, criterionId, retrieval, had } = made
+  const me = personId(review, person)
   const own = held(ruled.byWork, work.id)
   const others = ruledBefore(ruled, work, pass, person).filter((id) => id !== work.id)
   const asked = askedNow(review, pass)
   const version = review.criteriaVersions?.at(-1)?.id
   const [reason, note] = [made.reason?.trim(), made.note?.trim()]
-  const unseen = !Object.values(own ?? {}).some((r) => r.pass === pass && r.reader !== person && !r.unread)
+  const unseen = !Object.values(own ?? {}).some((r) => r.pass === pass && r.reader !== me && !r.unread)
   const text = pass === 'broad' ? undefined : (had ?? retrieval?.state ?? 'none noted')
   const ruling: Ruling = {
     recordId: work.id,
@@ -76,7 +78,7 @@ export const ruleWork: Doing<RulingMade> = ({ review, person }, made) => {
     had !== undefined && had !== 'none noted' && had !== retrieval?.state
       ? [retrievalSet(retrieval, { recordId: retrieval?.recordId ?? work.id, state: had })]
       : []
-  if (saysTheSame(own?.[`${pass}/${person}`], ruling)) return noted
+  if (saysTheSame(own?.[`${pass}/${me}`], ruling)) return noted
   return [...noted, { kind: 'ruling.set', payload: ruling }]
 }
 
@@ -88,8 +90,8 @@ export const ruleMany: Doing<{
   because: string
   /** Which works they are, in words. */
   which: string
-}> = ({ person }, { ids, ruled, pass, because, which }) => {
-  const records = notRuledBy(person, pass, ids, ruled)
+}> = ({ review, person }, { ids, ruled, pass, because, which }) => {
+  const records = notRuledBy(personId(review, person), pass, ids, ruled)
   if (!records.length || !because.trim()) return []
   return [
     {

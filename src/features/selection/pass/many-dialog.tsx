@@ -3,7 +3,7 @@ import { Button, Input, Modal, Select } from 'antd'
 import { useState, type ReactNode } from 'react'
 import { plural } from '@/core/base'
 import { notRuledBy, ruleMany } from '@/core/doing'
-import type { PassName } from '@/core/review'
+import { personId, type PassName } from '@/core/review'
 import { useSession, useStore } from '@/store/provider'
 import { namedWorks, useNamedWorks } from '../../shared/named-works'
 import type { Selected } from '../use-selected'
@@ -18,7 +18,7 @@ export function useMany(pass: PassName, selected: Selected): { open: () => void;
   const [because, setBecause] = useState('')
   const found = useNamedWorks(review, shown ? of : undefined)
   const options = namedWorks(review)
-  const left = found && notRuledBy(person, pass, found, ruled)
+  const left = found && notRuledBy(personId(review, person), pass, found, ruled)
   const rule = (): void => {
     if (!left?.length || !because.trim()) return
     inName(() => {

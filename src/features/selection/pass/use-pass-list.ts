@@ -1,7 +1,7 @@
 import { useMemo, useState } from 'react'
 import { held } from '@/core/base'
 import { waysOf } from '@/core/figures'
-import { workOf, type PassName, type Work } from '@/core/review'
+import { personId, workOf, type PassName, type Work } from '@/core/review'
 import { askedBy, asksAgain, nextToRule, PASSED } from '@/core/selection'
 import { useSession } from '@/store/provider'
 import { useWhereabouts } from '@/store/whereabouts'
@@ -23,7 +23,8 @@ export function usePassList(
   box: readonly string[] | undefined,
 ) {
   const { review, ruled, placed } = selected
-  const person = useSession((s) => s.person)
+  const me = useSession((s) => s.person)
+  const person = personId(review, me)
   const own = `${pass}/${person}`
   // What another person asked for is what is read first here; it can be put aside like any other choice of works.
   const asked = review.asked?.findLast((a) => a.pass === pass && a.by !== person)

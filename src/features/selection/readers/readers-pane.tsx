@@ -9,6 +9,7 @@ import { useSideFiles } from '../../shared/side-files/use-side-files'
 import type { Selected } from '../use-selected'
 import { AllAgreements } from './agreements'
 import { Reading } from './reading'
+import { Who } from './who'
 
 /** Between readers: who reads what, how far they agree, and files that go between them. */
 export function ReadersPane({ selected }: { selected: Selected }) {
@@ -41,6 +42,7 @@ export function ReadersPane({ selected }: { selected: Selected }) {
           pass can be narrowed.
         </span>
       </p>
+      <Who selected={selected} />
       <Reading selected={selected} />
       <AllAgreements selected={selected} called={(id) => nameOfPerson(selected.review, id)} />
     </div>

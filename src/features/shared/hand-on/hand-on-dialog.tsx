@@ -65,9 +65,14 @@ function HandOn({ close }: { close: () => void }) {
     closed.current = true
     close()
   }
-  const how = (): HandedAs =>
+  const how = (askId?: string): HandedAs =>
     as === 'review'
-      ? { as, ...Object.fromEntries(left.map((l) => [l, true])) }
+      ? {
+          as,
+          ...Object.fromEntries(left.map((l) => [l, true])),
+          ...(askId === undefined ? {} : { ask: askId }),
+          handedBy: { at: store.now(), by: store.session.getState().person },
+        }
       : {
           as,
           id: store.newId(),
