@@ -2,7 +2,7 @@ import { adviceOn, draftAccount, factsIn, GENERATOR, readFrozen, type FactContex
 import { plainJson, plural } from '../core/base'
 import { figuresAt, FIGURES_VERSION, figuresOfVersion } from '../core/figures'
 import { RULES_VERSION } from '../core/records'
-import { fold, partitionOf } from '../core/review'
+import { beginsFromState, fold, partitionOf } from '../core/review'
 import { openMatters } from '../core/selection'
 import { sourceFactsOf } from '../standins/source-facts'
 import { leftOutWords, type OpenedReview } from '../core/handed'
@@ -43,7 +43,9 @@ export function checkPartition({ review, beside }: OpenedReview): Check {
 }
 
 /** Does every stream of the flow add up, and is every work at one place? */
-export function checkFlow({ told }: OpenedReview): Check {
+export function checkFlow({ told, entries }: OpenedReview): Check {
+  if (beginsFromState(entries))
+    return unchecked('Flow', 'rulings were left out of the package: how works went on is not in it')
   const { faults, undecided } = openMatters(told.figures.flow)
   return checked(
     'Flow',
@@ -62,7 +64,7 @@ export async function checkFrozen({ review, entries, beside, blob }: OpenedRevie
   const about = 'Frozen texts'
   const frozen = review.frozenTexts ?? []
   if (!frozen.length) return checked(about, 'there are none', [])
-  if (leftOutWords(entries, false).includes('what was ruled'))
+  if (leftOutWords(entries, false).some((words) => words.startsWith('what was ruled')))
     return unchecked(about, 'rulings were left out of the package, and their numbers need them')
   const faults: string[] = []
   const remarks: string[] = []

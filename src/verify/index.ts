@@ -1,6 +1,6 @@
 import { dateWords, digestWords, plural, type Problem } from '../core/base'
 import { openReview, type HandedFrom, type OpenedReview, type ReadReview } from '../core/handed'
-import { inMemory, newerProblem, type Entry, type Packed, type Review } from '../core/review'
+import { beginsFromState, inMemory, newerProblem, type Entry, type Packed, type Review } from '../core/review'
 import type { OpenStandin } from '../standins'
 import { checkArchive } from './check-archive'
 import { ABOUT as BYTES, checkBytes } from './check-bytes'
@@ -60,9 +60,16 @@ export async function verifyFile(
   const packed = await opened.packed()
   const beside = `${plural(packed.blobs.size, 'file')} beside the journal`
   const chain = `${plural(entries.length, 'entry', 'entries')} against the chain, ending in ${digestWords(entries.at(-1)!.digest)}`
-  const remarks = packed.leftOut.length
-    ? [`${plural(packed.leftOut.length, 'file')} left out when it was packed.`]
-    : []
+  const remarks = [
+    ...(packed.leftOut.length
+      ? [`${plural(packed.leftOut.length, 'file')} left out when it was packed.`]
+      : []),
+    ...(beginsFromState(entries)
+      ? [
+          'It begins from a state that was handed on without rulings, and without what was done because of them: what was done before is not in it, and was not checked.',
+        ]
+      : []),
+  ]
   const first = checked('Package', `${beside} against the manifest, ${chain}`, [], remarks)
   const more = [
     () => first,

@@ -21,6 +21,7 @@ import {
   addDescribed,
   addPage,
   addSources,
+  askToRead,
   bindStudy,
   chooseOrder,
   chooseRule,
@@ -92,7 +93,7 @@ function at(review: Review): DoingAt {
 
 /** Doings are called by what they do; other functions of the folder by what they are. */
 const DOES =
-  /^(?:add|log|correct|take|rule[WM]|retrieve|keep|settle$|choose|plan|name|draw|bind|partStudy|drop|day|say)/
+  /^(?:add|log|correct|take|rule[WM]|retrieve|keep|settle$|choose|plan|name|draw|bind|partStudy|drop|day|say|askTo)/
 
 /** Something was brought in, and one work of it was ruled. */
 const ruledOf = (review: Review) =>
@@ -148,6 +149,15 @@ const CASES: Record<string, (review: Review) => readonly Command[]> = {
   settle: (r) => settle(at(r), { ids: ['i/1', 'i/2'], pass: 'broad', verdict: 'in', after: 'talk', how: '' }),
   chooseRule: (r) => chooseRule(at(r), { pass: 'broad', rule: 'settle first' }),
   chooseOrder: (r) => chooseOrder(at(r), { pass: 'broad', order: 'chance' }),
+  askToRead: (r) =>
+    askToRead(at(r), {
+      id: 'a',
+      pass: 'broad',
+      records: ['i/1'],
+      called: 'all',
+      blinded: true,
+      until: '2026-12-12',
+    }),
   sayOnePerson: (r) => sayOnePerson(at(r), { a: 'p-1', b: 'p-2', why: '' }),
   planReading: (r) => planReading(at(r), { pass: 'broad', way: 'two each' }),
   nameCriteria: (r) => nameCriteria(at(r), { name: 'after the first fifty' }),

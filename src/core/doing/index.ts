@@ -33,6 +33,7 @@ export {
   logWay,
 } from './selection/note'
 export {
+  askToRead,
   beginning,
   bindStudy,
   chooseOrder,

@@ -76,6 +76,7 @@ const PARTS: Parts = {
   lookups: 'on',
   headingsNoted: 'on',
   samePersons: 'not',
+  from: 'not',
   sides: () => [],
   rulings: () => inBuckets([]),
   account: ({ account }) => ({

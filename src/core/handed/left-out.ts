@@ -103,6 +103,8 @@ export async function leaveOut(
   return ok({ entries: kept, without, instead })
 }
 
+const WITHOUT_RULINGS = 'what was ruled, and what was done because of it'
+
 /** What was left out of a review, in words; empty where nothing was. */
 export function leftOutWords(entries: readonly Entry[], textsMissing: boolean): string[] {
   const gone = (kind: RegExp): boolean =>
@@ -110,8 +112,7 @@ export function leftOutWords(entries: readonly Entry[], textsMissing: boolean): 
   return [
     ...(textsMissing ? ['abstracts and full texts'] : []),
     ...(gone(/^person\.named$/) ? ['the names of people'] : []),
-    ...(gone(RULING) || entries.some((e) => e.kind === 'journal.from')
-      ? ['what was ruled, and what was done because of it']
-      : []),
+    ...(gone(RULING) ? ['what was ruled'] : []),
+    ...(entries.some((e) => e.kind === 'journal.from') ? [WITHOUT_RULINGS] : []),
   ]
 }

@@ -364,6 +364,8 @@ export interface Review extends Selecting, Written, SearchReviewing {
   headingsNoted?: HeadingNoted[]
   /** Two ids of one person, as somebody said. */
   samePersons?: SamePerson[]
+  /** It was handed on without rulings: the digest of the last entry of the journal that it came of. */
+  from?: string
   /** Side journals that were taken in, by person and head. */
   sides: SideTaken[]
   /** By record, then by pass and person ("broad/" and an id). */

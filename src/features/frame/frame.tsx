@@ -1,8 +1,10 @@
 'use client'
 import { Button } from 'antd'
 import Link from 'next/link'
-import { useSelectedLayoutSegment } from 'next/navigation'
+import { useRouter, useSelectedLayoutSegment } from 'next/navigation'
 import { useDeferredValue, useEffect, useState, type MouseEvent, type ReactNode } from 'react'
+import { readingCopy } from '@/core/selection'
+import { reviewAddress } from '@/store/address'
 import { readOwnKeys, useRegistry } from '@/store/actions'
 import { FAULT_WORDS } from '@/store/fault-words'
 import { useSession, useStore } from '@/store/provider'
@@ -15,6 +17,7 @@ import { LeftUnfinished } from './left-unfinished'
 import { NameDialog } from './name-dialog'
 import { HandOnDialog } from '../shared/hand-on/hand-on-dialog'
 import { Palette } from './palette'
+import { ReadingHead } from './reading-head'
 import { Strip } from './strip'
 import { useFocusHome } from './focus-home'
 import { useFrameActions, useKeys } from './keys'
@@ -74,7 +77,14 @@ export function Frame({ reviewId, children }: { reviewId: string; children: Reac
     document.title = open ? `${name} · ${title || 'Review without a title'} · Luvren` : 'Luvren'
   }, [stage, open, title])
   useArrival(stage, open)
-  useFrameActions(reviewId)
+  // A copy for reading shows what is to be read, and nothing else: neither other stages nor what the review writes.
+  const reading = useSession((s) => s.reviewId === reviewId && readingCopy(s.folded.review) !== undefined)
+  const router = useRouter()
+  const away = reading && stage !== 'selection'
+  useEffect(() => {
+    if (away) router.replace(reviewAddress(reviewId, 'selection'))
+  }, [away, reviewId, router])
+  useFrameActions(reviewId, reading)
   useKeys()
   useFocusHome()
 
@@ -98,14 +108,12 @@ export function Frame({ reviewId, children }: { reviewId: string; children: Reac
       </NotOpen>
     )
   return (
-    <div className="frame">
-      <header>
-        <Course reviewId={reviewId} stage={stage} />
-      </header>
+    <div className={reading ? 'frame reading' : 'frame'}>
+      <header>{reading ? <ReadingHead /> : <Course reviewId={reviewId} stage={stage} />}</header>
       <main id="stage" tabIndex={-1} onMouseOver={pointFacts} onMouseLeave={() => lightFacts(undefined)}>
-        {ready ? children : <p className="empty">Opening the review …</p>}
+        {ready && !away ? children : <p className="empty">Opening the review …</p>}
       </main>
-      <AccountPane stage={stage} />
+      {!reading && <AccountPane stage={stage} />}
       <Strip />
       <Palette />
       <KeysDialog />

@@ -14,7 +14,7 @@ import { reviewAddress } from '@/store/address'
 const STAGES = ['Question', 'Terms', 'Searches', 'Records', 'Selection', 'Methods']
 
 /** What can be done on every stage. */
-export function useFrameActions(reviewId: string): void {
+export function useFrameActions(reviewId: string, reading: boolean): void {
   const store = useStore()
   const { session } = store
   const { undo, redo } = useUndo()
@@ -42,13 +42,15 @@ export function useFrameActions(reviewId: string): void {
         when: () => session.getState().folded.undone.length > 0,
         run: redo,
       },
-      ...STAGES.map((name, i) => ({
+      ...(reading ? [] : STAGES).map((name, i) => ({
         id: `stage-${name}`,
         label: `Go to ${name}`,
         key: `Shift+${i + 1}`,
         run: () => router.push(reviewAddress(reviewId, name.toLowerCase())),
       })),
-      { id: 'package', label: 'Hand the review on as a package', run: () => handOn(store) },
+      ...(reading
+        ? []
+        : [{ id: 'package', label: 'Hand the review on as a package', run: () => handOn(store) }]),
       {
         id: 'backup',
         label: 'Save everything now, as a backup',
@@ -65,7 +67,7 @@ export function useFrameActions(reviewId: string): void {
       { id: 'dark', label: 'Dark theme', run: () => chooseTheme('dark') },
       { id: 'system', label: 'Theme as the system has it', run: () => chooseTheme('as the system') },
     ],
-    [reviewId, router, store, session, undo, redo],
+    [reviewId, reading, router, store, session, undo, redo],
   )
   useActions('frame', actions)
 }

@@ -1,6 +1,7 @@
 'use client'
-import { useState } from 'react'
+import { useMemo, useState } from 'react'
 import { thousands } from '@/core/base'
+import type { ReadingCopy } from '@/core/selection'
 import { useActions, type Action } from '@/store/actions'
 import { useSession } from '@/store/provider'
 import { Tabs } from '../shared/tabs'
@@ -25,15 +26,27 @@ const PANES = [
 ] as const
 type PaneId = (typeof PANES)[number]['id']
 
+/** In a copy for reading: the passes that are asked for, the full texts that they need, and the file that goes back. */
+const shownTo = ({ passes }: ReadingCopy, pane: PaneId): boolean =>
+  pane === 'readers' || (pane === 'texts' ? passes.includes('close') : passes.some((p) => p === pane))
+
 /** From works found to works included: two passes, full texts, readers, other ways, the flow, what is missing. */
 export function SelectionStage() {
   const figures = useSession((s) => s.told.figures)
   const selected = useSelected()
-  const [pane, setPane] = useState<PaneId>('broad')
+  const { reading } = selected
+  const [pane, setPane] = useState<PaneId>(reading?.passes[0] ?? 'broad')
   // Works that a box of the flow led to.
   const [led, setLed] = useState<{ ids: readonly string[]; words: string }>()
-  const [actions] = useState<Action[]>(() =>
-    PANES.map(({ id, label, key }) => ({ id: `selection-${id}`, label, key, run: () => setPane(id) })),
+  const actions = useMemo<Action[]>(
+    () =>
+      PANES.filter((p) => !reading || shownTo(reading, p.id)).map(({ id, label, key }) => ({
+        id: `selection-${id}`,
+        label,
+        key,
+        run: () => setPane(id),
+      })),
+    [reading],
   )
   useActions('selection', actions)
   if (!selected.works.length && !selected.review.sources.some((s) => s.kind !== 'database'))
@@ -47,24 +60,29 @@ export function SelectionStage() {
       </>
     )
   const toSettle = figures.conflicts.broad + figures.conflicts.close + figures.reasonsDiffer
+  const panes = reading ? PANES.filter((p) => shownTo(reading, p.id)) : PANES
   const waits = (id: PaneId): number =>
-    id === 'broad'
-      ? figures.broad.left
-      : id === 'close'
-        ? figures.close.left
-        : id === 'texts'
-          ? figures.broad.in
-          : id === 'settle'
-            ? toSettle
-            : id === 'flow'
-              ? figures.flow.included
-              : 0
+    reading
+      ? id === 'broad' || id === 'close'
+        ? reading.of[id].size
+        : 0
+      : id === 'broad'
+        ? figures.broad.left
+        : id === 'close'
+          ? figures.close.left
+          : id === 'texts'
+            ? figures.broad.in
+            : id === 'settle'
+              ? toSettle
+              : id === 'flow'
+                ? figures.flow.included
+                : 0
   return (
     <div className="selecting">
       <h1 className="hidden-text">Selection</h1>
       <Tabs
         label="Selection"
-        tabs={PANES}
+        tabs={panes}
         chosen={pane}
         choose={setPane}
         actions="selection"

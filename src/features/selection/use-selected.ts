@@ -2,7 +2,15 @@ import { held } from '@/core/base'
 import { useMemo } from 'react'
 import { saidOfWorks } from '@/core/figures'
 import type { Review, Ruled, Work } from '@/core/review'
-import { placeOf, rulesOf, type Placed, type SaidOfWork } from '@/core/selection'
+import {
+  placeOf,
+  readingCopy,
+  rulesOf,
+  worksAsked,
+  type Placed,
+  type ReadingCopy,
+  type SaidOfWork,
+} from '@/core/selection'
 import { useSession } from '@/store/provider'
 
 export interface Selected {
@@ -12,6 +20,8 @@ export interface Selected {
   said: ReadonlyMap<string, SaidOfWork>
   /** Where a work is. */
   placed: (id: string) => Placed
+  /** What is to be read, where this is a copy for that: its works, by pass, are all that is shown. */
+  reading?: ReadingCopy & { of: Readonly<Record<'broad' | 'close', ReadonlySet<string>>> }
 }
 
 /** The works of the review with where each of them is. */
@@ -24,14 +34,23 @@ export function useSelected(): Selected {
     () => saidOfWorks(ruled.works, { settlements, retrievals }),
     [ruled.works, settlements, retrievals],
   )
+  const copy = useMemo(() => {
+    const asked = readingCopy(review)
+    if (!asked) return undefined
+    const of = (pass: 'broad' | 'close') => worksAsked(asked, pass, ruled.works.works)
+    return { ...asked, of: { broad: of('broad'), close: of('close') } }
+  }, [review, ruled.works])
   return useMemo(
     () => ({
       review,
       ruled,
-      works: ruled.works.works,
+      works: copy
+        ? ruled.works.works.filter(({ id }) => copy.of.broad.has(id) || copy.of.close.has(id))
+        : ruled.works.works,
       said,
       placed: (id) => placeOf(held(ruled.byWork, id), said.get(id), rules),
+      ...(copy ? { reading: copy } : {}),
     }),
-    [review, ruled, said, rules],
+    [review, ruled, said, rules, copy],
   )
 }

@@ -82,3 +82,32 @@ export const sayOnePerson: Doing<{ a: string; b: string; why: string }> = ({ rev
   personId(review, a) === personId(review, b)
     ? []
     : [{ kind: 'person.same', payload: { a, b, why: why.trim() } }]
+
+/** Asks another person to read works in a pass, by the criteria as they are named now; of no works nobody is asked. */
+export const askToRead: Doing<{
+  id: string
+  pass: PassName
+  records: readonly string[]
+  called: string
+  blinded: boolean
+  until?: string | undefined
+}> = ({ review, now, person }, { id, pass, records, called, blinded, until }) => {
+  if (!records.length) return []
+  const version = review.criteriaVersions?.at(-1)?.id
+  return [
+    {
+      kind: 'reading.ask',
+      payload: {
+        id,
+        pass,
+        called,
+        records: [...records],
+        at: now,
+        by: person,
+        ...(version === undefined ? {} : { version }),
+        blinded,
+        ...(until === undefined ? {} : { until }),
+      },
+    },
+  ]
+}

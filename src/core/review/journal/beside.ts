@@ -6,6 +6,10 @@ import { sidesIn } from './side'
 /** Kinds that name a state which lies beside the journal. */
 const BEGINS = new Set(['journal.from', 'journal.goOver'])
 
+/** Does a journal begin from a state that was handed on, without what was done before? */
+export const beginsFromState = (entries: readonly Pick<Entry, 'kind'>[]): boolean =>
+  entries[1]?.kind === 'journal.from'
+
 /** Can an entry of this kind not be read without what lies beside the journal? */
 export const readsBeside = (kind: string): boolean => kind === 'side.take' || BEGINS.has(kind)
 

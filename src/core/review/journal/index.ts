@@ -26,7 +26,7 @@ export {
   type Snapshot,
 } from './fold'
 export { wrongInSnapshot } from './check-snapshot'
-export { besideOf, readsBeside } from './beside'
+export { beginsFromState, besideOf, readsBeside } from './beside'
 export { momentsOfRuns } from './moments'
 export { ownSide } from './own-side'
 export {

@@ -44,7 +44,7 @@ export const JOURNAL_KINDS = {
       const plain = state?.(p.state)
       if (!plain) throw new Error('The state that this journal begins from is not here.')
       const { id } = r
-      Object.assign(r, reviewFromPlain(plain), { id })
+      Object.assign(r, reviewFromPlain(plain), { id, from: p.of.digest })
     },
     blobs: (p) => [p.state],
     undo: 'happened',

@@ -49,6 +49,7 @@ export function PassPane({
     },
     { id: 'rule-back', label: 'Back', key: 'ArrowUp', strip: true, when: () => at > 0, run: list.back },
   ]
+  const whole = !selected.reading
   useActions('selection-pass', [
     ...rules,
     ...criteria.slice(0, 9).map((c, i) => ({
@@ -80,7 +81,7 @@ export function PassPane({
       when: some,
       run: () => document.getElementById('pass-note')?.focus(),
     },
-    ...(pass === 'close'
+    ...(pass === 'close' && whole
       ? [
           {
             id: 'rule-study',
@@ -91,11 +92,13 @@ export function PassPane({
           },
         ]
       : []),
-    { id: 'rule-many', label: 'Several works out at once', key: 'G', run: many.open },
-    ...(pass === 'broad'
+    ...(whole ? [{ id: 'rule-many', label: 'Several works out at once', key: 'G', run: many.open }] : []),
+    ...(pass === 'broad' && whole
       ? [{ id: 'rule-sample', label: 'Draw a sample to read together', run: sample.open }]
       : []),
-    { id: 'criteria-version', label: 'Name this version of the criteria', run: naming.open },
+    ...(whole
+      ? [{ id: 'criteria-version', label: 'Name this version of the criteria', run: naming.open }]
+      : []),
   ])
   return (
     <div className="selection">

@@ -2,7 +2,8 @@
 import { Select } from 'antd'
 import { dateWords } from '@/core/account'
 import { plural, thousands } from '@/core/base'
-import { nameOfPerson, type PassName } from '@/core/review'
+import { nameOfPerson, personId, type PassName } from '@/core/review'
+import { ownCounts } from '@/core/selection'
 import { useSession } from '@/store/provider'
 import { namedWorks } from '../../shared/named-works'
 import { leaveChoice } from '@/store/leave-field'
@@ -32,10 +33,11 @@ export function PassSide({
   nameCriteria: () => void
   drawSample: () => void
 }) {
-  const { review } = selected
+  const { review, ruled, reading } = selected
   const person = useSession((s) => s.person)
   const reader = useSession((s) => s.reader)
-  const counts = useSession((s) => s.told.figures[pass])
+  const all = useSession((s) => s.told.figures[pass])
+  const counts = reading ? ownCounts(reading.of[pass], ruled, pass, personId(review, person)) : all
   const pace = usePace(pass, person)
   const { which, asked, again } = list
   const version = review.criteriaVersions?.at(-1)
@@ -45,8 +47,12 @@ export function PassSide({
       <p className="sub">{reader ? `reader: ${reader}` : 'nobody has said yet who reads'}</p>
       <Gauge counts={counts} />
       <p className="sub">
-        Ruled by all readers together;{' '}
-        {counts.left ? `${plural(counts.left, 'work')} to go` : 'every work has been ruled by somebody'}
+        {reading ? 'Ruled by you; ' : 'Ruled by all readers together; '}
+        {counts.left
+          ? `${plural(counts.left, 'work')} to go`
+          : reading
+            ? 'every work has been ruled'
+            : 'every work has been ruled by somebody'}
         {pace && counts.left ? `, ${inHours(pace * counts.left)} at your pace.` : '.'}
       </p>
       <OrderChoice order={order} />
@@ -65,14 +71,14 @@ export function PassSide({
             { value: 'left', label: 'not ruled by me' },
             { value: 'unsure', label: 'left open by me' },
             ...(again ? [{ value: 'again', label: `asked again: ${thousands(again)} by me` }] : []),
-            ...review.rounds.map((r, n) => ({
+            ...(reading ? [] : review.rounds).map((r, n) => ({
               value: `round:${r.id}`,
               label:
                 n === 0
                   ? 'of the first search'
                   : `of ${review.rounds.length === 2 ? 'the update' : `update ${n}`}`,
             })),
-            ...namedWorks(review),
+            ...(reading ? [] : namedWorks(review)),
           ]}
           onChange={(to: string) => {
             list.narrow(to)
@@ -88,13 +94,16 @@ export function PassSide({
         </p>
       )}
       <Changed pass={pass} selected={selected} nameCriteria={nameCriteria} />
-      <p className="sub">
-        {version ? `Criteria: ${version.name}. ` : ''}
-        <button className="plain link" onClick={nameCriteria}>
-          Name {version ? 'a new' : 'this'} version of the criteria
-        </button>
-      </p>
-      {pass === 'broad' && (
+      {reading && version && <p className="sub">Criteria: {version.name}.</p>}
+      {!reading && (
+        <p className="sub">
+          {version ? `Criteria: ${version.name}. ` : ''}
+          <button className="plain link" onClick={nameCriteria}>
+            Name {version ? 'a new' : 'this'} version of the criteria
+          </button>
+        </p>
+      )}
+      {pass === 'broad' && !reading && (
         <p className="sub">
           <button className="plain link" onClick={drawSample}>
             Draw a sample to read together

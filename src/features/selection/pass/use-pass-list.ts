@@ -22,7 +22,7 @@ export function usePassList(
   /** Works that something else led to. */
   box: readonly string[] | undefined,
 ) {
-  const { review, ruled, placed } = selected
+  const { review, ruled, placed, reading } = selected
   const me = useSession((s) => s.person)
   const person = personId(review, me)
   const own = `${pass}/${person}`
@@ -40,15 +40,18 @@ export function usePassList(
   // The list of the broad pass is the same whatever is ruled: what is shown of its works need not be fetched again.
   const closePlaced = pass === 'close' ? placed : undefined
   /** Every work that this pass is about. */
+  const only = reading?.of[pass]
   const pool = useMemo(
     () =>
-      closePlaced
-        ? order.works.filter(({ id }) => {
-            const { place } = closePlaced(id)
-            return PASSED.includes(place) && place !== 'not had'
-          })
-        : order.works,
-    [order.works, closePlaced],
+      only
+        ? order.works.filter(({ id }) => only.has(id))
+        : closePlaced
+          ? order.works.filter(({ id }) => {
+              const { place } = closePlaced(id)
+              return PASSED.includes(place) && place !== 'not had'
+            })
+          : order.works,
+    [order.works, closePlaced, only],
   )
   const list = useMemo(() => {
     const wanted = /^(?:group|filter):/.test(which) ? named && new Set(named) : snapshot

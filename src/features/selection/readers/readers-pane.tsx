@@ -17,7 +17,9 @@ export function ReadersPane({ selected }: { selected: Selected }) {
   const files = useSideFiles('rulings')
   const actions: Action[] = [
     { id: 'reading-give', label: 'Save my rulings as a file', key: 'S', strip: true, run: files.give },
-    { id: 'reading-take', label: 'Take a reader’s file in', key: 'A', strip: true, run: files.take },
+    ...(selected.reading
+      ? []
+      : [{ id: 'reading-take', label: 'Take a reader’s file in', key: 'A', strip: true, run: files.take }]),
   ]
   useActions('readers', actions)
   return (
@@ -27,24 +29,34 @@ export function ReadersPane({ selected }: { selected: Selected }) {
           Save my rulings as a file
           <KeyHint of="reading-give" />
         </Button>
-        <Button size="small" onClick={files.take}>
-          Take a reader’s file in
-          <KeyHint of="reading-take" />
-        </Button>
+        {!selected.reading && (
+          <Button size="small" onClick={files.take}>
+            Take a reader’s file in
+            <KeyHint of="reading-take" />
+          </Button>
+        )}
         {files.input}
         <span className="sub">
-          A second reader opens this review’s package in their own Luvren, rules there, and sends their file
-          back: as often as they like, in any order.{' '}
-          <button className="plain link" onClick={() => handOn(store)}>
-            Hand it on
-          </button>{' '}
-          without rulings, if they are not to see yours; works that they are to read are a group, to which the
-          pass can be narrowed.
+          {selected.reading ? (
+            'What you ruled goes back as a file, as often as you like: whoever asked takes it in.'
+          ) : (
+            <>
+              A second reader is handed this review without rulings, reads what they are asked to in their own
+              Luvren, and sends their file back: as often as they like, in any order.{' '}
+              <button className="plain link" onClick={() => handOn(store)}>
+                Hand it on
+              </button>
+            </>
+          )}
         </span>
       </p>
       <Who selected={selected} />
-      <Reading selected={selected} />
-      <AllAgreements selected={selected} called={(id) => nameOfPerson(selected.review, id)} />
+      {!selected.reading && (
+        <>
+          <Reading selected={selected} />
+          <AllAgreements selected={selected} called={(id) => nameOfPerson(selected.review, id)} />
+        </>
+      )}
     </div>
   )
 }

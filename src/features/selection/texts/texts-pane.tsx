@@ -44,9 +44,12 @@ export function TextsPane({ selected }: { selected: Selected }) {
   const store = useStore()
   const { doIt, deed, now } = store
   const { message } = App.useApp()
-  const { review, works, said, placed } = selected
+  const { review, works, said, placed, reading } = selected
   const today = now().slice(0, 10)
-  const sought = useMemo(() => works.filter(({ id }) => PASSED.includes(placed(id).place)), [works, placed])
+  const sought = useMemo(
+    () => works.filter(({ id }) => (reading ? reading.of.close.has(id) : PASSED.includes(placed(id).place))),
+    [works, placed, reading],
+  )
   const { value: records, failed } = useAsked(
     () => (sought.length ? recordsDesk().shown(sought.map((w) => w.id)) : undefined),
     [sought],

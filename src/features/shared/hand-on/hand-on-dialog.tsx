@@ -4,11 +4,13 @@ import { useRef, useState } from 'react'
 import { create } from 'zustand'
 import { messageOf, plural } from '@/core/base'
 import { dateWords } from '@/core/account'
+import { askToRead } from '@/core/doing'
 import { BACKUP_RHYTHMS, workOf, type BackupRhythm, type PassName } from '@/core/review'
 import { useSession, useStore } from '@/store/provider'
 import type { Store } from '@/store/store'
 import { callback, longDesk, type HandedAs } from '@/workers'
 import type { Check } from '@/verify'
+import { DayField } from '@/ui/day-field'
 import { namedWorks, useNamedWorks } from '../named-works'
 import { setRhythm, useBackup } from './backup'
 import { CheckReport } from './check-report'
@@ -35,7 +37,11 @@ export function HandOnDialog() {
 const LEAVES = [
   ['texts', 'abstracts and full texts', 'where their rights do not let you hand them on'],
   ['names', 'names', 'people are told apart by numbers'],
-  ['rulings', 'rulings', 'for another reader, who reads without seeing them'],
+  [
+    'rulings',
+    'rulings, and all that was done because of them',
+    'for another reader, who reads without seeing them',
+  ],
 ] as const
 type Leave = (typeof LEAVES)[number][0]
 
@@ -53,8 +59,11 @@ function HandOn({ close }: { close: () => void }) {
   const named = namedWorks(review)
   const [as, setAs] = useState<'review' | 'plan'>('review')
   const [left, setLeft] = useState<readonly Leave[]>([])
-  // Works for another reader, who is told which; all of them need no telling.
-  const [toRead, setToRead] = useState({ which: 'all', pass: 'broad' as PassName })
+  // Works for another reader, who is shown these and nothing else.
+  const [toRead, setToRead] = useState<{ which: string; pass: PassName; until?: string | undefined }>({
+    which: 'all',
+    pass: 'broad',
+  })
   const forReader = as === 'review' && left.includes('rulings')
   const asked = useNamedWorks(review, forReader && toRead.which !== 'all' ? toRead.which : undefined)
   const [work, setWork] = useState<string>()
@@ -96,24 +105,34 @@ function HandOn({ close }: { close: () => void }) {
         .catch((error: unknown) => setFailed(`The package could not be made: ${messageOf(error)}`))
         .finally(() => setWork(undefined)),
     )
-  const ask = async (): Promise<void> => {
-    if (!forReader || toRead.which === 'all' || !asked?.length) return
+  /** Who is handed it without rulings is asked for something: these works, in this pass. Gives the asking, by its id. */
+  const ask = async (): Promise<string | undefined> => {
+    if (!forReader) return undefined
     const { ruled } = store.session.getState().told
-    const records = asked.map((id) => workOf(ruled.works.works, id)?.records[0] ?? id)
-    const called = named.find((n) => n.value === toRead.which)?.label ?? ''
-    const before = review.asked?.at(-1)
-    const same = before?.pass === toRead.pass && before.records.join() === records.join()
-    if (same) return
-    const [at, by] = [store.now(), store.session.getState().person]
-    await store.act('reading.ask', { id: store.newId(), pass: toRead.pass, called, records, at, by })
+    const all = ruled.works.works
+    const ids = toRead.which === 'all' ? all.map((w) => w.id) : (asked ?? [])
+    if (toRead.which !== 'all' && !ids.length)
+      throw new Error(
+        asked
+          ? 'no work is among those that they are to read.'
+          : 'the works that they are to read are still looked for; try again in a moment.',
+      )
+    const records = ids.map((id) => workOf(all, id)?.records[0] ?? id)
+    const called = toRead.which === 'all' ? '' : (named.find((n) => n.value === toRead.which)?.label ?? '')
+    const { pass, until } = toRead
+    const same = review.asked?.findLast(
+      (a) => a.pass === pass && a.until === until && a.records.join() === records.join(),
+    )
+    if (same) return same.id
+    const id = store.newId()
+    await store.doIt(askToRead, { id, pass, records, called, blinded: true, until })
+    return records.length ? id : undefined
   }
   // Who asks is said in the package.
-  const save = (): void =>
-    forReader && toRead.which !== 'all' ? store.inName(saveNow, 'hand on') : saveNow()
+  const save = (): void => (forReader ? store.inName(saveNow, 'hand on') : saveNow())
   const saveNow = (): void =>
     run(async () => {
-      await ask()
-      const wanted = how()
+      const wanted = how(await ask())
       const file = await made(wanted)
       if (!file) return
       await saveAs(store, wanted, file)
@@ -190,6 +209,7 @@ function HandOn({ close }: { close: () => void }) {
                 onChange={(which) => setToRead({ ...toRead, which })}
               />
               {asked && toRead.which !== 'all' && <b>{plural(asked.length, 'work')}</b>}
+              <DayField label="until" value={toRead.until} set={(until) => setToRead({ ...toRead, until })} />
             </span>
           )}
         </fieldset>
