@@ -173,7 +173,7 @@ test('a librarian looks the searches over in her own browser; her file comes bac
   await test.step('it comes in, the better text goes into the line, and the section says so', async () => {
     await one.keyboard.press('r')
     await one.locator('input[aria-label="A reader’s file"]').setInputFiles(file)
-    await hasSaid(one, '1 answer and 1 comment came in.')
+    await hasSaid(one, 'Taken in: 1 answer and 1 comment.')
     const theirs = one.getByRole('region', { name: 'Review by E. Rask' })
     await expect(theirs).toContainText('still open')
     await theirs.getByRole('button', { name: 'put it in the line' }).click()

@@ -66,7 +66,7 @@ export function selectionPatterns(
     told !== undefined ? number(told) : /without a text noted/.test(words) ? full : 0
   const counts = (words: string): boolean => {
     const m =
-      /^: ([\d,]+) went on to full text(?:,| and) (?:([\d,]+) (?:was|were)|none was) set aside(?: and ([\d,]+) left open|(?:, ([\d,]+) (?:is|are) open)?, and [\d,]+ (?:(?:is|are) still to be read|unread))?$/.exec(
+      /^: ([\d,]+) went on to full text(?:,| and) (?:([\d,]+) (?:was|were)|none was) set aside(?: and ([\d,]+) left open|(?:, ([\d,]+) (?:(?:is|are) )?open)?,(?: and)? [\d,]+ (?:(?:is|are) still to be read|unread))?$/.exec(
         words,
       )
     return (

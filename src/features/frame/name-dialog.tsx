@@ -5,6 +5,7 @@ import { plural } from '@/core/base'
 import type { Known } from '@/core/review'
 import { useSession, useStore } from '@/store/provider'
 import type { NameWhy } from '@/store/store'
+import css from './name-dialog.module.css'
 
 /** What is asked, and what for. */
 const ASKED: Record<NameWhy, { title: string; ok: string; leave: string; words: string }> = {
@@ -86,7 +87,7 @@ function Ask({ go, why, known }: { go: () => void; why: NameWhy; known: readonly
       )}
     >
       {known ? (
-        <div className="choose">
+        <div className={css.known}>
           <p className="sub">
             Others worked on this review in another browser. Are you one of them? Then what you do here is
             told as that person’s, and nobody is counted twice.

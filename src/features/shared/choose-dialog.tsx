@@ -1,6 +1,7 @@
 'use client'
 import { Button, Input, Modal, type InputRef } from 'antd'
 import { useRef, useState, type KeyboardEvent, type ReactNode } from 'react'
+import css from './choose-dialog.module.css'
 
 export interface Choice {
   words: string
@@ -54,7 +55,7 @@ export function ChooseDialog({
       destroyOnHidden
       afterOpenChange={(shown) => shown && list.current?.focus()}
     >
-      <div className="choose" ref={list} tabIndex={-1} onKeyDown={pressed}>
+      <div className={css.choices} ref={list} tabIndex={-1} onKeyDown={pressed}>
         {children}
         {choices.map((c, n) => (
           <p key={c.words}>
@@ -66,7 +67,7 @@ export function ChooseDialog({
           </p>
         ))}
         {other && (
-          <p className="choose-other">
+          <p className={css.other}>
             <Input
               ref={input}
               placeholder={other.placeholder}

@@ -55,17 +55,17 @@ export const READ = {
   ) => {
     const setAside = out ? `{broad.out} ${were(out)} set aside` : 'none was set aside'
     const kept = `{broad.in} went on to full text, ${setAside}`
-    const settle = toSettle ? '{broad.toSettle} ruled differently and not settled yet' : ''
-    const undecided = `${open ? `, {broad.unsure} ${are(open)} open` : ''}${settle && `, ${settle}`}`
+    const settle = toSettle ? `{broad.toSettle} ${bare ? 'to settle' : `${are(toSettle)} to be settled`}` : ''
+    const undecided = `${open ? `, {broad.unsure} ${bare ? '' : `${are(open)} `}open` : ''}${settle && `, ${settle}`}`
     const rest = left
-      ? `${kept}${undecided}, and {broad.left} ${bare ? 'unread' : `${are(left)} still to be read`}.`
+      ? `${kept}${undecided}, ${bare ? '{broad.left} unread' : `and {broad.left} ${are(left)} still to be read`}.`
       : open || toSettle
         ? `${kept}${open && toSettle ? ', {broad.unsure} left open' : open ? ' and {broad.unsure} left open' : ''}${settle && ` and ${settle}`}.`
         : `{broad.in} went on to full text and ${setAside}.`
     const of = left ? '{broad.ruled} of {works}' : '{broad.read}'
     const passive = left
       ? [
-          `So far titles and abstracts of ${of} have been read by {readers}: ${rest}`,
+          `${bare ? 'Titles' : 'So far titles'} and abstracts of ${of} have been read by {readers}: ${rest}`,
           `Titles and abstracts of ${of} have so far been read by {readers}: ${rest}`,
         ]
       : [
@@ -129,11 +129,11 @@ export const READ = {
   settled: ({ how, all }: GroupedOf<'settled'>, _say: Say, { figures }: FactContext) => {
     const by = how ? ` ${verbatim(how)}` : ' between them'
     const some = figures.settled.broad
-    const others = figures.conflicts.broad === 1 ? 'the other is' : 'the others are'
+    const others = figures.conflicts.broad === 1 ? 'the other still waits' : 'the others still wait'
     if (!all)
       return [
-        `Of {settled.of} that readers saw differently, {settled.n} ${were(some)} settled${by}, and ${others} not settled yet.`,
-        `{^settled.n} of {settled.of} that readers saw differently ${were(some)} settled${by}; ${others} not settled yet.`,
+        `Of {settled.of} that readers saw differently, {settled.n} ${were(some)} settled${by}; ${others}.`,
+        `{^settled.n} of {settled.of} that readers saw differently ${were(some)} settled${by}, and ${others}.`,
       ]
     return [`What they saw differently was settled${by}.`, `Differences were settled${by}.`]
   },
@@ -168,9 +168,7 @@ export const READ = {
     const gone = out
       ? `{close.out} ${were(out)} set aside${why.length ? ` (${reasons(why, 'out.for')})` : ''}`
       : 'none was set aside'
-    const settle = toSettle
-      ? `, {close.toSettle} ${were(toSettle)} ruled differently and not settled yet`
-      : ''
+    const settle = toSettle ? `, {close.toSettle} ${are(toSettle)} to be settled` : ''
     const rest = `${gone}${open ? `, {close.open} ${were(open)} left open` : ''}${settle} and {close.in} ${finished ? 'remained' : included === 1 ? 'remains' : 'remain'}`
     const all = noText === out + open + toSettle + included
     const bare = noText ? ` (${all ? '' : '{texts.noText} of them '}without a text noted)` : ''
