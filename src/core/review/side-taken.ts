@@ -159,11 +159,32 @@ export interface WhatComes {
   fresh: number
   changed: number
   known: number
+  /** Notes on full texts and settlements that will stand and do not yet. */
+  texts: number
+  settled: number
 }
 
-/** How many of a side journal's rulings are new here, how many say something else, and how many are known. */
-export function whatComes({ rulings }: Pick<Review, 'rulings'>, { person, state }: SideTaken): WhatComes {
-  const found = { fresh: 0, changed: 0, known: 0 }
+/**
+ * How many of a side journal's rulings are new here, how many say something else, and how many are known; and how many notes
+ * on full texts and settlements are news.
+ */
+export function whatComes(
+  { rulings, retrievals, settlements }: Pick<Review, 'rulings' | 'retrievals' | 'settlements'>,
+  { person, state }: SideTaken,
+): WhatComes {
+  const news = (here: { at?: string } | undefined, theirs: { at?: string } | undefined): boolean =>
+    theirs !== undefined && (!here || (theirs.at ?? '') > (here.at ?? ''))
+  const found = {
+    fresh: 0,
+    changed: 0,
+    known: 0,
+    texts: Object.entries(state.retrievals ?? {}).filter(([id, r]) => news(retrievals?.[id], r)).length,
+    settled: Object.entries(state.settlements ?? {}).reduce(
+      (n, [id, own]) =>
+        n + (['broad', 'close'] as const).filter((pass) => news(settlements?.[id]?.[pass], own[pass])).length,
+      0,
+    ),
+  }
   for (const [recordId, own] of heldEntries(state.rulings))
     for (const pass of ['broad', 'close'] as const) {
       const key = `${pass}/${person}`

@@ -179,8 +179,8 @@ describe('a side journal', () => {
       expect(['i/1', 'i/2', 'i/3'].map((id) => verdictOf(review, id, 'p-1'))).toEqual(['out', 'in', 'out'])
       // What was said first was said here.
       expect(held(review.rulings, 'i/1')!['broad/p-1']!.first).toMatchObject({ verdict: 'in', at: at(9) })
-      expect(whatComes(here(own, []), takenFrom(side))).toEqual({ fresh: 1, changed: 1, known: 1 })
-      expect(whatComes(review, takenFrom(side))).toEqual({ fresh: 0, changed: 0, known: 3 })
+      expect(whatComes(here(own, []), takenFrom(side))).toMatchObject({ fresh: 1, changed: 1, known: 1 })
+      expect(whatComes(review, takenFrom(side))).toMatchObject({ fresh: 0, changed: 0, known: 3 })
     })
 
     it('the later note on a full text stands, and the later settlement, whoever made it', () => {
@@ -204,6 +204,8 @@ describe('a side journal', () => {
         under: { state: 'not to be had' },
       })
       expect(review.settlements!['i/1']!.broad).toMatchObject({ verdict: 'in', by: 'p-1' })
+      expect(whatComes(here(own, []), takenFrom(later))).toMatchObject({ texts: 1, settled: 0 })
+      expect(whatComes(review, takenFrom(later))).toMatchObject({ texts: 0, settled: 0 })
       // A note in the name of somebody else, or a settlement, is not taken from a file.
       expect(readSide(sideBytes(timed('p-2', [10, settle('p-1', 'out')]))).ok).toBe(false)
     })

@@ -40,10 +40,9 @@ export async function takeSideIn(store: Store, side: SideJournal): Promise<strin
   return whatCame(side, comes)
 }
 
-function whatCame({ entries }: SideJournal, { fresh, changed, known }: WhatComes): string {
+function whatCame({ entries }: SideJournal, { fresh, changed, known, texts, settled }: WhatComes): string {
   const of = (n: number, words: string): string[] => (n ? [words] : [])
   const count = (kind: RegExp): number => entries.filter((e) => kind.test(e.kind)).length
-  const [texts, settled] = [count(/^retrieval\./), count(/^ruling\.settle$/)]
   const [answers, comments] = [count(/^searchreview\.answer$/), count(/^searchreview\.comment$/)]
   const rulings = [
     ...of(fresh, plural(fresh, 'new ruling')),
