@@ -15,6 +15,7 @@ const ALL = [
   'handing',
   'selection',
   'ruling',
+  'kappa',
 ]
 const asked = process.argv.slice(2)
 for (const name of asked.length ? asked : ALL) {

@@ -6,6 +6,7 @@ import {
   fold,
   kindNamed,
   lastDeed,
+  REVIEWED,
   nextEntry,
   undoable,
   worksOf,
@@ -32,6 +33,7 @@ import {
   dropContact,
   dropPage,
   dropQuote,
+  finishSearchReview,
   keepPage,
   keepQuote,
   keepText,
@@ -93,7 +95,7 @@ function at(review: Review): DoingAt {
 
 /** Doings are called by what they do; other functions of the folder by what they are. */
 const DOES =
-  /^(?:add|log|correct|take|rule[WM]|retrieve|keep|settle$|choose|plan|name|draw|bind|partStudy|drop|day|say|askTo)/
+  /^(?:add|log|correct|take|rule[WM]|retrieve|keep|settle$|choose|plan|name|draw|bind|partStudy|drop|day|say|askTo|finish)/
 
 /** Something was brought in, and one work of it was ruled. */
 const ruledOf = (review: Review) =>
@@ -149,6 +151,17 @@ const CASES: Record<string, (review: Review) => readonly Command[]> = {
   settle: (r) => settle(at(r), { ids: ['i/1', 'i/2'], pass: 'broad', verdict: 'in', after: 'talk', how: '' }),
   chooseRule: (r) => chooseRule(at(r), { pass: 'broad', rule: 'settle first' }),
   chooseOrder: (r) => chooseOrder(at(r), { pass: 'broad', order: 'chance' }),
+  finishSearchReview: (r) => {
+    const answers = REVIEWED.map((element) => ({
+      reader: 'p-1',
+      element,
+      verdict: 'none' as const,
+      words: '',
+    }))
+    const review = { ...r, searchReviews: { 'p-1': { reader: 'p-1', answers, comments: [] } } }
+    expect(finishSearchReview(at(r), { as: 'librarian', head: 'a'.repeat(64) })).toEqual([])
+    return finishSearchReview(at(review), { as: 'librarian', head: 'a'.repeat(64) })
+  },
   askToRead: (r) =>
     askToRead(at(r), {
       id: 'a',

@@ -1,3 +1,4 @@
+export { answeredWords, finishSearchReview } from './methods/finish-search-review'
 export type { Doing, DoingAt } from './doing'
 export { addDescribed, addSources, type SourceChosen } from './question/add-source'
 export {

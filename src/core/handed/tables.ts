@@ -1,6 +1,6 @@
 import { held, heldEntries } from '../base'
 import { csvText } from '../records'
-import { sourceName, type Review, type WorkRead } from '../review'
+import { sourceName, type Review, type Ruling, type WorkRead } from '../review'
 import { placeOf, reasonWords, rulesOf, type SaidOfWork } from '../selection'
 import { saidOfWorks } from '../figures'
 import type { HandedFrom } from './from'
@@ -27,7 +27,13 @@ export function* worksTable({ review, works, told }: HandedFrom): Generator<stri
   yield* inPieces(works.works, (some) => csvText(some.map(row)))
 }
 
-/** Every ruling as it stands: on which record, in which pass, by whom (their id), and why. */
+/** What was answered to each question, as it reads now; a question that is gone is named by its id. */
+const answersOf = ({ criteria }: Review, { answers = {} }: Ruling): string =>
+  Object.entries(answers)
+    .map(([id, answer]) => `${criteria.find((c) => c.id === id)?.text.trim() ?? id} ${answer}`)
+    .join('; ')
+
+/** Every ruling as it stands: on which record, in which pass, by whom (their id), why, when, and under which criteria. */
 export function rulingsTable(review: Review): string {
   const rows = heldEntries(review.rulings)
     .sort(([a], [b]) => (a < b ? -1 : 1))
@@ -42,7 +48,26 @@ export function rulingsTable(review: Review): string {
           r.criterionId ? reasonWords(review, r.criterionId) : (r.reason ?? ''),
           r.unread ? 'together, without reading' : '',
           r.note ?? '',
+          r.at ?? '',
+          r.version ? (review.criteriaVersions?.find((v) => v.id === r.version)?.name ?? '') : '',
+          answersOf(review, r),
+          r.text ?? '',
         ]),
     )
-  return csvText([['Record', 'Pass', 'Reader', 'Ruling', 'Reason', 'How', 'Note'], ...rows])
+  return csvText([
+    [
+      'Record',
+      'Pass',
+      'Reader',
+      'Ruling',
+      'Reason',
+      'How',
+      'Note',
+      'When',
+      'Criteria',
+      'Answers',
+      'Full text',
+    ],
+    ...rows,
+  ])
 }

@@ -13,10 +13,12 @@ export {
   REVIEWED,
   searchReviews,
   settlingOf,
+  unansweredOf,
   type Reviewed,
   type SearchAnswer,
   type SearchComment,
   type SearchReview,
+  type SearchReviewed,
 } from './search-review-values'
 export { missingBytes, missingInWords, type MissingBytes } from './missing-bytes'
 export { isStanding, recordNames, recordPlace, standingImports } from './imports'

@@ -83,10 +83,17 @@ export const openComments = (review: SearchReviewing, sourceId?: string): Search
 export const searchReviews = ({ searchReviews: by = {} }: SearchReviewing): SearchReview[] =>
   Object.values(by).sort((a, b) => (a.reader < b.reader ? -1 : 1))
 
+/** The elements that a reviewer has not answered: a review by PRESS answers all six. */
+export const unansweredOf = ({ answers }: Pick<SearchReview, 'answers'>): Reviewed[] =>
+  REVIEWED.filter((element) => !answers.some((a) => a.element === element))
+
 /** Those of which their reviewer said that they were done, the first first. */
 export const finishedReviews = (review: SearchReviewing): (SearchReview & { finished: SearchReviewed })[] =>
   searchReviews(review)
-    .filter((r): r is SearchReview & { finished: SearchReviewed } => r.finished !== undefined)
+    .filter(
+      (r): r is SearchReview & { finished: SearchReviewed } =>
+        r.finished !== undefined && !unansweredOf(r).length,
+    )
     .sort((a, b) => Date.parse(a.finished.at) - Date.parse(b.finished.at))
 
 /**

@@ -1,12 +1,14 @@
 'use client'
 import { Button, Select } from 'antd'
 import { useState } from 'react'
+import { answeredWords, finishSearchReview } from '@/core/doing'
 import { dateWords, elementWords, VERDICT_WORDS } from '@/core/account'
 import {
   nameOfPerson,
   REVIEWED,
   searchReviews,
   standingRuns,
+  unansweredOf,
   type Review,
   type Reviewed,
   type SearchAnswer,
@@ -96,7 +98,9 @@ function Theirs({ review, said }: { review: Review; said: SearchReview }) {
 
 /** The six elements, to be answered by whoever sits here. */
 function Own({ review, said, person }: { review: Review; said: SearchReview | undefined; person: string }) {
-  const { act, deed, inName, now } = useStore()
+  const { act, doIt, deed, inName } = useStore()
+  const head = useSession((s) => s.entries.at(-1)?.digest ?? '')
+  const unanswered = unansweredOf(said ?? { answers: [] }).length
   const searched = standingRuns(review.runs).some((r) => r.by === person)
   const [shown, setShown] = useState(said !== undefined)
   const [as, setAs] = useState(said?.finished?.as ?? '')
@@ -175,16 +179,12 @@ function Own({ review, said, person }: { review: Review; said: SearchReview | un
         />
         <Button
           size="small"
-          disabled={!said}
-          onClick={() =>
-            inName(
-              () => deed(act('searchreview.finish', { reader: person, as: as.trim(), at: now() })),
-              'say',
-            )
-          }
+          disabled={unanswered > 0}
+          onClick={() => inName(() => deed(doIt(finishSearchReview, { as, head })), 'say')}
         >
           {said?.finished ? 'Finished again, today' : 'My review is finished'}
         </Button>
+        {unanswered > 0 && <span className="sub">{answeredWords(unanswered)}</span>}
         {said?.finished && <span className="sub">finished on {dateWords(said.finished.at)}</span>}
       </p>
     </section>

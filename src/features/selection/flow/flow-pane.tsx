@@ -31,7 +31,8 @@ export function FlowPane({
   const { deed } = useStore()
   const { message } = App.useApp()
   const [whole, setWhole] = useState(false)
-  const flow = useSession((s) => s.told.figures.flow)
+  const { flow, conflicts, reasonsDiffer } = useSession((s) => s.told.figures)
+  const differ = conflicts.broad + conflicts.close + reasonsDiffer
   const words = flowWords(review, (s) => sourceInfo(review, s).short)
   if (!flow.rounds.length) return <p className="empty">The flow begins with records that are brought in.</p>
   const { faults, undecided } = openMatters(flow)
@@ -44,8 +45,10 @@ export function FlowPane({
       <div className="flow-head">
         <span className="sub">
           {undecided
-            ? `${plural(undecided, 'work')} still between two boxes: not read, left open or awaited.`
-            : 'Every work has come to its end.'}
+            ? `${plural(undecided, 'work')} still between two boxes: not read, left open, to settle, or awaited.`
+            : differ
+              ? `Every work is in a box; ${plural(differ, 'difference')} between readers ${differ === 1 ? 'is' : 'are'} not settled yet.`
+              : 'Every work has come to its end.'}
         </span>
         {flow.rounds.length > 1 && (
           <Button size="small" type="text" aria-pressed={whole} onClick={() => setWhole(!whole)}>
