@@ -25,6 +25,7 @@ export { isStanding, recordNames, recordPlace, standingImports } from './imports
 export { currentRuns } from './current-runs'
 export { askedNow, leadsOut, questionsOf, wordingOf } from './asked'
 export { saysTheSame } from './same-ruling'
+export { namesInTexts, type NamedText } from './names-in-texts'
 export { nameOf, nameOfPerson, personNamed } from './people'
 export { personId, whoIsHere, type Known } from './same-person'
 export { BACKUP_RHYTHMS, backupDue, type BackupRhythm, type LastBackup } from './backup'

@@ -1,11 +1,18 @@
 'use client'
 import { Button, Checkbox, Modal, Radio, Select } from 'antd'
-import { useRef, useState } from 'react'
+import { useMemo, useRef, useState } from 'react'
 import { create } from 'zustand'
 import { messageOf, plural } from '@/core/base'
 import { dateWords } from '@/core/account'
 import { askToRead } from '@/core/doing'
-import { BACKUP_RHYTHMS, workOf, type BackupRhythm, type PassName } from '@/core/review'
+import {
+  BACKUP_RHYTHMS,
+  namesInTexts,
+  workOf,
+  type BackupRhythm,
+  type PassName,
+  type Review,
+} from '@/core/review'
 import { useSession, useStore } from '@/store/provider'
 import type { Store } from '@/store/store'
 import { callback, longDesk, type HandedAs } from '@/workers'
@@ -44,6 +51,29 @@ const LEAVES = [
   ],
 ] as const
 type Leave = (typeof LEAVES)[number][0]
+
+/** So many texts are shown; the others are counted. */
+const SHOWN = 4
+
+/** Names that stand in what somebody wrote: they are handed on, unless the texts are changed first. */
+function NamesLeft({ review }: { review: Review }) {
+  const found = useMemo(() => namesInTexts(review), [review])
+  if (!found.length) return null
+  return (
+    <div className="sub hand-on-names" role="note">
+      {plural(found.length, 'text')} that somebody wrote {found.length === 1 ? 'holds' : 'hold'} a name, and{' '}
+      {found.length === 1 ? 'is' : 'are'} handed on as written. Change what should not be read:
+      <ul>
+        {found.slice(0, SHOWN).map(({ name, part, text }) => (
+          <li key={`${part} ${name} ${text}`}>
+            {name}, in {part}: “{text.length > 90 ? `${text.slice(0, 90)} …` : text}”
+          </li>
+        ))}
+        {found.length > SHOWN && <li>and {found.length - SHOWN} more</li>}
+      </ul>
+    </div>
+  )
+}
 
 const PASSES: { value: PassName; label: string }[] = [
   { value: 'broad', label: 'titles and abstracts' },
@@ -213,6 +243,7 @@ function HandOn({ close }: { close: () => void }) {
             </span>
           )}
         </fieldset>
+        {as === 'review' && left.includes('names') && <NamesLeft review={review} />}
         <Radio value="plan">Its plan only: for the next review, or for a class</Radio>
       </Radio.Group>
       <p className="sub">
