@@ -8,7 +8,7 @@ export interface ReadingDone {
   works: number
   /** Works that were read by so many people, by how many: the most people first. */
   byReaders: readonly { readers: number; works: number }[]
-  /** Works that nobody has read, and, by the plan, those that wait for a second reader; undefined without a plan. */
+  /** Works that nobody has read, and of those that one has read how many wait for a second by the plan; undefined without one. */
   first: number
   second: number | undefined
 }
@@ -42,7 +42,9 @@ export function readingDone(
   const twice = read - once
   const share = plan?.way === 'two each' ? 1 : plan?.way === 'a share by two' ? (plan.share ?? 0) : 0
   const second =
-    plan && plan.way !== 'one each' ? Math.max(0, Math.ceil(wanted.size * share) - twice) : undefined
+    plan && plan.way !== 'one each'
+      ? Math.max(0, Math.min(once, Math.ceil(wanted.size * share) - twice))
+      : undefined
   return {
     works: wanted.size,
     byReaders: [...counts]
