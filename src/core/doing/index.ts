@@ -48,3 +48,4 @@ export {
 export { keepText, retrieve } from './selection/retrieve'
 export { asksWhereHad, notRuledBy, outBy, ruleMany, ruleWork, type RulingMade } from './selection/rule'
 export { settle, SETTLED_AFTER } from './selection/settle'
+export { noticedTitle, sayNotice } from './records/relate'

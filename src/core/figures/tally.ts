@@ -38,7 +38,12 @@ export function saidOfWorks(
   {
     settlements,
     retrievals,
-  }: { settlements?: Review['settlements'] | undefined; retrievals?: Review['retrievals'] | undefined },
+    related,
+  }: {
+    settlements?: Review['settlements'] | undefined
+    retrievals?: Review['retrievals'] | undefined
+    related?: Review['related'] | undefined
+  },
 ): ReadonlyMap<string, SaidOfWork> {
   const said = new Map<string, SaidOfWork>()
   for (const [recordId, own] of Object.entries(settlements ?? {})) {
@@ -51,6 +56,13 @@ export function saidOfWorks(
     const other = said.get(work.id)?.retrieval
     if (!other || FURTHER.indexOf(own.state) >= FURTHER.indexOf(other.state))
       said.set(work.id, { ...said.get(work.id), retrieval: own })
+  }
+  for (const { a, b, how } of related ?? []) {
+    if (how !== 'notice of') continue
+    const [notice, work] = [a, b].map((id) => workOf(works.works, works.oldNames.get(id) ?? id))
+    if (!notice || !work || notice === work) continue
+    said.set(notice.id, { ...said.get(notice.id), noticeOf: work.id })
+    said.set(work.id, { ...said.get(work.id), notices: [...(said.get(work.id)?.notices ?? []), notice.id] })
   }
   return said
 }

@@ -8,7 +8,7 @@ export {
   type RulingRules,
   type Standing,
 } from './standing'
-export { isHad, PASSED, placeOf, PLACES, type Place, type Placed, type SaidOfWork } from './place'
+export { isHad, NOTICE, PASSED, placeOf, PLACES, type Place, type Placed, type SaidOfWork } from './place'
 export {
   COLUMNS,
   faultsOf,

@@ -72,6 +72,15 @@ describe('where a work is', () => {
   })
 })
 
+describe('a notice on another work', () => {
+  it('is removed before screening for that reason, whatever was ruled of it', () => {
+    const noticed = { noticeOf: 'i/9' }
+    expect(placeOf(undefined, noticed)).toMatchObject({ place: 'removed', reason: 'notice' })
+    expect(placeOf(said(['broad', 'a', 'in']), noticed).place).toBe('removed')
+    expect(placeOf(said(['broad', 'a', 'in']), { notices: ['i/9'] }).place).toBe('to be sought')
+  })
+})
+
 describe('a work that is ruled differently', () => {
   const differ = said(['broad', 'a', 'in'], ['broad', 'b', 'out'])
   const closeDiffer = said(

@@ -50,7 +50,14 @@ export const isHad = (state: Retrieval['state'] | undefined): boolean =>
 export interface SaidOfWork {
   settled?: Partial<Record<'broad' | 'close', Settlement>>
   retrieval?: Retrieval
+  /** It is a notice (a retraction, a correction) on this work, by its id: it is no work to be read. */
+  noticeOf?: string
+  /** Works, by id, that are notices on this one. */
+  notices?: readonly string[]
 }
+
+/** The reason for which a notice is not read. */
+export const NOTICE = 'notice'
 
 export interface Placed {
   place: Place
@@ -78,6 +85,7 @@ export function placeOf(
     ...(reason === undefined ? {} : { reason }),
     ...(ON_FULL_TEXT.has(place) && !isHad(state) ? { noText: true } : {}),
   })
+  if (said?.noticeOf !== undefined) return at('removed', NOTICE)
   if (broad.verdict === 'left') return at('unread')
   if (broad.verdict === 'out') return at(broad.unread ? 'removed' : 'set aside', broad.reason)
   if (broad.verdict === 'unsure') return at('open')

@@ -1,4 +1,5 @@
 import type { Review } from '../review'
+import { NOTICE } from './place'
 import { shortReason } from './reasons-given'
 import { DIFFER } from './standing'
 
@@ -6,6 +7,7 @@ import { DIFFER } from './standing'
 export function reasonWords(review: Pick<Review, 'criteria' | 'criteriaVersions'>, reason: string): string {
   if (reason === 'none') return 'without a reason'
   if (reason === DIFFER) return 'reasons differ'
+  if (reason === NOTICE) return 'notices on other works'
   if (reason.startsWith('words:')) return reason.slice('words:'.length)
   const question =
     review.criteria.find((c) => c.id === reason) ??

@@ -28,11 +28,11 @@ export interface Selected {
 export function useSelected(): Selected {
   const told = useSession((s) => s.told)
   const { review, ruled } = told
-  const { settlements, retrievals } = review
+  const { settlements, retrievals, related } = review
   const rules = useMemo(() => rulesOf({ selectionRules: review.selectionRules }), [review.selectionRules])
   const said = useMemo(
-    () => saidOfWorks(ruled.works, { settlements, retrievals }),
-    [ruled.works, settlements, retrievals],
+    () => saidOfWorks(ruled.works, { settlements, retrievals, related }),
+    [ruled.works, settlements, retrievals, related],
   )
   const copy = useMemo(() => {
     const asked = readingCopy(review)

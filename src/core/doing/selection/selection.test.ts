@@ -14,7 +14,18 @@ import {
   type Ruling,
 } from '../../review'
 import { askedBy, asksAgain, toAskAgain, touchedByChange } from '../../selection'
-import { ruleWork, retrieve, settle, keepText, asksWhereHad, outBy, type DoingAt, type RulingMade } from '..'
+import {
+  noticedTitle,
+  sayNotice,
+  ruleWork,
+  retrieve,
+  settle,
+  keepText,
+  asksWhereHad,
+  outBy,
+  type DoingAt,
+  type RulingMade,
+} from '..'
 
 const AT = '2026-11-25T09:00:00.000Z'
 const RECORDS = ['1', '2', '3'].map((id) => emptyRecord(id, `Title ${id}`))
@@ -223,5 +234,27 @@ describe('settling', () => {
     expect(settle(diary.at('Q'), { ids: [], pass: 'broad', verdict: 'in', after: 'talk', how: '' })).toEqual(
       [],
     )
+  })
+})
+
+describe('a notice', () => {
+  it('is known by its title, with what the other work is called', () => {
+    expect(noticedTitle('Retraction: Sound in rooms')).toBe('Sound in rooms')
+    expect(noticedTitle('Correction to “Sound in rooms”')).toBe('Sound in rooms')
+    expect(noticedTitle('Retraction Note: Sound in rooms')).toBe('Sound in rooms')
+    expect(noticedTitle('Erratum')).toBeUndefined()
+    expect(noticedTitle('Corrections of hearing in class')).toBeUndefined()
+  })
+
+  it('is counted as removed for that reason, and its work stays', () => {
+    const diary = new Diary()
+    diary.do('P', sayNotice(diary.at('P'), { notice: 'i/1', of: 'i/2' }))
+    const { figures } = tell(
+      diary.review,
+      worksOf(diary.review, () => RECORDS),
+    )
+    const [column] = figures.flow.rounds[0]!.columns
+    expect(column).toMatchObject({ removed: 1, removedReasons: [{ reason: 'notice', count: 1 }], unread: 2 })
+    expect(sayNotice(diary.at('P'), { notice: 'i/1', of: 'i/1' })).toEqual([])
   })
 })

@@ -1,8 +1,10 @@
 'use client'
+import { noticedTitle } from '@/core/doing'
 import { leadsOut, type PassName } from '@/core/review'
 import { useActions, type Action } from '@/store/actions'
 import type { Selected } from '../use-selected'
 import { useMany } from './many-dialog'
+import { useNotice } from './notice-dialog'
 import { PassSide } from './pass-side'
 import { PassWork } from './pass-work'
 import { useOrder } from './use-order'
@@ -34,6 +36,7 @@ export function PassPane({
   const naming = useCriteriaVersion(selected, pass)
   const sample = useSample(selected, list.narrow)
   const study = useStudy(work, selected)
+  const notice = useNotice(selected, work, record)
   const unanswered = criteria.find((c) => answers[c.id] === undefined)
   const some = (): boolean => work !== undefined
   const rules: Action[] = [
@@ -92,6 +95,16 @@ export function PassPane({
           },
         ]
       : []),
+    ...(whole && pass === 'broad'
+      ? [
+          {
+            id: 'rule-notice',
+            label: 'It is a notice on another work: a retraction, a correction',
+            when: some,
+            run: notice.open,
+          },
+        ]
+      : []),
     ...(whole ? [{ id: 'rule-many', label: 'Several works out at once', key: 'G', run: many.open }] : []),
     ...(pass === 'broad' && whole
       ? [{ id: 'rule-sample', label: 'Draw a sample to read together', run: sample.open }]
@@ -122,6 +135,7 @@ export function PassPane({
           failed={failed}
           study={study.name}
           rules={rules}
+          sayNotice={whole && record && noticedTitle(record.title) !== undefined ? notice.open : undefined}
         />
       ) : (
         <p className="empty">{nothingHere(pass, list.atEnd, list.which)}</p>
@@ -131,6 +145,7 @@ export function PassPane({
       {sample.dialog}
       {ruling.dialogs}
       {study.dialog}
+      {notice.dialog}
     </div>
   )
 }

@@ -31,6 +31,7 @@ export function PassWork({
   failed,
   study,
   rules,
+  sayNotice,
 }: {
   pass: PassName
   selected: Selected
@@ -42,6 +43,8 @@ export function PassWork({
   /** The study it is a report of. */
   study: string | undefined
   rules: readonly Action[]
+  /** Its title says that it is a notice on another work: says on which. */
+  sayNotice: (() => void) | undefined
 }) {
   const { review, said } = selected
   const marker = useMarker(review)
@@ -67,6 +70,20 @@ export function PassWork({
           </span>
         )}
       </p>
+      {sayNotice && pass === 'broad' && (
+        <p className="note">
+          Its title says that it is a notice on another work.{' '}
+          <button className="plain link" onClick={sayNotice}>
+            Say on which
+          </button>
+        </p>
+      )}
+      {said.get(work.id)?.notices && (
+        <p className="note">
+          There is a notice on this work among the records: a retraction or a correction. Read it before you
+          rule.
+        </p>
+      )}
       {record ? (
         <RecordView {...recordProps(record, marker(record), isInvented(review, work.records))} />
       ) : (

@@ -22,7 +22,7 @@ export function usePassList(
   /** Works that something else led to. */
   box: readonly string[] | undefined,
 ) {
-  const { review, ruled, placed, reading } = selected
+  const { review, ruled, placed, reading, said } = selected
   const me = useSession((s) => s.person)
   const person = personId(review, me)
   const own = `${pass}/${person}`
@@ -50,8 +50,9 @@ export function usePassList(
               const { place } = closePlaced(id)
               return PASSED.includes(place) && place !== 'not had'
             })
-          : order.works,
-    [order.works, closePlaced, only],
+          : // A notice on another work is no work to be read.
+            order.works.filter(({ id }) => said.get(id)?.noticeOf === undefined),
+    [order.works, closePlaced, only, said],
   )
   const list = useMemo(() => {
     const wanted = /^(?:group|filter):/.test(which) ? named && new Set(named) : snapshot
