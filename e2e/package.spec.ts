@@ -38,6 +38,8 @@ test('a review is checked and handed on without names: nobody is named in any of
 test('two people went on with copies of one review; what one ruled is taken in by the other', async ({
   browser,
 }, info) => {
+  // A long way for two browsers, each of which makes and compares whole packages.
+  test.setTimeout(180_000)
   const [one, other] = await twoBrowsers(browser)
   const rule = async (page: Page, name: string, works: number): Promise<void> => {
     await openDemo(page)

@@ -346,6 +346,22 @@ describe('a review of the first form', () => {
     expect(now().folded.review).toMatchObject({ title: 'One', framework: 'PEO', account: { voice: 'I' } })
     expect(other.session.getState().folded.review).toEqual(now().folded.review)
   })
+
+  it('goes over in the name of one who says that they wrote it, as one person with an id', async () => {
+    await store.openShelf()
+    await store.takePackage(asFile(packed))
+    await store.openReview('old')
+    const [first] = now().asksName!.known!
+    await store.iAm(first!)
+    store.nameGiven()
+    await store.act('review.rename', { title: 'One' })
+    const own = now().person
+    expect(own).toMatch(/^p-/)
+    expect(now().folded.review.people.filter((p) => p.name === first!.name)).toEqual([
+      expect.objectContaining({ id: own }),
+    ])
+    expect(now().entries.at(-1)!.by).toBe(own)
+  })
 })
 
 describe('who works on a review', () => {

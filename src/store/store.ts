@@ -2,6 +2,7 @@ import { createStore as createState, type StoreApi } from 'zustand/vanilla'
 import { tell } from '@/core/figures'
 import {
   fold,
+  isToGoOver,
   nameOf,
   whoIsHere,
   worksOf,
@@ -240,9 +241,13 @@ export function createStore(environment: Environment) {
       const { reviewId } = session.getState()
       whoSaid = true
       if (reviewId === undefined) return
-      const id = who === 'new' ? await readPerson() : who.id
+      // In the first form a name stands where an id stands now: by it the journal knows who goes over.
+      const named = isToGoOver(session.getState().entries)
+      const id = who === 'new' || named ? await readPerson() : who.id
       set({ person: id, ...(who !== 'new' && who.name !== undefined ? { reader: who.name } : {}) })
-      await (await connection.get()).put('settings', { name: whoIn(reviewId), value: id })
+      const db = await connection.get()
+      await db.put('settings', { name: whoIn(reviewId), value: id })
+      if (named && who !== 'new') await db.put('settings', { name: 'reader', value: who.name ?? '' })
     },
     /** Asks again who works on the open review here. */
     askWho: (): void => {
