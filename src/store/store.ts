@@ -13,6 +13,7 @@ import {
 } from '@/core/review'
 import type { Rec } from '@/core/records'
 import { fail, plural, problem, withPlainSigns, type Result } from '@/core/base'
+import { reviewIdOf } from './copy-ids'
 import { ofFile, openPackage, type Opened } from '@/core/review'
 import type { Doing } from '@/core/doing'
 import { Blobs, type Laying } from './blobs'
@@ -80,7 +81,8 @@ const CLOSED: Omit<
   missing: '',
 }
 
-const whoIn = (reviewId: string): string => `who/${reviewId}`
+/** Who works on a review in this browser is the same in all its copies. */
+const whoIn = (id: string): string => `who/${reviewIdOf(id)}`
 
 /** How long after a look at the storage that failed it is looked at again, in milliseconds. */
 const LOOK_AGAIN = 1000
