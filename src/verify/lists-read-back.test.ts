@@ -36,7 +36,9 @@ function ruled(): Map<string, Named & { verdict: string }> {
     .map((l) => JSON.parse(l) as { kind: string; payload: Record<string, string> })
   expect(entries.some((e) => e.kind === 'undo')).toBe(false)
   const questions = new Map(
-    entries.filter((e) => e.kind === 'criterion.set').map((e) => [e.payload['id'], e.payload['text']]),
+    entries
+      .filter((e) => e.kind === 'criterion.set')
+      .map((e) => [e.payload['id'], e.payload['short'] ?? e.payload['text']]),
   )
   const works = new Map<string, string>()
   const table = Papa.parse<Record<string, string>>(text('records/works.csv'), {
