@@ -61,8 +61,8 @@ async function pack(args: Arguments): Promise<Outcome> {
     : { exit: 1, errors: made.problems.map(problemLine) }
 }
 
-/** 32 hexadecimal digits of chance. */
-const saltHere = (): string => randomBytes(16).toString('hex')
+/** Chance of so many bytes, in hexadecimal digits. */
+const hex = (bytes: number): string => randomBytes(bytes).toString('hex')
 
 /** Of what is packed without something, nothing is read before that is left out. */
 async function leftOut(file: string, what: LeftOut): Promise<Result<Uint8Array>> {
@@ -70,7 +70,7 @@ async function leftOut(file: string, what: LeftOut): Promise<Result<Uint8Array>>
   const whole = await openWhole(inMemory(inputBytes(file)))
   if (!whole.ok) return whole
   const by = whole.value.entries.at(-1)?.by ?? ''
-  return packWithout(whole.value, what, handedFrom, { at: new Date().toISOString(), by, salt: saltHere })
+  return packWithout(whole.value, what, handedFrom, { at: new Date().toISOString(), by, salt: () => hex(16) })
 }
 
 /** What is packed as it is, or as a plan, is read once. */
@@ -85,7 +85,6 @@ async function asItIs(file: string, plan: boolean): Promise<Result<Uint8Array>> 
 }
 
 async function planPackage({ review, packed }: OpenedReview): Promise<Uint8Array> {
-  const hex = (bytes: number): string => randomBytes(bytes).toString('hex')
   const writing = { at: new Date().toISOString(), by: `p-${hex(8)}` }
   const begun = { id: `r-${hex(8)}`, title: `${review.title || 'Review'} (plan)` }
   const entries = planEntries(review, begun, writing, () => hex(16))

@@ -323,7 +323,8 @@ export function createStore(environment: Environment) {
       if (held) letGo = held
       if (review?.id === id && (await review.stillHere().catch(() => true))) return true
       close()
-      set({ ...CLOSED, failed: undefined, refused: undefined })
+      // Who somebody is was asked of the review before, and is no question of this one.
+      set({ ...CLOSED, failed: undefined, refused: undefined, asksName: undefined })
       try {
         await readReader()
         const own = await readWho(id)

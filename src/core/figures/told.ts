@@ -108,8 +108,12 @@ function readersAfter(
  * The figures as they were behind entry `upTo` (of the entries here), with the partition that was in force then. Pure,
  * and the only source of numbers for whatever is checked or printed.
  */
-export function figuresAt(entries: readonly Entry[], upTo: number, beside: FiguresBeside): Figures {
+export const figuresAt = (entries: readonly Entry[], upTo: number, beside: FiguresBeside): Figures =>
+  toldAt(entries, upTo, beside).figures
+
+/** The same with the review and its works as they stood then. */
+export function toldAt(entries: readonly Entry[], upTo: number, beside: FiguresBeside): Told {
   const first = entries[0]?.seq ?? 0
   const { review } = fold(entries.slice(0, upTo - first + 1), beside)
-  return tell(review, worksOf(review, beside.recordsOf, beside.classesAt)).figures
+  return tell(review, worksOf(review, beside.recordsOf, beside.classesAt))
 }

@@ -1,6 +1,6 @@
-import { fold, worksOf, type Entry } from '../review'
+import type { Entry } from '../review'
 import type { Figures } from './figures'
-import { figuresAt, tell, type FiguresBeside } from './told'
+import { figuresAt, toldAt, type FiguresBeside } from './told'
 import { figures1Of, type Figures1 } from './version-1'
 
 /** Raised when a number of the figures is counted otherwise, or another one is told. */
@@ -9,9 +9,8 @@ export const FIGURES_VERSION = 2
 type FiguresOf<T> = (entries: readonly Entry[], upTo: number, beside: FiguresBeside) => T
 
 const first: FiguresOf<Figures1> = (entries, upTo, beside) => {
-  const begin = entries[0]?.seq ?? 0
-  const { review } = fold(entries.slice(0, upTo - begin + 1), beside)
-  return figures1Of(review, tell(review, worksOf(review, beside.recordsOf, beside.classesAt)).ruled)
+  const { review, ruled } = toldAt(entries, upTo, beside)
+  return figures1Of(review, ruled)
 }
 
 /**

@@ -1,5 +1,14 @@
 import { digestOf, inBuckets, plainJson } from '../base'
-import { besideOf, fold, nextEntry, plainReview, type Command, type Entry, type Review } from '../review'
+import {
+  besideOf,
+  emptyReview,
+  fold,
+  nextEntry,
+  plainReview,
+  type Command,
+  type Entry,
+  type Review,
+} from '../review'
 
 /** What a blinded package is made for and when; `salt` gives each entry chance of its own. */
 export interface Blinding {
@@ -116,39 +125,19 @@ const PARTS: Parts = {
   pages: 'not',
 }
 
+/** Parts that every review has, also where nothing is in them. */
+const EVERY = emptyReview('')
+
 /** The review as a reader is handed it who is not to see what was ruled, nor what was done because of it. */
 export function blindedState(review: Review, to: Blinding): Review {
   const kept: Record<string, unknown> = {}
   for (const [name, part] of Object.entries(PARTS) as [keyof Review, Parts[keyof Review]][]) {
     const value = part === 'on' ? review[name] : part === 'not' ? undefined : part(review, to)
-    if (value !== undefined && !(Array.isArray(value) && !value.length && !(name in EMPTY)))
+    if (value !== undefined && !(Array.isArray(value) && !value.length && !(name in EVERY)))
       kept[name] = value
   }
   return kept as unknown as Review
 }
-/** Parts that every review has, also where nothing is in them. */
-const EMPTY: Partial<Record<keyof Review, true>> = {
-  picks: true,
-  concepts: true,
-  alternatives: true,
-  limits: true,
-  criteria: true,
-  sources: true,
-  knownItems: true,
-  gaps: true,
-  vocabularies: true,
-  leftRemarks: true,
-  profiles: true,
-  terms: true,
-  people: true,
-  rounds: true,
-  runs: true,
-  imports: true,
-  decisions: true,
-  attachments: true,
-  sides: true,
-}
-
 /** What lies beside the journal, named anew: a state names nothing that has to be kept. */
 const besideAgain = ({ imports, partition, vocabularies, attachments, pages = [] }: Review): Command[] => [
   ...imports.map((payload): Command => ({ kind: 'records.import', payload })),

@@ -1,8 +1,7 @@
 import { plural, thousands } from '../base'
-import type { AgreementOfAll, SaidOf } from './agreement'
+import { SAID_WORDS, type AgreementOfAll } from './agreement'
 import type { ReaderPair } from './together'
 
-const CALLED: Readonly<Record<SaidOf, string>> = { in: 'in', unsure: 'open', out: 'out' }
 const two = (n: number): string => (n < 0 ? '−' : '') + Math.abs(n).toFixed(2)
 const percent = (n: number): string => `${(n * 100).toFixed(1)} %`
 
@@ -15,7 +14,7 @@ export function agreementWords(pair: ReaderPair): string[] {
       ]
     : []
   if (!both) return left
-  const called = classes.map((c) => CALLED[c]).join(', ')
+  const called = classes.map((c) => SAID_WORDS[c]).join(', ')
   const share = `First rulings of ${plural(both, 'work')}, as ${called}: ${percent(agreed ?? 0)} are the same.`
   const chance =
     kappa === undefined

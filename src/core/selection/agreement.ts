@@ -3,6 +3,8 @@ import { kappaInterval, kappaOf } from './kappa'
 /** What readers can say, in the order of the rows and columns of a table. */
 export const SAID = ['in', 'unsure', 'out'] as const
 export type SaidOf = (typeof SAID)[number]
+/** The same in words. */
+export const SAID_WORDS: Readonly<Record<SaidOf, string>> = { in: 'in', unsure: 'open', out: 'out' }
 
 export interface Agreement {
   /** Works on which both ruled. */
@@ -78,22 +80,19 @@ export interface AgreementOfAll {
 
 /**
  * Fleiss' kappa (Psychol Bull 1971;76:378) of works that were each ruled by the same number of people, not always the same
- * ones. `counts` has of each work how many said each thing. Undefined without works.
+ * ones: how many said each thing, and of how many works that is so. Undefined without works.
  */
-export function fleissOf(counts: readonly (readonly number[])[]): AgreementOfAll | undefined {
-  const [first] = counts
+export function fleissOf(
+  said: readonly (readonly [counts: readonly number[], works: number])[],
+): AgreementOfAll | undefined {
+  const [first] = said
   if (!first) return undefined
-  const readers = first.reduce((a, b) => a + b, 0)
-  const works = counts.length
-  const agreed =
-    counts.reduce(
-      (sum, c) => sum + (c.reduce((a, n) => a + n * n, 0) - readers) / (readers * (readers - 1)),
-      0,
-    ) / works
-  const expected = first.reduce((sum, _, j) => {
-    const share = counts.reduce((a, c) => a + c[j]!, 0) / (works * readers)
-    return sum + share * share
-  }, 0)
+  const readers = sum(first[0])
+  const works = sum(said.map(([, n]) => n))
+  const alike = sum(said.map(([counts, n]) => n * (sum(counts.map((c) => c * c)) - readers)))
+  const agreed = alike / (works * readers * (readers - 1))
+  const shares = first[0].map((_, j) => sum(said.map(([counts, n]) => n * counts[j]!)) / (works * readers))
+  const expected = sum(shares.map((share) => share * share))
   return {
     readers,
     works,
@@ -101,3 +100,5 @@ export function fleissOf(counts: readonly (readonly number[])[]): AgreementOfAll
     kappa: 1 - expected < 1e-12 ? undefined : (agreed - expected) / (1 - expected),
   }
 }
+
+const sum = (list: readonly number[]): number => list.reduce((a, b) => a + b, 0)

@@ -26,6 +26,7 @@ export {
   agreementOf,
   fleissOf,
   SAID,
+  SAID_WORDS,
   tableOf,
   type Agreement,
   type AgreementOfAll,

@@ -10,7 +10,13 @@ export interface ReadingCopy {
 }
 
 /** What is to be read in this copy; undefined where it is a review like any other. */
-export function readingCopy({ from, asked = [] }: Pick<Review, 'from' | 'asked'>): ReadingCopy | undefined {
+export function readingCopy({
+  from,
+  asked = [],
+}: {
+  from?: Review['from'] | undefined
+  asked?: Review['asked'] | undefined
+}): ReadingCopy | undefined {
   if (from === undefined || !asked.length) return undefined
   return {
     asked,

@@ -78,32 +78,27 @@ export interface PassAgreement {
 
 /** Agreement in a pass, from what was counted. */
 export function agreementsIn(together: ReadTogether, pass: PassName): PassAgreement {
-  const pairs = new Map<string, { said: (readonly [SaidOf, SaidOf])[]; seen: number }>()
-  const all = new Map<number, number[][]>()
+  const pairs = new Map<string, { first: string; second: string; table: number[][]; seen: number }>()
+  const all = new Map<number, [counts: number[], works: number][]>()
   for (const [name, count] of Object.entries(together)) {
     const [of, a = '', b = '', ...said] = name.split('\n')
     if (of !== pass) continue
     if (a === ALL) {
       const counts = [b, ...said].map(Number)
       const readers = counts.reduce((n, c) => n + c, 0)
-      const rows = all.get(readers) ?? []
-      for (let n = 0; n < count; n++) rows.push(counts)
-      all.set(readers, rows)
+      all.set(readers, [...(all.get(readers) ?? []), [counts, count]])
       continue
     }
-    const pair = pairs.get(key(a, b)) ?? { said: [], seen: 0 }
+    const pair = pairs.get(key(a, b)) ?? { first: a, second: b, table: tableOf([]), seen: 0 }
     pairs.set(key(a, b), pair)
     if (said[0] === SEEN) pair.seen += count
-    else for (let n = 0; n < count; n++) pair.said.push([said[0] as SaidOf, said[1] as SaidOf])
+    else pair.table[SAID.indexOf(said[0] as SaidOf)]![SAID.indexOf(said[1] as SaidOf)]! += count
   }
   return {
     pairs: [...pairs]
       .sort(([x], [y]) => (x < y ? -1 : 1))
-      .map(([name, { said, seen }]) => {
-        const [first = '', second = ''] = name.split('\n')
-        return { first, second, seen, ...agreementOf(tableOf(said)) }
-      }),
-    all: [...all.values()].flatMap((counts) => fleissOf(counts) ?? []).sort((a, b) => b.works - a.works),
+      .map(([, { table, ...pair }]) => ({ ...pair, ...agreementOf(table) })),
+    all: [...all.values()].flatMap((works) => fleissOf(works) ?? []).sort((a, b) => b.works - a.works),
   }
 }
 

@@ -28,29 +28,35 @@ export interface Selected {
 export function useSelected(): Selected {
   const told = useSession((s) => s.told)
   const { review, ruled } = told
-  const { settlements, retrievals, related } = review
+  const { settlements, retrievals, related, from, asked } = review
   const rules = useMemo(() => rulesOf({ selectionRules: review.selectionRules }), [review.selectionRules])
   const said = useMemo(
     () => saidOfWorks(ruled.works, { settlements, retrievals, related }),
     [ruled.works, settlements, retrievals, related],
   )
   const copy = useMemo(() => {
-    const asked = readingCopy(review)
-    if (!asked) return undefined
-    const of = (pass: 'broad' | 'close') => worksAsked(asked, pass, ruled.works.works)
-    return { ...asked, of: { broad: of('broad'), close: of('close') } }
-  }, [review, ruled.works])
+    const reading = readingCopy({ from, asked })
+    if (!reading) return undefined
+    const of = (pass: 'broad' | 'close') => worksAsked(reading, pass, ruled.works.works)
+    return { ...reading, of: { broad: of('broad'), close: of('close') } }
+  }, [from, asked, ruled.works])
+  // The same list while one rules: what is shown of it is not fetched again with each key.
+  const works = useMemo(
+    () =>
+      copy
+        ? ruled.works.works.filter(({ id }) => copy.of.broad.has(id) || copy.of.close.has(id))
+        : ruled.works.works,
+    [ruled.works, copy],
+  )
   return useMemo(
     () => ({
       review,
       ruled,
-      works: copy
-        ? ruled.works.works.filter(({ id }) => copy.of.broad.has(id) || copy.of.close.has(id))
-        : ruled.works.works,
+      works,
       said,
       placed: (id) => placeOf(held(ruled.byWork, id), said.get(id), rules),
       ...(copy ? { reading: copy } : {}),
     }),
-    [review, ruled, said, rules, copy],
+    [review, ruled, works, said, rules, copy],
   )
 }

@@ -5,8 +5,9 @@ import { useAsked } from '@/store/use-asked'
 import { deskReview, recordsDesk } from '@/workers'
 
 /**
- * The works that a kept filter or a group names now, by id. A group is found here, at once; a filter is asked of the desk,
- * which is first told how the review stands, for a filter may ask for rulings and groups.
+ * The works that a kept filter or a group names, by id. A group is found here, at once; a filter is asked of the desk, which is
+ * first told how the review stands, for a filter may ask for rulings and groups. What is ruled since changes no list: whoever
+ * rules by it would lose their place, and every key would send all rulings.
  */
 export function useNamedWorks(review: Review, of: string | undefined): readonly string[] | undefined {
   const works = useSession((s) => s.told.ruled.works)
@@ -22,8 +23,8 @@ export function useNamedWorks(review: Review, of: string | undefined): readonly 
     }
     const desk = recordsDesk()
     return desk.open(deskReview(review)).then(() => desk.idsOf(asked))
-    // eslint-disable-next-line react-hooks/exhaustive-deps -- what else changes in a review changes no answer
-  }, [filter, review.groups, review.rulings, works]).value
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- see above
+  }, [filter, review.groups, works]).value
   return group ? inGroup : filter ? found : undefined
 }
 

@@ -8,13 +8,12 @@ import {
   agreementOfAllWords,
   agreementWords,
   SAID,
+  SAID_WORDS,
   type PassAgreement,
   type ReaderPair,
 } from '@/core/selection'
 import { useSession } from '@/store/provider'
 import type { Selected } from '../use-selected'
-
-const SAYS = { in: 'in', unsure: 'open', out: 'out' } as const
 
 /** How far readers agree in each pass, by what each said first: of all works, or of a group that was read together. */
 export function AllAgreements({ selected, called }: { selected: Selected; called: (id: string) => string }) {
@@ -113,7 +112,7 @@ function Table({ pair, called }: { pair: ReaderPair; called: (id: string) => str
           <th scope="row">{called(pair.first)}</th>
           {SAID.map((s) => (
             <th key={s} scope="col">
-              {SAYS[s]}
+              {SAID_WORDS[s]}
             </th>
           ))}
         </tr>
@@ -121,7 +120,7 @@ function Table({ pair, called }: { pair: ReaderPair; called: (id: string) => str
       <tbody>
         {SAID.map((s, i) => (
           <tr key={s}>
-            <th scope="row">{SAYS[s]}</th>
+            <th scope="row">{SAID_WORDS[s]}</th>
             {SAID.map((t, j) => (
               <td key={t} data-same={i === j}>
                 {thousands(pair.table[i]![j]!)}

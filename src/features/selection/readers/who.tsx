@@ -9,7 +9,8 @@ import type { Selected } from '../use-selected'
 /** Who works on the review here, and which of those who read are one person. */
 export function Who({ selected: { review } }: { selected: Selected }) {
   const { doIt, deed, askWho } = useStore()
-  const { person, reader } = useSession((s) => s)
+  const person = useSession((s) => s.person)
+  const reader = useSession((s) => s.reader)
   const { broad, close } = useSession((s) => s.told.figures.readers)
   const [asked, setAsked] = useState(false)
   const all = [...new Set([...broad, ...close])]

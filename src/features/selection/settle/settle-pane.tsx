@@ -4,7 +4,7 @@ import { useMemo, useState } from 'react'
 import { held, plural } from '@/core/base'
 import { settle, SETTLED_AFTER } from '@/core/doing'
 import { nameOfPerson, type PassName, type Settlement } from '@/core/review'
-import { reasonWords, toSettleIn } from '@/core/selection'
+import { reasonWords, SAID_WORDS, toSettleIn } from '@/core/selection'
 import { useActions, type Action } from '@/store/actions'
 import { useStore } from '@/store/provider'
 import { useAsked } from '@/store/use-asked'
@@ -20,7 +20,6 @@ import { RuleChoice } from './rule-choice'
 import { Settled } from './settled'
 import css from './settle.module.css'
 
-const SAYS = { in: 'in', unsure: 'open', out: 'out' } as const
 type After = NonNullable<Settlement['after']>
 
 /** Works that readers ruled differently, and full texts that they set aside for different reasons: settled here. */
@@ -123,7 +122,7 @@ export function SettlePane({ selected }: { selected: Selected }) {
             <div className={css.said}>
               {own.map((r) => (
                 <p key={r.reader}>
-                  <b>{nameOfPerson(review, r.reader)}</b> {SAYS[r.verdict]}
+                  <b>{nameOfPerson(review, r.reader)}</b> {SAID_WORDS[r.verdict]}
                   {r.verdict === 'out' && (r.criterionId || r.reason)
                     ? `: ${reasonWords(review, r.criterionId ?? `words:${r.reason}`)}`
                     : ''}
