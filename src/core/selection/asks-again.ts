@@ -1,4 +1,4 @@
-import { held, heldValues } from '../base'
+import { held, keptFor } from '../base'
 import {
   questionsOf,
   wordingOf,
@@ -33,30 +33,48 @@ export function asksAgain(ruling: Ruling, by: AskedBy | undefined): boolean {
   const changed = (id: string): boolean => asked[id] !== by.wording[id]
   if (ruling.verdict === 'out' && ruling.criterionId !== undefined) return changed(ruling.criterionId)
   if (ruling.verdict === 'out' && ruling.reason?.trim()) return false
-  return [...new Set([...Object.keys(asked), ...Object.keys(by.wording)])].some(changed)
+  return differ(asked, by.wording)
 }
+
+/** Do two sets of questions differ? It is asked of each ruling after each key, so nothing is made for it. */
+function differ(a: AskedBy['wording'], b: AskedBy['wording']): boolean {
+  for (const id in a) if (a[id] !== b[id]) return true
+  for (const id in b) if (!(id in a)) return true
+  return false
+}
+
+/** How many rulings of each reader, by id. */
+export type Touched = { reader: string; rulings: number }[]
 
 /**
  * How many rulings of each reader would be asked again if the criteria as they stand were named now: those that hung on a
- * question which reads otherwise since the last version was named, or since they were made where none was. Readers by id.
+ * question which reads otherwise since the last version was named, or since they were made where none was. It is told after
+ * each key; of what was ruled since only the part that changed is counted again.
  */
 export function touchedByChange(
-  review: Pick<Review, 'criteria' | 'criteriaVersions'>,
-  { byWork }: Pick<Ruled, 'byWork'>,
+  { criteria, criteriaVersions }: Pick<Review, 'criteria' | 'criteriaVersions'>,
   pass: PassName,
-): { reader: string; rulings: number }[] {
-  const now = askedBy({ criteria: review.criteria }, pass)
-  const version = review.criteriaVersions?.at(-1)
+): (ruled: Pick<Ruled, 'byWork'>) => Touched {
+  const now = askedBy({ criteria }, pass)
+  const version = criteriaVersions?.at(-1)
   const named = version && askedBy(version, pass)
-  const counts = new Map<string, number>()
-  for (const own of heldValues(byWork))
-    for (const r of Object.values(own))
-      // What is asked again already is no news.
-      if (r.pass === pass && r.asked && asksAgain(r, now) && !asksAgain(r, named))
-        counts.set(r.reader, (counts.get(r.reader) ?? 0) + 1)
-  return [...counts]
-    .map(([reader, rulings]) => ({ reader, rulings }))
-    .sort((a, b) => (a.reader < b.reader ? -1 : 1))
+  const counted = keptFor((bucket: Ruled['byWork'][string]) => {
+    const counts = new Map<string, number>()
+    for (const own of Object.values(bucket))
+      for (const r of Object.values(own))
+        // What is asked again already is no news.
+        if (r.pass === pass && r.asked && asksAgain(r, now) && !asksAgain(r, named))
+          counts.set(r.reader, (counts.get(r.reader) ?? 0) + 1)
+    return counts
+  })
+  return ({ byWork }) => {
+    const all = new Map<string, number>()
+    for (const bucket of Object.values(byWork))
+      for (const [reader, n] of counted(bucket)) all.set(reader, (all.get(reader) ?? 0) + n)
+    return [...all]
+      .map(([reader, rulings]) => ({ reader, rulings }))
+      .sort((a, b) => (a.reader < b.reader ? -1 : 1))
+  }
 }
 
 /** The works that each reader is to rule again under the version that was named last, in their order. Readers by id. */

@@ -150,11 +150,11 @@ describe('criteria that change half-way', () => {
 
   it('ask again for the rulings that hung on what reads otherwise, of every reader, and for no others', () => {
     const diary = changed()
-    expect(touchedByChange(diary.review, diary.ruled, 'broad')).toEqual([{ reader: 'P', rulings: 2 }])
+    expect(touchedByChange(diary.review, 'broad')(diary.ruled)).toEqual([{ reader: 'P', rulings: 2 }])
     expect(toAskAgain(diary.review, diary.ruled, 'broad')).toEqual([])
     diary.do('P', [{ kind: 'criteria.version', payload: { id: 'v', name: 'second', at: AT } }])
     expect(toAskAgain(diary.review, diary.ruled, 'broad')).toEqual([{ reader: 'P', works: ['i/1', 'i/2'] }])
-    expect(touchedByChange(diary.review, diary.ruled, 'broad')).toEqual([])
+    expect(touchedByChange(diary.review, 'broad')(diary.ruled)).toEqual([])
     diary.rule('P', 0, 'in')
     expect(toAskAgain(diary.review, diary.ruled, 'broad')).toEqual([{ reader: 'P', works: ['i/2'] }])
   })
@@ -162,7 +162,7 @@ describe('criteria that change half-way', () => {
   it('ask nothing again where words were changed and changed back', () => {
     const diary = changed()
     diary.do('P', [question('c1', 'Was sound measured?')])
-    expect(touchedByChange(diary.review, diary.ruled, 'broad')).toEqual([])
+    expect(touchedByChange(diary.review, 'broad')(diary.ruled)).toEqual([])
   })
 
   it('ask again for what went by a question that is gone, and for what stayed when one was added', () => {

@@ -15,7 +15,12 @@ export function Changed({
   selected: Selected
   nameCriteria: () => void
 }) {
-  const touched = useMemo(() => touchedByChange(review, ruled, pass), [review, ruled, pass])
+  const { criteria, criteriaVersions } = review
+  const touchedIn = useMemo(
+    () => touchedByChange({ criteria, ...(criteriaVersions ? { criteriaVersions } : {}) }, pass),
+    [criteria, criteriaVersions, pass],
+  )
+  const touched = useMemo(() => touchedIn(ruled), [touchedIn, ruled])
   const all = touched.reduce((n, t) => n + t.rulings, 0)
   if (!all) return null
   return (

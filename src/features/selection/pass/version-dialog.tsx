@@ -23,7 +23,7 @@ export function useCriteriaVersion(
     setShown(false)
   }
   const asked = questionsOf(review, 'broad').length + questionsOf(review, 'close').length
-  const touched = shown ? touchedByChange(review, ruled, pass) : []
+  const touched = shown ? touchedByChange(review, pass)(ruled) : []
   return {
     open: () => setShown(true),
     dialog: (
