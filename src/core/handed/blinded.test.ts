@@ -6,11 +6,13 @@ import { blockBytes, emptyRecord } from '../records'
 import {
   besideOf,
   fold,
+  lastDeed,
   nextEntry,
   plainReview,
   RETRIEVAL_STATES,
   sideBytes,
   sideEntry,
+  undoable,
   SELECTION_RULES,
   type Command,
   type Entry,
@@ -253,6 +255,8 @@ describe('a package without rulings', () => {
       selectionRules: { broad: 'settle first' },
     })
     expect(new Set(own.slice(1).map((e) => e.at))).toEqual(new Set(['2026-12-01T09:00:00.000Z']))
+    // What was handed on is not taken back by undo: nobody did it there.
+    expect(lastDeed(own, undoable(fold(own, beside)))?.stays).toContain('handed on')
     // What somebody rules there goes back to the review that it came of: both begin with the same entry.
     expect(own[0]).toEqual(entries[0])
     expect(plainJson(plainReview(review))).not.toContain('ruled')

@@ -48,8 +48,11 @@ export function lastDeed(entries: readonly Entry[], seqs: readonly number[]): La
   }
 }
 
-/** Kinds that are about the journal itself: they belong to no press. */
-const OF_JOURNAL = /^(?:undo|redo|journal\.|review\.create)/
+/**
+ * Kinds that are about the journal itself: they belong to no press. One that begins from a state does: what is named behind it
+ * is what was handed on.
+ */
+const OF_JOURNAL = /^(?:undo|redo|journal\.goOver|review\.create)/
 
 /** What was done in the press of an entry and can never be taken back. */
 function happenedWith(entries: readonly Entry[], { seq, at, by }: Entry): Command[] {

@@ -1,6 +1,6 @@
 'use client'
-import { Button, Input, Modal } from 'antd'
-import { useState } from 'react'
+import { Button, Input, Modal, type InputRef } from 'antd'
+import { useRef, useState } from 'react'
 import { plural } from '@/core/base'
 import type { Known } from '@/core/review'
 import { useSession, useStore } from '@/store/provider'
@@ -50,6 +50,7 @@ function Ask({ go, why, known }: { go: () => void; why: NameWhy; known: readonly
   const { nameGiven, setReader, iAm, deed } = useStore()
   const reader = useSession((s) => s.reader)
   const [name, setName] = useState(reader)
+  const input = useRef<InputRef>(null)
   const asked = ASKED[known ? 'open' : why]
   const as = (who: Known | 'new', called?: string): void => {
     deed(
@@ -79,6 +80,7 @@ function Ask({ go, why, known }: { go: () => void; why: NameWhy; known: readonly
       okButtonProps={{ disabled: !name.trim() }}
       onOk={done}
       onCancel={nameGiven}
+      afterOpenChange={(shown) => shown && input.current?.focus()}
       footer={(_, { OkBtn }) => (
         <>
           <Button onClick={leave}>{known && why === 'hand on' ? ASKED['hand on'].leave : asked.leave}</Button>
@@ -106,6 +108,7 @@ function Ask({ go, why, known }: { go: () => void; why: NameWhy; known: readonly
         <p className="sub">{asked.words}</p>
       )}
       <Input
+        ref={input}
         autoFocus
         aria-label="Your name as a reader"
         value={name}
