@@ -2,9 +2,12 @@ import next from 'eslint-config-next'
 import prettier from 'eslint-config-prettier'
 import tseslint from 'typescript-eslint'
 
+/** Where React is: its rules compile each file they look at, and find nothing elsewhere. */
+const REACT = ['src/{app,features,store,ui}/**/*.{ts,tsx}']
+
 export default tseslint.config(
   { ignores: ['.next/**', 'node_modules/**', 'public/**', 'test-results/**', 'next-env.d.ts', '**/*.cjs'] },
-  ...next,
+  ...next.map((rules) => (rules.files ? { ...rules, files: REACT } : rules)),
   ...tseslint.configs.recommended,
   {
     files: ['src/**/*.{ts,tsx}', 'e2e/**/*.ts', 'bench/**/*.ts', 'scripts/**/*.ts'],
@@ -18,8 +21,6 @@ export default tseslint.config(
         { considerDefaultExhaustiveForUnions: true },
       ],
       eqeqeq: 'error',
-      // `useAsked` asks again when its list changes, as an effect does.
-      'react-hooks/exhaustive-deps': ['error', { additionalHooks: '(useAsked)' }],
       // What goes wrong must reach the strip: `deed(promise)` in components, `await` elsewhere.
       'no-void': 'error',
       'no-console': ['error', { allow: ['error'] }],
@@ -31,6 +32,13 @@ export default tseslint.config(
           message: 'What is typed into it is looked for in what it shows: optionFilterProp="label".',
         },
       ],
+    },
+  },
+  {
+    files: REACT,
+    rules: {
+      // `useAsked` asks again when its list changes, as an effect does.
+      'react-hooks/exhaustive-deps': ['error', { additionalHooks: '(useAsked)' }],
     },
   },
   {

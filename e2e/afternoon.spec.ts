@@ -23,7 +23,6 @@ const run = async (page: Page): Promise<void> => {
 test('one afternoon: an item missed and found, a NOT mended, a step taken, and the search run again half a year later', async ({
   page,
 }) => {
-  test.setTimeout(120_000)
   await beginReview(page)
   await addDatabase(page, 'Fernhollow')
   await page.keyboard.press('i')
@@ -127,7 +126,6 @@ Page 1 of 1`
 test('a database outside: described in a form, its history taken over, a run logged, its exports held against each other', async ({
   page,
 }) => {
-  test.setTimeout(90_000)
   await beginReview(page)
   await test.step('it is described and tried out', async () => {
     await page.getByRole('button', { name: /^Add a database/ }).click()

@@ -12,7 +12,7 @@ export default async function openOnce(config: FullConfig): Promise<void> {
   const context = await browser.newContext({ baseURL: baseURL! })
   const page = await context.newPage()
   await page.goto('/demo')
-  await expect(page.locator('.question-text')).toBeVisible({ timeout: 60_000 })
+  await expect(page.locator('.question-text')).toBeVisible({ timeout: 180_000 })
   await expect(page.locator('[data-state="saved"]')).toBeVisible()
   // A state to open from is kept once the journal was checked.
   await page.waitForTimeout(6000)

@@ -29,7 +29,7 @@ export const test = base.extend({
 export const hasSaid = (page: Page, words: RegExp | string): Promise<void> =>
   expect
     .poll(() => page.evaluate(() => (window as unknown as { said: string[] }).said.join('\n')), {
-      timeout: 60_000,
+      timeout: 180_000,
     })
     .toMatch(typeof words === 'string' ? new RegExp(words.replace(/[.*+?^${}()|[\]\\]/g, '\\$&')) : words)
 
@@ -46,7 +46,9 @@ export async function accessible(
   rules?: string[],
 ): Promise<void> {
   await page.waitForFunction(() => document.getAnimations().every((a) => a.playState !== 'running'))
-  const axe = rules ? new AxeBuilder({ page }).withRules(rules) : new AxeBuilder({ page })
+  // There are no frames: it runs in the page and opens no other one to put results of frames together.
+  const axe = new AxeBuilder({ page }).setLegacyMode()
+  if (rules) axe.withRules(rules)
   const { violations } = await (within ? axe.include(within) : axe).analyze()
   const serious = violations.filter((v) => v.impact === 'serious' || v.impact === 'critical')
   expect(
@@ -69,8 +71,14 @@ export async function openDemo(
   name = 'question',
   how: 'again' | 'first' = 'again',
 ): Promise<void> {
-  if (how === 'again') await page.context().setStorageState(DEMO_STATE)
-  await page.goto(how === 'again' ? '/review/question?id=demo' : '/demo')
+  if (how === 'again') {
+    await page.context().setStorageState(DEMO_STATE)
+    await page.goto(`/review/${name}?id=demo`)
+    await expect(page.locator('#stage')).toBeVisible()
+    await expect(page.locator('#stage').getByText('Opening the review …')).toBeHidden()
+    return
+  }
+  await page.goto('/demo')
   await expect(page.locator('.question-text')).toBeVisible()
   if (name !== 'question')
     await stage(

@@ -97,7 +97,7 @@ test('a new review goes from the question to a methods section, with a reload in
   await expect(passage).toContainText('title, abstract and keywords as we saw')
   await page.keyboard.press('Control+Home')
   await page.keyboard.type('Our own words. ')
-  await expect(page.getByText('in your words')).toBeVisible({ timeout: 10_000 })
+  await expect(page.getByText('in your words')).toBeVisible()
   await saved(page)
   await page.reload()
   await expect(page.getByRole('textbox', { name: 'With which terms' })).toContainText(

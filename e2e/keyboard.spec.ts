@@ -33,7 +33,6 @@ const keptKeys = (page: Page): Promise<unknown> =>
 test('the whole way is walked with the keyboard alone, from an empty shelf to the methods section', async ({
   page,
 }) => {
-  test.setTimeout(150_000)
   await page.goto('/')
   await expect(page.getByRole('button', { name: 'Begin a review' })).toBeVisible()
   await page.getByRole('button', { name: 'Begin a review' }).focus()

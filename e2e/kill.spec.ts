@@ -30,7 +30,6 @@ async function typed(page: Page, until: number): Promise<{ text: string; at: num
 test(`what is typed without a pause survives ${KILLS} kills of the browser, but for the last half second`, async ({
   baseURL,
 }, info) => {
-  test.setTimeout(240_000)
   const profile = mkdtempSync(path.join(tmpdir(), 'luvren-kill-'))
   const launch = () =>
     chromium.launchPersistentContext(profile, {

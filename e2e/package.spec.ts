@@ -23,7 +23,7 @@ test('a review is checked and handed on without names: nobody is named in any of
     .check()
   await dialog(page).getByRole('button', { name: 'Check it first' }).click()
   await expect(dialog(page).getByText('All 9 checks found the package right.')).toBeVisible({
-    timeout: 60_000,
+    timeout: 180_000,
   })
   await accessible(page, 'Hand the review on', '.ant-modal')
   const file = info.outputPath('nameless.zip')
@@ -39,7 +39,6 @@ test('two people went on with copies of one review; what one ruled is taken in b
   browser,
 }, info) => {
   // A long way for two browsers, each of which makes and compares whole packages.
-  test.setTimeout(180_000)
   const [one, other] = await twoBrowsers(browser)
   const rule = async (page: Page, name: string, works: number): Promise<void> => {
     await openDemo(page)
@@ -65,7 +64,7 @@ test('two people went on with copies of one review; what one ruled is taken in b
   await one.goto('/')
   await one.locator('input[type=file]').setInputFiles(file)
   const parted = one.getByRole('dialog', { name: 'Two histories of one review' })
-  await expect(parted).toContainText(/They parted after \d+ common entries/, { timeout: 60_000 })
+  await expect(parted).toContainText(/They parted after \d+ common entries/, { timeout: 180_000 })
   await expect(parted.getByRole('region', { name: 'Rulings' })).toContainText('S. Ebers')
   await expect(parted).toContainText('3 deeds of S. Ebers')
   await accessible(one, 'Two histories of one review', '.ant-modal')
@@ -88,7 +87,7 @@ test('two people went on with copies of one review; what one ruled is taken in b
   await one.goto('/')
   await one.locator('input[type=file]').setInputFiles(file)
   await parted.getByRole('button', { name: 'Keep both' }).click()
-  await expect(one).toHaveURL(/\/review\/question\?id=demo~2$/, { timeout: 60_000 })
+  await expect(one).toHaveURL(/\/review\/question\?id=demo~2$/, { timeout: 180_000 })
   await expect(one.locator('.question-text')).toBeVisible()
   await stage(one, 'Selection')
   await expect(one.locator('.pass-head')).toBeVisible()
@@ -111,7 +110,7 @@ test('another reader is handed chosen works without rulings, is told who asks, a
   const count = dialog(one).locator('.hand-on-read b')
   await expect(count).toHaveText(/^\d+ works$/)
   const asked = Number.parseInt(await count.innerText(), 10)
-  const download = one.waitForEvent('download', { timeout: 60_000 })
+  const download = one.waitForEvent('download', { timeout: 180_000 })
   await dialog(one).getByRole('button', { name: 'Save it' }).click()
   await nameReader(one, 'A. Quill')
   const file = info.outputPath('chosen.zip')
@@ -144,7 +143,7 @@ test('a package that somebody was given is checked before it is opened, and noth
   await check.locator('input[type=file]').setInputFiles('public/data/demo.luvren.zip')
   await check.getByRole('textbox').fill('no digest of it')
   await check.getByRole('button', { name: 'Check it' }).click()
-  await expect(check.getByText('1 of 10 checks found a fault.')).toBeVisible({ timeout: 90_000 })
+  await expect(check.getByText('1 of 10 checks found a fault.')).toBeVisible({ timeout: 180_000 })
   await expect(check.getByText('No entry of this journal has this digest')).toBeVisible()
   await accessible(page, 'Check a package', '.ant-modal')
   await expect(page.getByText('Your reviews will stand here')).toBeVisible()
@@ -161,9 +160,9 @@ test('a package that somebody was given is checked before it is opened, and noth
   await expect(check.getByText('checks found a fault')).toBeHidden()
   await check.getByRole('button', { name: 'Check it' }).click()
   await expect(check.getByText('It cannot be opened, so nothing else was checked.')).toBeVisible({
-    timeout: 30_000,
+    timeout: 120_000,
   })
   await check.locator('input[type=file]').setInputFiles('public/data/demo.luvren.zip')
   await check.getByRole('button', { name: 'Open it' }).click()
-  await page.waitForURL(/review\/question\?id=demo/, { timeout: 60_000 })
+  await page.waitForURL(/review\/question\?id=demo/, { timeout: 180_000 })
 })

@@ -53,7 +53,6 @@ async function bring(page: Page, name: string, content: string | Buffer, says: R
 test('five files of five formats become one list: settled, looked through, grouped, held against each other and handed out', async ({
   page,
 }) => {
-  test.setTimeout(150_000)
   await openDemo(page, 'records')
   const head = page.locator('.records-head')
   await expect(head).toContainText('487 works from 952 records')
@@ -159,7 +158,6 @@ test('five files of five formats become one list: settled, looked through, group
 test('a browser killed in the middle of reading 50,000 records has all of them or none, and still works', async ({
   baseURL,
 }, info) => {
-  test.setTimeout(180_000)
   const profile = mkdtempSync(path.join(tmpdir(), 'luvren-read-'))
   const file = path.join(profile, 'many.ris')
   writeFileSync(

@@ -2,7 +2,7 @@
 import { readFileSync, writeFileSync } from 'node:fs'
 import { expect, type Page } from '@playwright/test'
 import { FIGURE_FONTS, rasteriser } from '../src/core/picture'
-import { accessible, flowNumbers, nameReader, openDemo, twoBrowsers, test, hasSaid } from './help'
+import { accessible, flowNumbers, nameReader, openDemo, saved, twoBrowsers, test, hasSaid } from './help'
 
 const go = async (page: Page, pane: string): Promise<void> => {
   await page.getByRole('tab', { name: new RegExp(`^${pane}`) }).click()
@@ -29,7 +29,6 @@ test('two readers read apart, hand their rulings over, settle what differs, and 
   browser,
 }, info) => {
   // A long way for two browsers, twice with figures drawn.
-  test.setTimeout(180_000)
   const [one, other] = await twoBrowsers(browser)
   await openDemo(one)
   await openDemo(other)
@@ -110,12 +109,12 @@ test('two readers read apart, hand their rulings over, settle what differs, and 
 
   await test.step('the flow is drawn here as on a command line, with the same bytes', async () => {
     await go(one, 'Flow')
-    const saved = async (button: string): Promise<Uint8Array> => {
+    const drawnAs = async (button: string): Promise<Uint8Array> => {
       const download = one.waitForEvent('download')
       await one.locator('.flow-head').getByRole('button', { name: button }).click()
       return readFileSync(await (await download).path())
     }
-    const svg = new TextDecoder().decode(await saved('Save as SVG'))
+    const svg = new TextDecoder().decode(await drawnAs('Save as SVG'))
     expect(svg).toContain('@font-face')
     const bytes = (file: string): Uint8Array<ArrayBuffer> => new Uint8Array(readFileSync(file))
     const drawing = await rasteriser(
@@ -125,13 +124,14 @@ test('two readers read apart, hand their rulings over, settle what differs, and 
         woff: bytes(`node_modules/@fontsource/atkinson-hyperlegible-next/files/${f.file}`),
       })),
     )
-    expect(Buffer.compare(await saved('PNG'), drawing.png(svg))).toBe(0)
+    expect(Buffer.compare(await drawnAs('PNG'), drawing.png(svg))).toBe(0)
   })
 
   await test.step('references are followed, a page is noted, and all of it is there after the browser was closed', async () => {
     await go(one, 'Other ways')
     await one.getByRole('button', { name: /^Read the references of/ }).click()
     await expect(one.locator('.way-step').nth(1)).toContainText('Step 2')
+    await saved(one)
     await one.reload()
     await go(one, 'Other ways')
     await expect(one.locator('.way-step').nth(1)).toContainText('Step 2')

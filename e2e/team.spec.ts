@@ -22,7 +22,7 @@ async function handedOn(page: Page, file: string, leave?: 'rulings'): Promise<st
     await dialog(page)
       .getByRole('checkbox', { name: new RegExp(`^${leave}`) })
       .check()
-  const download = page.waitForEvent('download', { timeout: 60_000 })
+  const download = page.waitForEvent('download', { timeout: 180_000 })
   await dialog(page).getByRole('button', { name: 'Save it' }).click()
   writeFileSync(file, readFileSync(await (await download).path()))
   await expect(dialog(page)).toBeHidden()
@@ -86,7 +86,6 @@ async function holds(page: Page, file: string): Promise<Recounted> {
 test('a team reads apart, differs, settles, changes a criterion, and one of them works on two machines', async ({
   browser,
 }, info) => {
-  test.setTimeout(240_000)
   const at = (name: string): string => info.outputPath(name)
   const [lead] = await twoBrowsers(browser)
 

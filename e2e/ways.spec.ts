@@ -91,7 +91,7 @@ test('every source is run again in a newer release at once, and what is new come
     await page.locator('[data-line="3"]').click()
     await page.keyboard.press('b')
     await expect(page.getByText(/records are in the review/)).toBeVisible()
-    await expect(page.getByText(/records are in the review/)).toBeHidden({ timeout: 15_000 })
+    await expect(page.getByText(/records are in the review/)).toBeHidden()
   }
   await tab(page, 'All, by concept')
   const again = page.getByRole('region', { name: 'Run again' })

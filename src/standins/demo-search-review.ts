@@ -14,7 +14,13 @@ const ANSWERS: readonly [Reviewed, SearchAnswer['verdict'], string][] = [
   ['limits', 'none', 'the reasons convince me'],
 ]
 
-/** The searches of spring, looked over by a librarian by file; one comment is acted on, the other declined. */
+/** What was done with those by which something could be better. */
+const FOUND: readonly [Reviewed, 'taken' | 'declined', string][] = [
+  ['headings', 'taken', 'what has no heading is told with the terms'],
+  ['words', 'declined', 'the people are in nearly every record of these databases'],
+]
+
+/** The searches of spring, looked over by a librarian by file; half of what she asks for is acted on. */
 export function reviewSearches(diary: Diary, blobs: Packed['blobs']): void {
   const side = new DemoSide(diary, LIBRARIAN, 'H. Marrow')
   for (const [element, verdict, words] of ANSWERS)
@@ -22,7 +28,8 @@ export function reviewSearches(diary: Diary, blobs: Packed['blobs']): void {
       kind: 'searchreview.answer',
       payload: { reader: LIBRARIAN, element, verdict, words },
     })
-  const { strategies } = diary.review()
+  const { strategies, runs } = diary.review()
+  const searched = [...new Set(runs.map((r) => r.sourceId))]
   const comment = (
     sourceId: string,
     has: RegExp,
@@ -55,7 +62,13 @@ export function reviewSearches(diary: Diary, blobs: Packed['blobs']): void {
   )
   side.say({
     kind: 'searchreview.finish',
-    payload: { reader: LIBRARIAN, as: 'subject librarian', at: diary.now() },
+    payload: {
+      reader: LIBRARIAN,
+      as: 'subject librarian',
+      at: diary.now(),
+      of: searched.map((sourceId) => ({ sourceId, head: diary.entries.at(-1)!.digest })),
+      verdict: 'revisions suggested',
+    },
   })
   side.takeIn(blobs)
   diary.do('line.change', {
@@ -63,7 +76,12 @@ export function reviewSearches(diary: Diary, blobs: Packed['blobs']): void {
     id: noted,
     note: 'no heading for reverberation time; words alone find it',
   })
-  const [first, second] = diary.review().searchReviews![LIBRARIAN]!.comments
+  const said = diary.review().searchReviews![LIBRARIAN]!
+  const [first, second] = said.comments
+  for (const [element, as, reason] of FOUND) {
+    const answer = said.answers.find((a) => a.element === element)!
+    diary.do('searchreview.settle', { reader: LIBRARIAN, id: element, element, said: answer.at, as, reason })
+  }
   diary.do('searchreview.settle', {
     reader: LIBRARIAN,
     id: first!.id,

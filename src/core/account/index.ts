@@ -18,6 +18,7 @@ export { toMarkdown } from './documents/markdown'
 export {
   aboutWords,
   elementWords,
+  lookWords,
   outcomeWords,
   VERDICT_WORDS,
   referencedWorks,
@@ -25,6 +26,7 @@ export {
   CHECKLISTS,
   checklistTables,
   notApplicable,
+  noticeWords,
   openItems,
   reportingItems,
   recordOfSearches,

@@ -7,6 +7,7 @@ import { emptyRecord } from '../records'
 import {
   fold,
   nextEntry,
+  REVIEWED,
   worksOf,
   type Command,
   type Entry,
@@ -134,6 +135,14 @@ export const reviews = fc.record({
     nil: undefined,
   }),
   reviewedAs: fc.constantFrom('', 'subject librarian'),
+  /** What was found of each element, and what was done with it. */
+  found: fc.array(fc.constantFrom('none', 'none', 'suggested', 'required'), { minLength: 6, maxLength: 6 }),
+  foundSettled: fc.array(fc.constantFrom('taken', 'declined', 'open'), { minLength: 6, maxLength: 6 }),
+  /** Looked over before the first, second or third database was searched; and again at the end, or not. */
+  lookedBefore: fc.option(fc.nat(2), { nil: undefined }),
+  lookedTwice: fc.boolean(),
+  /** Of how many databases it is known that they were looked at. */
+  lookedAt: fc.option(fc.integer({ min: 1, max: 3 }), { nil: undefined }),
   amended: fc.nat(3),
   changed: fc.nat(2),
 })
@@ -226,7 +235,34 @@ export function journal(d: Drawn): { entries: Entry[]; asked: Map<string, string
       }
     })
   }
+  /** The six elements answered, and the review of the searches said to be finished. */
+  const look = (): void => {
+    for (const [i, element] of REVIEWED.entries())
+      put({
+        kind: 'searchreview.answer',
+        payload: { reader: 'p-9', element, verdict: d.found[i]!, words: 'so I think' },
+      })
+    put({
+      kind: 'searchreview.finish',
+      payload: {
+        reader: 'p-9',
+        as: d.reviewedAs,
+        at: time(),
+        ...(d.lookedAt === undefined
+          ? {}
+          : {
+              of: d.sources.slice(0, d.lookedAt).map((sourceId) => ({ sourceId, head: 'a'.repeat(64) })),
+              verdict: d.found.includes('required')
+                ? ('revisions required' as const)
+                : d.found.includes('suggested')
+                  ? ('revisions suggested' as const)
+                  : ('no revisions' as const),
+            }),
+      },
+    })
+  }
   d.sources.forEach((s, i) => {
+    if (d.reviewed && d.lookedBefore === i) look()
     const [past, lines, ran] = [d.before[i]!, d.strategies[i]!, d.ran[i]!]
     if (ran === 'before' || ran === 'both') {
       put({ kind: 'strategy.set', payload: { sourceId: s, lines: past, why: 'drafted anew' } })
@@ -245,6 +281,24 @@ export function journal(d: Drawn): { entries: Entry[]; asked: Map<string, string
   )
   for (let i = 0; i < d.knownLater; i++) put({ kind: 'known.add', payload: { items: [known(`n${i}`)] } })
   if (d.reviewed) {
+    if (d.lookedBefore === undefined || d.lookedTwice) look()
+    for (const [i, as] of d.foundSettled.entries()) {
+      const said = entries.findLast(
+        (e) => e.kind === 'searchreview.answer' && (e.payload as { element: string }).element === REVIEWED[i],
+      )
+      if (said && as !== 'open' && d.found[i] !== 'none')
+        put({
+          kind: 'searchreview.settle',
+          payload: {
+            reader: 'p-9',
+            id: REVIEWED[i]!,
+            element: REVIEWED[i]!,
+            said: said.at,
+            as,
+            reason: 'so be it',
+          },
+        })
+    }
     d.reviewed.forEach((as, i) => {
       put({
         kind: 'searchreview.comment',
@@ -258,7 +312,6 @@ export function journal(d: Drawn): { entries: Entry[]; asked: Map<string, string
         })
     })
     put({ kind: 'person.named', payload: { id: 'p-9', name: 'Hedda Marrow' } })
-    put({ kind: 'searchreview.finish', payload: { reader: 'p-9', as: d.reviewedAs, at: time() } })
   }
   const bring = (sourceId: string): void =>
     put({

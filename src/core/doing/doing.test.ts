@@ -49,6 +49,8 @@ import {
   sayNotice,
   sayOnePerson,
   settle,
+  settleSearchPoint,
+  takeProposal,
   takeHistory,
   type Doing,
   type DoingAt,
@@ -158,10 +160,23 @@ const CASES: Record<string, (review: Review) => readonly Command[]> = {
       element,
       verdict: 'none' as const,
       words: '',
+      at: '2026-11-16T09:00:00Z',
     }))
     const review = { ...r, searchReviews: { 'p-1': { reader: 'p-1', answers, comments: [] } } }
     expect(finishSearchReview(at(r), { as: 'librarian', head: 'a'.repeat(64) })).toEqual([])
     return finishSearchReview(at(review), { as: 'librarian', head: 'a'.repeat(64) })
+  },
+  takeProposal: (r) => {
+    const [sourceId, [line]] = Object.entries(r.strategies).find(([, lines]) => lines.length)! as [
+      string,
+      readonly { id: string }[],
+    ]
+    const comment = {
+      ...{ reader: 'p-9', id: 'k', sourceId, lineId: line!.id, text: 'wider', at: '2026-11-16T09:00:00Z' },
+      proposal: { text: 'noise OR sound' },
+    }
+    expect(settleSearchPoint(at(r), { point: comment, as: 'declined', reason: ' ' })).toEqual([])
+    return takeProposal(at(r), { comment })
   },
   askToRead: (r) =>
     askToRead(at(r), {

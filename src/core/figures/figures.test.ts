@@ -90,6 +90,13 @@ const anyStep: fc.Arbitrary<Command | 'undo' | 'redo'> = fc.oneof(
     })
     .map((payload): Command => ({ kind: 'retrieval.set', payload })),
   fc
+    .tuple(fc.constantFrom(...recordIds), fc.constantFrom(...recordIds), fc.boolean())
+    .filter(([a, b]) => a !== b)
+    .map(([a, b, notice]): Command => ({
+      kind: 'work.relate',
+      payload: { a, b, how: notice ? 'notice of' : 'nothing' },
+    })),
+  fc
     .tuple(fc.constantFrom('broad' as const, 'close' as const), fc.constantFrom(...SELECTION_RULES))
     .map(([pass, rule]): Command => ({ kind: 'selection.rule', payload: { pass, rule } })),
   fc
@@ -144,6 +151,7 @@ describe('the figures of a review', () => {
           const slow = slowFlow(entries, works, review.imports)
           expect(told.figures.conflicts).toEqual(slow.conflicts)
           expect(told.figures.flow.included).toBe(slow.included)
+          expect(told.figures.flow.noticed ?? 0).toBe(slow.noticed)
           const places: Record<string, number> = {}
           for (const r of told.tally.rows) {
             const key = [r.roundId ?? '', r.column, r.place, r.reason ?? ''].join('/')

@@ -30,6 +30,8 @@ export interface SlowFlow {
   conflicts: { broad: number; close: number }
   noText: number
   included: number
+  /** Included works on which there is a notice. */
+  noticed: number
 }
 
 /** Where each work is, found by walking the journal from its beginning; `works` says which records are one. */
@@ -40,6 +42,7 @@ export function slowFlow(entries: readonly Entry[], works: Works, imports: reado
   const settled: Any[] = []
   const fetched: Any[] = []
   const rules: Record<string, string> = {}
+  const relations = new Map<string, Any>()
   const without = (test: (s: Said) => boolean): void => {
     for (let n = said.length - 1; n >= 0; n--) if (test(said[n]!)) said.splice(n, 1)
   }
@@ -72,9 +75,13 @@ export function slowFlow(entries: readonly Entry[], works: Works, imports: reado
     }
     if (kind === 'ruling.settle') settled.push(p)
     if (kind === 'retrieval.set') fetched.push(p)
+    if (kind === 'work.relate') {
+      relations.delete(`${p.a as string} ${p.b as string}`)
+      relations.set(`${p.a as string} ${p.b as string}`, p)
+    }
     if (kind === 'selection.rule') rules[p.pass as string] = p.rule as string
   }
-  const flow: SlowFlow = { places: {}, conflicts: { broad: 0, close: 0 }, noText: 0, included: 0 }
+  const flow: SlowFlow = { places: {}, conflicts: { broad: 0, close: 0 }, noText: 0, included: 0, noticed: 0 }
   for (const work of works.works) {
     const names = [...work.records, ...work.former]
     const pass = (name: string): { verdict: string; reason: string; unread: boolean; conflict: boolean } => {
@@ -117,6 +124,15 @@ export function slowFlow(entries: readonly Entry[], works: Works, imports: reado
       const reason = whys.size > 1 ? 'differ' : [...whys][0]!
       return { verdict: 'out', reason, unread: outs.every((s) => s.unread), conflict }
     }
+    /** Some notice on another work is said to be this record, or this record to have one. */
+    const related = (mine: 'a' | 'b', other: 'a' | 'b'): boolean =>
+      [...relations.values()].some(
+        (p) =>
+          p.how === 'notice of' &&
+          names.includes(p[mine] as string) &&
+          !names.includes(p[other] as string) &&
+          works.works.some((w) => [...w.records, ...w.former].includes(p[other] as string)),
+      )
     const [broad, close] = [pass('broad'), pass('close')]
     const further = ['wanted', 'not to be had', 'loan asked', 'subscription', 'open copy', 'have']
     const latest = new Map(
@@ -125,7 +141,10 @@ export function slowFlow(entries: readonly Entry[], works: Works, imports: reado
     const furthest = [...latest.values()].sort((a, b) => further.indexOf(b) - further.indexOf(a))[0]
     let place = 'included'
     let reason: string | undefined
-    if (broad.verdict === 'left') place = 'unread'
+    if (related('a', 'b')) {
+      place = 'removed'
+      reason = 'notice'
+    } else if (broad.verdict === 'left') place = 'unread'
     else if (broad.verdict === 'out') {
       place = broad.unread ? 'removed' : 'set aside'
       reason = broad.reason
@@ -149,6 +168,7 @@ export function slowFlow(entries: readonly Entry[], works: Works, imports: reado
     if (broad.conflict) flow.conflicts.broad++
     if (close.conflict) flow.conflicts.close++
     if (place === 'included') flow.included++
+    if (place === 'included' && related('b', 'a')) flow.noticed++
   }
   return flow
 }

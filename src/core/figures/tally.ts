@@ -23,6 +23,7 @@ import {
   type TallyRow,
 } from '../selection'
 import { countOf } from './counted'
+import { noticesIn } from './notices'
 
 const columnOf = (review: Pick<Review, 'sources'>, sourceId: string): ColumnName => {
   const kind = review.sources.find((s) => s.id === sourceId)?.kind
@@ -57,13 +58,9 @@ export function saidOfWorks(
     if (!other || FURTHER.indexOf(own.state) >= FURTHER.indexOf(other.state))
       said.set(work.id, { ...said.get(work.id), retrieval: own })
   }
-  for (const { a, b, how } of related ?? []) {
-    if (how !== 'notice of') continue
-    const [notice, work] = [a, b].map((id) => workOf(works.works, works.oldNames.get(id) ?? id))
-    if (!notice || !work || notice === work) continue
-    said.set(notice.id, { ...said.get(notice.id), noticeOf: work.id })
-    said.set(work.id, { ...said.get(work.id), notices: [...(said.get(work.id)?.notices ?? []), notice.id] })
-  }
+  const notices = noticesIn(works, related)
+  for (const [notice, noticeOf] of notices.of) said.set(notice, { ...said.get(notice), noticeOf })
+  for (const [work, own] of notices.on) said.set(work, { ...said.get(work), notices: own })
   return said
 }
 
@@ -168,13 +165,20 @@ class Counting {
     if (close.settled) this.settled.close += by
   }
 
-  private rowOf(way: Way, { place, reason, noText }: Placed): TallyRow {
+  private rowOf(way: Way, { place, reason, noText, noticed }: Placed): TallyRow {
     let met = this.met.get(way)
     if (!met) this.met.set(way, (met = new Map()))
-    const about = `${place}${noText ? '*' : ''}${reason === undefined ? '' : `=${reason}`}`
+    const about = `${place}${noText ? '*' : ''}${noticed ? '!' : ''}${reason === undefined ? '' : `=${reason}`}`
     let row = met.get(about)
     if (!row) {
-      const fresh: TallyRow = { ...way, place, reason, ...(noText ? { noText } : {}), count: 0 }
+      const fresh: TallyRow = {
+        ...way,
+        place,
+        reason,
+        ...(noText ? { noText } : {}),
+        ...(noticed ? { noticed } : {}),
+        count: 0,
+      }
       const key = keyOf(fresh)
       row = this.rows.get(key) ?? fresh
       this.rows.set(key, row)
@@ -195,8 +199,8 @@ class Counting {
     }
   }
 }
-const keyOf = ({ roundId, column, place, reason, noText }: TallyRow): string =>
-  JSON.stringify([roundId, column, place, reason, noText])
+const keyOf = ({ roundId, column, place, reason, noText, noticed }: TallyRow): string =>
+  JSON.stringify([roundId, column, place, reason, noText, noticed])
 /** Where a work is of which nothing was said: the same by any rule. */
 const UNREAD = placeOf(undefined, undefined, rulesOf({}))
 

@@ -13,7 +13,7 @@ export interface Figures1 extends Omit<
 > {
   broad: Counts1
   close: Counts1
-  flow: Omit<Flow, 'rounds'> & {
+  flow: Omit<Flow, 'rounds' | 'noticed'> & {
     rounds: (Omit<Flow['rounds'][number], 'columns'> & { columns: Columns1[] })[]
   }
   agreement: FirstAgreement | undefined
@@ -42,12 +42,13 @@ export function figures1Of(review: Review, ruled: Ruled): Figures1 {
     ...all,
     awaited: all.awaited + notLooked,
   })
+  const { noticed: _noticed, ...flow } = figures.flow
   return {
     ...figures,
     broad: counts(figures.broad),
     close: counts(figures.close),
     flow: {
-      ...figures.flow,
+      ...flow,
       rounds: figures.flow.rounds.map((r) => ({ ...r, columns: r.columns.map(column) })),
     },
     agreement: firstAgreementIn(ruled),

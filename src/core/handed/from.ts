@@ -7,7 +7,7 @@ import {
   type Referenced,
   type SourceFacts,
 } from '../account'
-import { judgedWorks, termYields } from '../figures'
+import { judgedWorks, noticesIn, termYields } from '../figures'
 import type { Rasteriser } from '../picture'
 import type { Rec, Reference } from '../records'
 import type { Source } from '../review'
@@ -50,9 +50,11 @@ export function appendixContextOf(
   const { review, works, told, cite, short } = from
   const records = new Map(works.works.map((w) => [w.id, w.record]))
   const { included, excluded } = judgedWorks(review, told.ruled)
+  const { on } = noticesIn(works, review.related)
+  const noticesOn = (id: string): Rec[] => (on.get(id) ?? []).flatMap((notice) => records.get(notice) ?? [])
   const cited = (ids: readonly string[]): Referenced[] => {
     const own = ids.flatMap((id) => (records.has(id) ? [{ id, record: records.get(id)! }] : []))
-    return own.length ? referencedWorks(own, cite(own.map((w) => w.record))) : []
+    return own.length ? referencedWorks(own, cite(own.map((w) => w.record)), noticesOn) : []
   }
   return withWorks(
     factContextOf(from),

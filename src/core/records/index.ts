@@ -12,7 +12,7 @@ export {
   type BlockPart,
   type LaidOut,
 } from './blocks'
-export { Rec, emptyRecord, toDocument, whereFrom, whoAndWhen } from './record'
+export { Rec, emptyRecord, handedName, toDocument, whereFrom, whoAndWhen } from './record'
 export { readRis, type RisRead } from './formats/ris'
 export { cslJsonPieces, writeCslJson } from './formats/csl-json'
 export { writeRis } from './formats/ris-write'

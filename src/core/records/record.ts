@@ -138,3 +138,6 @@ export function whereFrom(record: Rec): string {
   const volume = [record.volume, record.issue ? `(${record.issue})` : ''].filter(Boolean).join('')
   return [[record.journal, volume].filter(Boolean).join(' '), record.pages].filter(Boolean).join(', ')
 }
+
+/** What a work is called in files that are handed out, by its id: with a sign that every format of references takes. */
+export const handedName = (workId: string): string => workId.replace('/', '-')

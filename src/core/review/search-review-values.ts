@@ -14,6 +14,8 @@ export const SearchAnswer = z.object({
   words: Text,
 })
 export type SearchAnswer = z.infer<typeof SearchAnswer>
+/** An answer as it is kept: with the time at which it was given. */
+export type AnswerGiven = SearchAnswer & { at: string }
 
 /** What a reviewer says of one line, or of a whole strategy, perhaps with a better text and what that found. */
 export const SearchComment = z.object({
@@ -55,9 +57,11 @@ export type CommentSettled = z.infer<typeof CommentSettled>
 /** All that one person said of the searches. */
 export interface SearchReview {
   reader: string
-  answers: SearchAnswer[]
+  answers: AnswerGiven[]
   comments: SearchComment[]
   finished?: SearchReviewed
+  /** Looks that were finished before that one, the first first; absent: it was the only one. */
+  earlier?: SearchReviewed[]
 }
 
 export interface SearchReviewing {
@@ -66,12 +70,35 @@ export interface SearchReviewing {
   settledComments?: CommentSettled[]
 }
 
-/** What was done with a comment as it is worded now; undefined: it waits. */
-export const settlingOf = (
+/** What a reviewer asks for: in a comment, or in an answer by which an element could be better or has to be changed. */
+export type SearchPoint = SearchComment | AnswerGiven
+
+/** All that a reviewer asks for, answers before comments. */
+export const pointsOf = ({ answers, comments }: SearchReview): SearchPoint[] => [
+  ...answers.filter((a) => a.verdict !== 'none'),
+  ...comments,
+]
+
+/** What a point is called where it is settled: an answer by its element, a comment by its id. */
+export const pointName = (point: SearchPoint): Pick<CommentSettled, 'id' | 'element'> =>
+  'element' in point ? { id: point.element, element: point.element } : { id: point.id }
+
+/** What was done with a point as it is worded now; undefined: it waits. */
+export function settlingOf(
   { settledComments = [] }: SearchReviewing,
-  { reader, id, at }: SearchComment,
-): CommentSettled | undefined =>
-  settledComments.find((s) => s.reader === reader && s.id === id && s.said === at)
+  point: SearchPoint,
+): CommentSettled | undefined {
+  const { id, element } = pointName(point)
+  return settledComments.find(
+    (s) => s.reader === point.reader && s.id === id && s.element === element && s.said === point.at,
+  )
+}
+
+/** Points that nobody acted on or declined yet, of all people. */
+export const openPoints = (review: SearchReviewing): SearchPoint[] =>
+  searchReviews(review)
+    .flatMap(pointsOf)
+    .filter((point) => !settlingOf(review, point))
 
 /** Comments that nobody acted on or declined yet, of all people, or of one source. */
 export const openComments = (review: SearchReviewing, sourceId?: string): SearchComment[] =>
@@ -110,8 +137,15 @@ export function togetherSaid(reader: string, all: readonly SearchReview[]): Sear
     (a, b) => REVIEWED.indexOf(a.element) - REVIEWED.indexOf(b.element),
   )
   const comments = each((r) => r.comments).sort((a, b) => (a.at < b.at ? -1 : a.at > b.at ? 1 : 0))
-  const finished = each((r) => (r.finished ? [r.finished] : []))
-    .sort((a, b) => (a.at < b.at ? -1 : 1))
-    .at(-1)
-  return { reader, answers, comments, ...(finished ? { finished } : {}) }
+  const looks = each((r) => [...(r.earlier ?? []), ...(r.finished ? [r.finished] : [])]).sort((a, b) =>
+    a.at < b.at ? -1 : 1,
+  )
+  const finished = looks.pop()
+  return {
+    reader,
+    answers,
+    comments,
+    ...(finished ? { finished } : {}),
+    ...(looks.length ? { earlier: looks } : {}),
+  }
 }

@@ -12,6 +12,8 @@ export interface TallyRow {
   reason: string | undefined
   /** They were ruled on a full text, and none is noted as had. */
   noText?: true
+  /** A notice on them is among the records: a retraction, a correction. */
+  noticed?: true
   count: number
 }
 
@@ -74,6 +76,8 @@ export interface Flow {
   included: number
   /** Pieces of research that they report. */
   studies: number
+  /** Included works on which there is a notice among the records; absent: none. */
+  noticed?: number
 }
 
 /** Records of one round, by the source they came from. */
@@ -104,7 +108,13 @@ export function flowOf(identified: readonly Identified[], tally: readonly TallyR
     })
     return { roundId, columns, included: sum(columns.map((c) => c.included)) }
   })
-  return { rounds: made, included: sum(made.map((r) => r.included)), studies }
+  const noticed = sum(tally.filter((t) => t.noticed).map((t) => t.count))
+  return {
+    rounds: made,
+    included: sum(made.map((r) => r.included)),
+    studies,
+    ...(noticed ? { noticed } : {}),
+  }
 }
 
 const sum = (list: readonly number[]): number => list.reduce((a, b) => a + b, 0)

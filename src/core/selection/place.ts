@@ -65,6 +65,8 @@ export interface Placed {
   reason?: string
   /** It was ruled on its full text, and none is noted as had. */
   noText?: true
+  /** It is included, and a notice on it is among the records. */
+  noticed?: true
   broad: Standing
   close: Standing
 }
@@ -84,6 +86,7 @@ export function placeOf(
     close,
     ...(reason === undefined ? {} : { reason }),
     ...(ON_FULL_TEXT.has(place) && !isHad(state) ? { noText: true } : {}),
+    ...(place === 'included' && said?.notices ? { noticed: true } : {}),
   })
   if (said?.noticeOf !== undefined) return at('removed', NOTICE)
   if (broad.verdict === 'left') return at('unread')

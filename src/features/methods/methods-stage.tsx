@@ -15,7 +15,7 @@ import {
   type Passage,
   targetsIn,
 } from '@/core/account'
-import { openComments, type TellingLength, type TellingOrder, type Voice } from '@/core/review'
+import { openPoints, type TellingLength, type TellingOrder, type Voice } from '@/core/review'
 import { useActions, type Action } from '@/store/actions'
 import { useSession, useStore } from '@/store/provider'
 import { useAccount } from '@/store/use-account'
@@ -66,7 +66,7 @@ type PaneId = (typeof PANES)[number]['id']
 const WAITS: Partial<Record<PaneId, (context: FactContext) => number>> = {
   protocol: (c) => departures(c).length,
   checklist: openItems,
-  searchreview: ({ review }) => openComments(review).length,
+  searchreview: ({ review }) => openPoints(review).length,
   versions: ({ review }) => review.frozenTexts?.length ?? 0,
 }
 

@@ -2,7 +2,7 @@
 import { Button, Select } from 'antd'
 import { useState } from 'react'
 import { answeredWords, finishSearchReview } from '@/core/doing'
-import { dateWords, elementWords, VERDICT_WORDS } from '@/core/account'
+import { dateWords, elementWords, lookWords, outcomeWords, VERDICT_WORDS } from '@/core/account'
 import {
   nameOfPerson,
   REVIEWED,
@@ -18,6 +18,7 @@ import { useActions, type Action } from '@/store/actions'
 import { useSession, useStore } from '@/store/provider'
 import { KeyHint } from '../shared/key-hint'
 import { CommentRow } from '../shared/search-review/comment-row'
+import { SettlePoint } from '../shared/search-review/settle-point'
 import { useSideFiles } from '../shared/side-files/use-side-files'
 
 const VERDICTS = (['none', 'suggested', 'required'] as const).map((value) => ({
@@ -72,7 +73,7 @@ function Theirs({ review, said }: { review: Review; said: SearchReview }) {
         {name}{' '}
         <span className="sub">
           {finished
-            ? `${finished.as ? `${finished.as}, ` : ''}${dateWords(finished.at)}`
+            ? [finished.as, ...lookWords(review, said)].filter(Boolean).join(', ')
             : 'has not said yet that the review is finished'}
         </span>
       </h2>
@@ -80,10 +81,17 @@ function Theirs({ review, said }: { review: Review; said: SearchReview }) {
         <table className="press">
           <tbody>
             {answers.map((a) => (
-              <tr key={`${a.element} ${a.verdict} ${a.words}`}>
+              <tr key={`${a.element} ${a.at}`}>
                 <th scope="row">{elementWords(a.element)}</th>
                 <td>{VERDICT_WORDS[a.verdict]}</td>
-                <td className="serif">{a.words}</td>
+                <td>
+                  <span className="serif">{a.words}</span>
+                  {a.verdict !== 'none' && (
+                    <p className="sub">
+                      <b>{outcomeWords(review, a)}</b> <SettlePoint review={review} point={a} />
+                    </p>
+                  )}
+                </td>
               </tr>
             ))}
           </tbody>

@@ -8,7 +8,7 @@ import {
   type FactContext,
   type Passage,
 } from '@/core/account'
-import { judgedWorks, type Told } from '@/core/figures'
+import { judgedWorks, noticesIn, type Notices, type Told } from '@/core/figures'
 import { flowWords } from '@/core/selection'
 import { sourceInfo } from '@/standins/source-info'
 import { longDesk, recordsDesk } from '@/workers'
@@ -21,7 +21,10 @@ export async function sectionOf(
 ): Promise<DocumentTree> {
   const { review } = context
   const { included, excluded } = judgedWorks(review, told.ruled)
-  const [kept, out] = await Promise.all([included, excluded.map((e) => e.id)].map(references))
+  const { on } = noticesIn(told.ruled.works, review.related)
+  const [kept, out] = await Promise.all(
+    [included, excluded.map((e) => e.id)].map((ids) => references(ids, on)),
+  )
   const whole = withWorks(
     context,
     kept!,
@@ -32,14 +35,18 @@ export async function sectionOf(
   return resolved(sectionDocument(whole, undefined, passages), (ref) => resolveFact(context, ref).text)
 }
 
-async function references(ids: readonly string[]) {
+async function references(ids: readonly string[], on: Notices['on']) {
   if (!ids.length) return []
   const works = await recordsDesk().shown(ids)
+  const notices = new Map(
+    (await recordsDesk().shown(ids.flatMap((id) => on.get(id) ?? []))).map((w) => [w.id, w.record]),
+  )
   return referencedWorks(
     works,
     await longDesk().references(
       works.map((w) => w.record),
       'apa',
     ),
+    (id) => (on.get(id) ?? []).flatMap((notice) => notices.get(notice) ?? []),
   )
 }

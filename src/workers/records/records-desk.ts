@@ -21,6 +21,7 @@ import {
   type Rec,
   type WorkFacet,
   type Writable,
+  handedName,
 } from '@/core/records'
 import {
   chosenFor,
@@ -432,7 +433,7 @@ export class RecordsDesk {
     const found: Rec[] = []
     for (const p of this.last.places) {
       const { id, records } = this.all[p]!
-      found.push({ ...this.shownOf(await this.recordsOf(records)), id: id.replace('/', '-') })
+      found.push({ ...this.shownOf(await this.recordsOf(records)), id: handedName(id) })
     }
     return found
   }

@@ -6,6 +6,8 @@ export interface Referenced {
   id: string
   /** In the style that was chosen, its italics kept. */
   reference: readonly Inline[]
+  /** What notices on it are called, each with its year; absent: there are none. */
+  notices?: readonly string[]
 }
 
 /** What appendices are made from: the facts, and what only the records say. */

@@ -21,4 +21,15 @@ export function referenceInlines(html: string): Inline[] {
 export const referencedWorks = (
   works: readonly { id: string; record: Rec }[],
   references: readonly Reference[],
-): Referenced[] => references.map((r) => ({ id: works[r.at]!.id, reference: referenceInlines(r.html) }))
+  /** The notices on a work. */
+  noticesOn: (id: string) => readonly Rec[],
+): Referenced[] =>
+  references.map((r) => {
+    const { id } = works[r.at]!
+    const notices = noticesOn(id).map(noticeWords)
+    return { id, reference: referenceInlines(r.html), ...(notices.length ? { notices } : {}) }
+  })
+
+/** "Retraction: Babble and reading (2024)". */
+export const noticeWords = ({ title, year }: Pick<Rec, 'title' | 'year'>): string =>
+  `${title.trim().replace(/(?<!\.\.)\.$/, '')}${year === undefined ? '' : ` (${year})`}`

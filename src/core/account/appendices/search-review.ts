@@ -7,11 +7,13 @@ import {
   type Reviewed,
   type SearchAnswer,
   type SearchComment,
+  type SearchPoint,
   type SearchReview,
 } from '../../review'
 import { ELEMENTS } from '../../strategy'
 import { text } from '../document'
 import { cell, type Block } from '../documents/tree'
+import { WHEN_LOOKED, whenLooked } from '../search-looks'
 import { dateWords } from '../words'
 import type { AppendixContext } from './context'
 
@@ -33,33 +35,46 @@ export function aboutWords(review: Review, { sourceId, lineId }: SearchComment):
   return at < 0 ? `${source}, a line that is gone` : `${source}, line ${at + 1}`
 }
 
-/** What became of a comment, with the line as it reads now where it was changed since. */
-export function outcomeWords(review: Review, comment: SearchComment): string {
-  const settled = settlingOf(review, comment)
+/** What became of what was asked for, with the line as it reads now where it was changed since. */
+export function outcomeWords(review: Review, point: SearchPoint): string {
+  const settled = settlingOf(review, point)
   if (!settled) return 'still open'
   const why = settled.reason.trim()
   if (settled.as === 'declined') return `declined${why ? `, because ${why}` : ''}`
-  const line = review.strategies[comment.sourceId]?.find((l) => l.id === comment.lineId)
-  const now =
-    line && comment.of !== undefined && line.text !== comment.of ? `; it reads now: ${line.text}` : ''
+  const of = 'of' in point ? point.of : undefined
+  const line =
+    'lineId' in point ? review.strategies[point.sourceId]?.find((l) => l.id === point.lineId) : undefined
+  const now = line && of !== undefined && line.text !== of ? `; it reads now: ${line.text}` : ''
   return `acted on${why ? `: ${why}` : ''}${now}`
 }
+
+/** When a reviewer looked, look by look: "5 May 2026, after the first search", "again on 8 May 2026". */
+export const lookWords = (review: Review, { earlier = [], finished }: SearchReview): string[] =>
+  [...earlier, ...(finished ? [finished] : [])].map(
+    (look, n) =>
+      `${n ? 'again on ' : ''}${dateWords(look.at)}${afterWords(WHEN_LOOKED[whenLooked(review, look)])}`,
+  )
+const afterWords = (when: string): string => (when ? `, ${when}` : '')
 
 /** I: who reviewed the searches by the six elements of PRESS 2015, with their answers, and what became of each comment. */
 export function searchReviewAppendix({ review }: AppendixContext): Block[] {
   return finishedReviews(review).flatMap((r): Block[] => {
-    const who = `${nameOfPerson(review, r.reader)}${r.finished.as ? ` (${r.finished.as})` : ''}, ${dateWords(r.finished.at)}`
+    const who = [
+      `${nameOfPerson(review, r.reader)}${r.finished.as ? ` (${r.finished.as})` : ''}`,
+      ...lookWords(review, r),
+    ].join(', ')
     return [
       {
         kind: 'table',
         caption: [text(`Review of the searches by ${who}, by element of PRESS 2015`)],
-        head: ['Element', 'Finding', 'In the reviewer’s words'],
+        head: ['Element', 'Finding', 'In the reviewer’s words', 'Outcome'],
         rows: REVIEWED.map((element) => {
           const own = r.answers.filter((a) => a.element === element)
           return [
             cell(elementWords(element)),
             cell(own.map((a) => VERDICT_WORDS[a.verdict]).join('; ') || 'not answered'),
             cell(own.flatMap((a) => a.words.trim() || []).join(' / ')),
+            cell(own.flatMap((a) => (a.verdict === 'none' ? [] : outcomeWords(review, a))).join(' / ')),
           ]
         }),
       },

@@ -1,7 +1,15 @@
 import { reasonWords } from '../../selection'
-import { text } from '../document'
+import { text, type Inline } from '../document'
 import type { Block } from '../documents/tree'
-import type { AppendixContext } from './context'
+import type { AppendixContext, Referenced } from './context'
+
+/** The reference, and beside it what was said of the work since. */
+const told = ({ reference, notices = [] }: Referenced): Inline[] => [
+  ...reference,
+  ...(notices.length
+    ? [text(` [${notices.length === 1 ? 'A notice' : 'Notices'} on it: ${notices.join('; ')}]`)]
+    : []),
+]
 
 /** E: works that went out on their full text, each with its one main reason. */
 export const excludedAppendix = ({ excluded = [], review }: AppendixContext): Block[] =>
@@ -12,7 +20,7 @@ export const excludedAppendix = ({ excluded = [], review }: AppendixContext): Bl
           caption: [text('Works set aside on their full text, each with the main reason')],
           head: ['Work', 'Reason'],
           rows: excluded.map((w) => [
-            w.reference,
+            told(w),
             [text(w.reason === 'none' ? 'no reason noted' : reasonWords(review, w.reason))],
           ]),
         },
@@ -21,7 +29,7 @@ export const excludedAppendix = ({ excluded = [], review }: AppendixContext): Bl
 
 /** F: the works included, as references. */
 export const includedAppendix = ({ included = [] }: AppendixContext): Block[] =>
-  included.map((w) => ({ kind: 'paragraph', content: w.reference }))
+  included.map((w) => ({ kind: 'paragraph', content: told(w) }))
 
 /** G: from what was identified to what is included. */
 export const flowAppendix = ({ flow }: AppendixContext): Block[] =>

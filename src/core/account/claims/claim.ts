@@ -1,7 +1,8 @@
 import type { LimitKind, LimitValue } from '../../query'
 import type { Applied } from '../standing'
 import type { Join } from '../joins'
-import type { ReadingOrder, TakenOver } from '../../review'
+import type { WhenLooked } from '../search-looks'
+import type { ReadingOrder, SearchReviewed, TakenOver } from '../../review'
 
 /**
  * What a claim rests on, by name: `run:…`, `import:…`, `source:…`, `concept:…`, `limit:…`, `term:…`, `line:…`, or
@@ -36,6 +37,12 @@ export type Claim =
   | (Says<'SearchesReviewed'> & {
       reader: string
       as: string
+      /** When the look was finished, and where there was an earlier one, when the first of them was. */
+      when: WhenLooked
+      first?: WhenLooked
+      /** Of how many of the databases that were searched, where it is known and was not of all. */
+      of?: { looked: number; searched: number }
+      verdict?: NonNullable<SearchReviewed['verdict']>
       taken: number
       declined: number
       waiting: number

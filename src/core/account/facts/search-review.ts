@@ -1,5 +1,12 @@
 import { inWords, pluralInWords } from '../../base'
-import { finishedReviews, nameOfPerson, settlingOf, type SearchReview } from '../../review'
+import {
+  finishedReviews,
+  nameOfPerson,
+  pointsOf,
+  settlingOf,
+  standingRuns,
+  type SearchReview,
+} from '../../review'
 import { dateWords } from '../words'
 import { MISSING, type FactContext, type Reader } from './fact'
 
@@ -21,8 +28,8 @@ const reading =
     }
   }
 
-const settled = (c: FactContext, { comments }: SearchReview, as: 'taken' | 'declined' | undefined): number =>
-  comments.filter((comment) => settlingOf(c.review, comment)?.as === as).length
+const settled = (c: FactContext, said: SearchReview, as: 'taken' | 'declined' | undefined): number =>
+  pointsOf(said).filter((point) => settlingOf(c.review, point)?.as === as).length
 
 /** Facts of who looked the searches over, each by the id of the reviewer. */
 export const SEARCH_REVIEW: Record<string, Reader> = {
@@ -31,11 +38,23 @@ export const SEARCH_REVIEW: Record<string, Reader> = {
     (r) => dateWords(r.finished.at),
     'the day on which the review of the searches was finished',
   ),
-  'reviewed.comments': reading(
-    (r) => pluralInWords(r.comments.length, 'comment'),
-    'the comments of the reviewer of the searches',
+  'reviewed.first': reading(
+    (r) => (r.earlier?.[0] ? dateWords(r.earlier[0].at) : MISSING),
+    'the day on which the searches were first looked over',
   ),
-  'reviewed.taken': reading((r, c) => inWords(settled(c, r, 'taken')), 'comments that were acted on'),
-  'reviewed.declined': reading((r, c) => inWords(settled(c, r, 'declined')), 'comments that were declined'),
-  'reviewed.waiting': reading((r, c) => inWords(settled(c, r, undefined)), 'comments that are still open'),
+  'reviewed.of': reading(
+    (r) => inWords(r.finished.of?.length ?? 0),
+    'databases whose strategies the reviewer looked over',
+  ),
+  'reviewed.searched': reading(
+    (_, c) => inWords(new Set(standingRuns(c.review.runs).map((run) => run.sourceId)).size),
+    'databases that were searched',
+  ),
+  'reviewed.points': reading(
+    (r) => pluralInWords(pointsOf(r).length, 'point'),
+    'what the reviewer of the searches asked for, in comments on lines and of elements',
+  ),
+  'reviewed.taken': reading((r, c) => inWords(settled(c, r, 'taken')), 'points that were acted on'),
+  'reviewed.declined': reading((r, c) => inWords(settled(c, r, 'declined')), 'points that were declined'),
+  'reviewed.waiting': reading((r, c) => inWords(settled(c, r, undefined)), 'points that are still open'),
 }

@@ -47,7 +47,7 @@ export interface Beside {
 }
 
 /** Of a kept state: of the entries that it was read from, and of its own (2: rulings lie in buckets, with their times). */
-const FORM = SCHEMA_VERSION * 10 + 2
+const FORM = SCHEMA_VERSION * 10 + 3
 /** Commands that are read or done between two breaths of a fold in steps. */
 const STEP = 500
 /** Marks lie this far apart: close at the end, where one undoes, and far apart before. */

@@ -31,9 +31,9 @@ export const SEARCH_REVIEW_KINDS = {
   'searchreview.answer': kind({
     ...PLAIN,
     schema: SearchAnswer,
-    apply: (r, p) => {
+    apply: (r, p, { at }) => {
       const own = of(r, p.reader)
-      own.answers = [...own.answers.filter((a) => a.element !== p.element), p].sort(
+      own.answers = [...own.answers.filter((a) => a.element !== p.element), { ...p, at }].sort(
         (a, b) => REVIEWED.indexOf(a.element) - REVIEWED.indexOf(b.element),
       )
     },
@@ -69,7 +69,9 @@ export const SEARCH_REVIEW_KINDS = {
     ...PLAIN,
     schema: SearchReviewed,
     apply: (r, p) => {
-      of(r, p.reader).finished = p
+      const own = of(r, p.reader)
+      if (own.finished) own.earlier = [...(own.earlier ?? []), own.finished]
+      own.finished = p
     },
     place: () => AT,
     words: said('review of the searches finished'),

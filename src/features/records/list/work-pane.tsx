@@ -6,6 +6,7 @@ import { useSession, useStore } from '@/store/provider'
 import { isInvented } from '@/standins/source-info'
 import { RecordView } from '@/ui/record-view'
 import type { WorkView } from '@/workers'
+import { NoticesOf } from '../../shared/notices'
 import { recordProps } from '../../shared/record-props'
 import { useMarker } from '../../shared/use-marks'
 import { WordsInWork } from './words-in-work'
@@ -33,6 +34,7 @@ export function WorkPane({
   const link = doi ? `https://doi.org/${doi}` : url
   return (
     <>
+      <NoticesOf work={work.id} lead={lead} />
       <RecordView
         {...recordProps(
           work.record,

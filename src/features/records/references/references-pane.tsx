@@ -1,11 +1,12 @@
 'use client'
 import { App, Button, Select } from 'antd'
-import { useState } from 'react'
+import { useMemo, useState } from 'react'
 import { plural, thousands } from '@/core/base'
 import {
   FIELDS,
   FORMAT_ENDINGS,
   FORMAT_WORDS,
+  handedName,
   STYLES,
   WRITERS,
   type Reference,
@@ -16,6 +17,7 @@ import { useSession, useStore } from '@/store/provider'
 import { useAsked } from '@/store/use-asked'
 import { fileName, saveFile } from '@/ui/save-file'
 import { longDesk, recordsDesk } from '@/workers'
+import { useNotices } from '../../shared/notices'
 import type { AskedWorksState } from '../list/use-asked-works'
 import type { Desk } from '../use-desk'
 import { Files } from './files'
@@ -46,11 +48,15 @@ export function ReferencesPane({ desk, list }: { desk: Desk; list: AskedWorksSta
   const { value: references, waiting } = useAsked(
     async () => {
       if (number === undefined || count > MOST) return undefined
-      return longDesk().references(await recordsDesk().lastRecords(number), style)
+      const records = await recordsDesk().lastRecords(number)
+      const set = await longDesk().references(records, style)
+      return set.map((r) => ({ ...r, id: records[r.at]!.id }))
     },
     [number, style, count],
     { keep: true },
   )
+  const { on } = useNotices()
+  const noticed = useMemo(() => new Set([...on.keys()].map(handedName)), [on])
   const which = narrowed ? wordsOf(asked.words, Object.values(asked.chosen).flat().length) : 'all'
   const log = (format: string, works: number, own?: string[]): void =>
     deed(
@@ -122,7 +128,7 @@ export function ReferencesPane({ desk, list }: { desk: Desk; list: AskedWorksSta
         ) : (
           <ol className="reference-entries">
             {references.map((r) => (
-              <Entry key={r.at} reference={r} />
+              <Entry key={r.at} reference={r} noticed={noticed.has(r.id)} />
             ))}
           </ol>
         )}
@@ -155,10 +161,11 @@ export function ReferencesPane({ desk, list }: { desk: Desk; list: AskedWorksSta
 }
 
 /** A reference with its hints. What stands in it was made safe: letters, and tags for italics and the like alone. */
-function Entry({ reference: { html, hints } }: { reference: Reference }) {
+function Entry({ reference: { html, hints }, noticed }: { reference: Reference; noticed: boolean }) {
   return (
     <li>
       <span dangerouslySetInnerHTML={{ __html: html }} />
+      {noticed && <span className="reference-hints">there is a notice on it</span>}
       {hints.length > 0 && <span className="reference-hints">{hints.join(' · ')}</span>}
     </li>
   )

@@ -9,6 +9,7 @@ import { isInvented, sourceInfo } from '@/standins/source-info'
 import { RecordView } from '@/ui/record-view'
 import type { Rec } from '@/core/records'
 import { KeyHint } from '../../shared/key-hint'
+import { NoticesOf } from '../../shared/notices'
 import { recordProps } from '../../shared/record-props'
 import { useMarker } from '../../shared/use-marks'
 import { FullText } from '../texts/full-text'
@@ -78,12 +79,7 @@ export function PassWork({
           </button>
         </p>
       )}
-      {said.get(work.id)?.notices && (
-        <p className="note">
-          There is a notice on this work among the records: a retraction or a correction. Read it before you
-          rule.
-        </p>
-      )}
+      <NoticesOf work={work.id} after="Read it before you rule." />
       {record ? (
         <RecordView {...recordProps(record, marker(record), isInvented(review, work.records))} />
       ) : (

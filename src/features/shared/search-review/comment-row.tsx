@@ -1,11 +1,10 @@
 'use client'
-import { useState } from 'react'
 import { aboutWords, dateWords, outcomeWords } from '@/core/account'
 import { thousands } from '@/core/base'
-import { nameOfPerson, settlingOf, type CommandOf, type Review, type SearchComment } from '@/core/review'
+import { nameOfPerson, type Review, type SearchComment } from '@/core/review'
 import { useSession, useStore } from '@/store/provider'
 import { useLeadTo } from '@/store/use-lead-to'
-import { ReasonInput } from '../reason-input'
+import { SettlePoint } from './settle-point'
 import './search-review.css'
 
 /**
@@ -51,62 +50,9 @@ export function CommentRow({ review, comment }: { review: Review; comment: Searc
             withdraw it
           </button>
         ) : (
-          <Settle review={review} comment={comment} />
+          <SettlePoint review={review} point={comment} />
         )}
       </p>
     </div>
-  )
-}
-
-function Settle({ review, comment }: { review: Review; comment: SearchComment }) {
-  const { actAll, deed } = useStore()
-  const [how, setHow] = useState<'taken' | 'declined'>()
-  const { reader, id, at, sourceId, lineId, proposal } = comment
-  const line = review.strategies[sourceId]?.find((l) => l.id === lineId)
-  const settled = settlingOf(review, comment)
-  const settle = (as: 'taken' | 'declined', reason: string, more: CommandOf<'line.change'>[] = []): void => {
-    deed(actAll([...more, { kind: 'searchreview.settle', payload: { reader, id, said: at, as, reason } }]))
-    setHow(undefined)
-  }
-  if (how)
-    return (
-      <ReasonInput
-        label={how === 'taken' ? 'What was done' : 'Why it is declined'}
-        placeholder={how === 'taken' ? 'what was done' : 'declined, because …'}
-        cancel={() => setHow(undefined)}
-        take={(reason) => reason && settle(how, reason)}
-      />
-    )
-  if (settled)
-    return (
-      <button className="plain link" onClick={() => setHow(settled.as === 'taken' ? 'declined' : 'taken')}>
-        {settled.as === 'taken' ? 'decline it after all' : 'act on it after all'}
-      </button>
-    )
-  return (
-    <>
-      {proposal && line && line.described === undefined && (
-        <>
-          <button
-            className="plain link"
-            onClick={() =>
-              settle('taken', 'the line was changed as proposed', [
-                { kind: 'line.change', payload: { sourceId, id: line.id, text: proposal.text } },
-              ])
-            }
-          >
-            put it in the line
-          </button>
-          {' · '}
-        </>
-      )}
-      <button className="plain link" onClick={() => setHow('taken')}>
-        acted on: …
-      </button>
-      {' · '}
-      <button className="plain link" onClick={() => setHow('declined')}>
-        decline it, because …
-      </button>
-    </>
   )
 }

@@ -1,32 +1,49 @@
 import { verbatim } from '../../document'
+import { WHEN_LOOKED, type WhenLooked } from '../../search-looks'
 import type { GroupedOf } from '../grouped'
 import { are, were, type Say } from './speaker'
+
+const VERDICTS: Readonly<Record<NonNullable<GroupedOf<'reviewed'>['verdict']>, (again: boolean) => string>> =
+  {
+    'no revisions': (again) => `found nothing ${again ? 'left ' : ''}to revise`,
+    'revisions suggested': () => 'suggested revisions',
+    'revisions required': () => 'asked for revisions',
+  }
+const whenWords = (when: WhenLooked): string => (when === 'none run' ? '' : `, ${WHEN_LOOKED[when]}`)
+const capital = (words: string): string => `O${words.slice(1)}`
 
 /** Who looked the searches over, and what came of it. */
 export const SEARCH_REVIEW = {
   reviewed: (told: GroupedOf<'reviewed'>, say: Say) => {
-    const { reader, as } = told
+    const { reader, as, when, first, of, verdict } = told
     const role = as ? ` (${verbatim(as)})` : ''
     const [Who, who] = [`{^reviewer:${reader}}${role}`, `{reviewer:${reader}}${role}`]
-    const by = 'by the guideline for Peer Review of Electronic Search Strategies (PRESS; Appendix I)'
+    const what = of
+      ? `the strategies of {reviewed.of:${reader}} of {reviewed.searched:${reader}} databases`
+      : 'the strategies'
+    const [last, then] = [`on {reviewed.on:${reader}}${whenWords(when)}`, `on {reviewed.first:${reader}}`]
+    const days = first === undefined ? last : `${then}${whenWords(first)}, and again ${last}`
+    const by = `by the guideline for Peer Review of Electronic Search Strategies (PRESS; Appendix I)${
+      verdict ? `, and ${VERDICTS[verdict](first !== undefined)}` : ''
+    }`
     const [active, passive] = outcome(told)
     return say(
       [
-        `${Who} reviewed the strategies on {reviewed.on:${reader}} ${by}.${active}`,
-        `On {reviewed.on:${reader}}, ${who} reviewed the strategies ${by}.${active}`,
+        `${Who} reviewed ${what} ${days}, ${by}.${active}`,
+        `${capital(days)}, ${who} reviewed ${what} ${by}.${active}`,
       ],
       [
-        `${Who} reviewed the strategies on {reviewed.on:${reader}} ${by}.${passive}`,
-        `On {reviewed.on:${reader}}, ${who} reviewed the strategies ${by}.${passive}`,
+        `${Who} reviewed ${what} ${days}, ${by}.${passive}`,
+        `${capital(days)}, ${who} reviewed ${what} ${by}.${passive}`,
       ],
     )
   },
 }
 
-/** What became of the comments, with "we" and in the passive; nothing where there were none. */
+/** What became of what was asked for, with "we" and in the passive; nothing where there were none. */
 function outcome({ reader, taken, declined, waiting }: GroupedOf<'reviewed'>): [string, string] {
   const all = taken + declined + waiting
-  const of = `{reviewed.comments:${reader}}`
+  const of = `{reviewed.points:${reader}}`
   const [k, d, w] = [
     `{reviewed.taken:${reader}}`,
     `{reviewed.declined:${reader}}`,
@@ -34,13 +51,13 @@ function outcome({ reader, taken, declined, waiting }: GroupedOf<'reviewed'>): [
   ]
   if (!all) return ['', '']
   if (all === 1) {
-    if (taken) return [' We acted on the one comment made.', ' The one comment made was acted on.']
+    if (taken) return [' We acted on the one point made.', ' The one point made was acted on.']
     if (declined)
       return [
-        ' We declined the one comment made, with a reason.',
-        ' The one comment made was declined, with a reason.',
+        ' We declined the one point made, with a reason.',
+        ' The one point made was declined, with a reason.',
       ]
-    return [' The one comment made is still open.', ' The one comment made is still open.']
+    return [' The one point made is still open.', ' The one point made is still open.']
   }
   if (taken === all) return [` We acted on all ${of}.`, ` All ${of} were acted on.`]
   const open = waiting ? `, and ${w} ${are(waiting)} still open` : ''
