@@ -181,7 +181,7 @@ test('a librarian looks the searches over in her own browser; her file comes bac
     writeFileSync(file, readFileSync(await (await download).path()))
   })
 
-  await test.step('it comes in, the better text goes into the line, and the section says so', async () => {
+  await test.step('it comes in, the better text goes into the line, what she found of an element is declined, and the section says so', async () => {
     await one.keyboard.press('r')
     await one.locator('input[aria-label="A reader’s file"]').setInputFiles(file)
     await hasSaid(one, 'Taken in: 6 answers and 1 comment.')
@@ -189,9 +189,15 @@ test('a librarian looks the searches over in her own browser; her file comes bac
     await expect(theirs).toContainText('still open')
     await theirs.getByRole('button', { name: 'put it in the line' }).click()
     await expect(theirs).toContainText('acted on: the line was changed as proposed; it reads now:')
+    const words = theirs.getByRole('row', { name: /^Text words/ })
+    await words.getByRole('button', { name: 'decline it, because …' }).click()
+    await words.getByLabel('Why it is declined').fill('they are all there')
+    await one.keyboard.press('Enter')
+    await expect(words).toContainText('declined, because they are all there')
+    await accessible(one, 'Search review, answered', '#searchreview')
     await one.getByRole('tab', { name: /^Section/ }).click()
     await expect(one.locator('.page')).toContainText(
-      /E\. Rask \(subject librarian\).*We acted on the one comment made\./,
+      /E\. Rask \(subject librarian\) reviewed the strategies on [^.]*, after the searches, by [^.]*, and suggested revisions\. Of two points, we acted on one and declined the other, with a reason\./,
     )
   })
 })
