@@ -5,6 +5,9 @@ import path from 'node:path'
 import { chromium, type Browser, type Page } from '@playwright/test'
 import { nextEntry, packReview, type Command, type Entry } from '../src/core/review'
 
+/** A desk of usual size. What is asked of the page is asked as text, which its own rules would refuse. */
+export const DESK = { viewport: { width: 1280, height: 800 }, bypassCSP: true }
+
 /** Milliseconds from a key to the frame that shows what it did, many times over. */
 export async function keystrokes(page: Page, keys: string[]): Promise<number[]> {
   const times: number[] = []
@@ -55,7 +58,7 @@ export async function openReview(
   bytes: Uint8Array,
   stage: string,
 ): Promise<Page> {
-  const page = await (await browser.newContext({ viewport: { width: 1280, height: 800 } })).newPage()
+  const page = await (await browser.newContext(DESK)).newPage()
   mkdirSync('test-results', { recursive: true })
   const file = path.join('test-results', `${id}.zip`)
   writeFileSync(file, bytes)

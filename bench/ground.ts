@@ -4,7 +4,7 @@ import type { Browser, Page } from '@playwright/test'
 import { packReview, type Command } from '../src/core/review'
 import { digestOf } from '../src/core/base'
 import { emptyRecord } from '../src/core/records'
-import { at, entriesOf, longest, PASS_SHOWN, say, watch, withApp } from './browser'
+import { DESK, at, entriesOf, longest, PASS_SHOWN, say, watch, withApp } from './browser'
 
 const WORDS = 'noise in rooms where children listen and read was measured before and after the change'.split(
   ' ',
@@ -83,7 +83,7 @@ const CLOCK = `
 
 async function journal(browser: Browser, base: string, entries: number): Promise<void> {
   const id = `ground-${entries}`
-  const page = await (await browser.newContext({ viewport: { width: 1280, height: 800 } })).newPage()
+  const page = await (await browser.newContext(DESK)).newPage()
   await watch(page)
   mkdirSync('test-results', { recursive: true })
   const file = `test-results/${id}.zip`

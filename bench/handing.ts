@@ -1,7 +1,7 @@
 // Handing on and opening a review with many records in a real browser: how long, how long the page is held, what memory.
 import type { Browser, Page } from '@playwright/test'
 import { mkdirSync, readFileSync, statSync, writeFileSync } from 'node:fs'
-import { longest, watch, withApp } from './browser'
+import { DESK, longest, watch, withApp } from './browser'
 import { COUNT, longRecords } from './long-records'
 import { manyWorks } from './many-works'
 
@@ -42,7 +42,7 @@ async function handing(browser: Browser, base: string): Promise<void> {
   mkdirSync('test-results', { recursive: true })
   const file = `test-results/${id}.zip`
   writeFileSync(file, manyWorks(id, longRecords()))
-  const page = await (await browser.newContext({ viewport: { width: 1280, height: 800 } })).newPage()
+  const page = await (await browser.newContext(DESK)).newPage()
   await watch(page)
   await page.goto(base)
   // The program starts first, which holds the page by itself.

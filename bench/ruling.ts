@@ -3,7 +3,7 @@ import { mkdirSync, writeFileSync } from 'node:fs'
 import type { Browser, Page } from '@playwright/test'
 import { emptyRecord } from '../src/core/records'
 import type { Command } from '../src/core/review'
-import { at, keystrokes, longest, PASS_SHOWN, say, watch, withApp } from './browser'
+import { DESK, at, keystrokes, longest, PASS_SHOWN, say, watch, withApp } from './browser'
 import { manyWorks } from './many-works'
 
 const WORKS = Number(process.env.WORKS ?? 20_000)
@@ -43,7 +43,7 @@ async function heap(page: Page): Promise<number> {
 
 async function opened(browser: Browser, base: string, ruled: boolean): Promise<{ page: Page; took: number }> {
   const id = `ruling-${ruled ? 'ruled' : 'bare'}`
-  const page = await (await browser.newContext({ viewport: { width: 1280, height: 800 } })).newPage()
+  const page = await (await browser.newContext(DESK)).newPage()
   await watch(page)
   mkdirSync('test-results', { recursive: true })
   const file = `test-results/${id}.zip`

@@ -15,6 +15,7 @@ const ALL = [
   'handing',
   'selection',
   'ruling',
+  'next-work',
   'kappa',
 ]
 const asked = process.argv.slice(2)

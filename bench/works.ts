@@ -2,7 +2,7 @@
 import type { Browser, Page } from '@playwright/test'
 import { mkdirSync, readFileSync, writeFileSync } from 'node:fs'
 import { thousands } from '../src/core/base'
-import { keystrokes, longest, say, watch, withApp } from './browser'
+import { DESK, keystrokes, longest, say, watch, withApp } from './browser'
 import { COUNT, longRecords } from './long-records'
 import { manyWorks } from './many-works'
 
@@ -62,7 +62,7 @@ async function works(browser: Browser, base: string): Promise<void> {
   mkdirSync('test-results', { recursive: true })
   const file = `test-results/${id}.zip`
   writeFileSync(file, manyWorks(id, longRecords()))
-  const context = await browser.newContext({ viewport: { width: 1280, height: 800 } })
+  const context = await browser.newContext(DESK)
   const page = await context.newPage()
   await watch(page)
   await page.goto(base)

@@ -4,6 +4,8 @@ import {
   accessible,
   addDatabase,
   beginReview,
+  flowNumbers,
+  nameReader,
   openDemo,
   saved,
   stage,
@@ -229,6 +231,25 @@ test('a database outside: described in a form, its history taken over, a run log
   await saved(page)
   await page.reload()
   await expect(page.locator('[data-line="5"]')).toContainText('browsed the last six issues')
+  await test.step('what it gave is read, and the flow adds up', async () => {
+    await stage(page, 'Selection')
+    const head = page.locator('.pass-head')
+    await expect(head).toContainText('1 of 3')
+    await page.keyboard.press('ArrowRight')
+    await nameReader(page, 'R. Ahola')
+    await page.keyboard.press('ArrowRight')
+    await expect(head).toContainText('3 of 3')
+    await page.keyboard.press('ArrowDown')
+    await page.getByRole('tab', { name: /^Flow/ }).click()
+    expect(await flowNumbers(page, 0)).toEqual({
+      'records identified': 3,
+      'titles and abstracts read': 3,
+      'left open': 1,
+      'full texts to be sought': 2,
+      'not looked for yet': 2,
+    })
+    await expect(page.locator('.flow-column').first()).toContainText('3 from Lantern Index')
+  })
 })
 
 test('the demo review was searched twice: what came since is listed', async ({ page }) => {

@@ -82,3 +82,8 @@ export function heldApart<T>(a: Readonly<Buckets<T>>, b: Readonly<Buckets<T>>): 
   }
   return apart
 }
+
+/** The same one after the other, for whoever may stop before the last. */
+export function* namesHeld(buckets: Readonly<Buckets<unknown>>): Generator<string, void> {
+  for (const bucket of Object.values(buckets)) for (const name in bucket) yield name
+}

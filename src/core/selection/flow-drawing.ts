@@ -114,7 +114,13 @@ export function flowParts(flow: Flow, words: FlowWords, whole = false): FlowPart
 /** What is included in the end, in words. */
 export const includedWords = ({ included, studies, noticed }: Flow): string[] => [
   `${thousands(included)} ${included === 1 ? 'work' : 'works'} included`,
-  ...(noticed ? [`${thousands(noticed)} of them with a notice on ${noticed === 1 ? 'it' : 'them'}`] : []),
+  ...(noticed
+    ? [
+        included === 1
+          ? 'with a notice on it'
+          : `${thousands(noticed)} of them with a notice on ${noticed === 1 ? 'it' : 'them'}`,
+      ]
+    : []),
   ...(studies === included
     ? []
     : [`reports of ${thousands(studies)} ${studies === 1 ? 'study' : 'studies'}`]),

@@ -2,9 +2,11 @@ import fc from 'fast-check'
 import { expect, it } from 'vitest'
 import { nextToRule } from './next-to-rule'
 
+const works = (ids: readonly string[]) => ids.map((id) => ({ id }))
+
 it('goes on behind the current one, then before it, then in the whole pool, and ends where all are ruled', () => {
   const next = (current: string, ruled: string, list = 'abcd', pool = 'abcdef') =>
-    nextToRule([...list], [...pool], current, (id) => ruled.includes(id))
+    nextToRule(works([...list]), works([...pool]), current, (id) => ruled.includes(id))
   expect(next('b', 'b')).toEqual({ id: 'c', of: 'list' })
   expect(next('d', 'd')).toEqual({ id: 'a', of: 'list' })
   expect(next('d', 'abcd')).toEqual({ id: 'e', of: 'pool' })
@@ -21,7 +23,7 @@ it('rules every work of the pool once, whatever part of it and whatever work one
       for (let steps = 0; current !== undefined; steps++) {
         expect(ruled.has(current)).toBe(false)
         ruled.add(current)
-        current = nextToRule(list, pool, current, (id) => ruled.has(id))?.id
+        current = nextToRule(works(list), works(pool), current, (id) => ruled.has(id))?.id
       }
       expect(ruled.size).toBe(size)
     }),

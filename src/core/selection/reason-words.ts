@@ -7,7 +7,7 @@ import { DIFFER } from './standing'
 export function reasonWords(review: Pick<Review, 'criteria' | 'criteriaVersions'>, reason: string): string {
   if (reason === 'none') return 'without a reason'
   if (reason === DIFFER) return 'reasons differ'
-  if (reason === NOTICE) return 'notices on other works'
+  if (reason === NOTICE) return 'notice on another work'
   if (reason.startsWith('words:')) return reason.slice('words:'.length)
   const question =
     review.criteria.find((c) => c.id === reason) ??

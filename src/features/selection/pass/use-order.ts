@@ -1,4 +1,5 @@
 import { useMemo } from 'react'
+import { namesHeld } from '@/core/base'
 import { chooseOrder } from '@/core/doing'
 import type { OrderChosen, PassName, Work } from '@/core/review'
 import { OFFERED_FROM, type Sureness } from '@/core/selection'
@@ -67,9 +68,9 @@ export function useOrder(pass: PassName, selected: Selected): Order {
 }
 
 /** How many works were ruled in and out, counted as far as an order needs them. */
-function enoughOf({ works, placed }: Selected): { in: number; out: number } {
+function enoughOf({ ruled, placed }: Selected): { in: number; out: number } {
   const counts = { in: 0, out: 0 }
-  for (const { id } of works) {
+  for (const id of namesHeld(ruled.byWork)) {
     const { verdict, unread } = placed(id).broad
     if ((verdict === 'in' || verdict === 'out') && !unread) counts[verdict]++
     if (counts.in >= OFFERED_FROM.in && counts.out >= OFFERED_FROM.out) break

@@ -1,4 +1,4 @@
-import { useMemo, useState } from 'react'
+import { useDeferredValue, useMemo, useState } from 'react'
 import { held } from '@/core/base'
 import { waysOf } from '@/core/figures'
 import { personId, workOf, type PassName, type Work } from '@/core/review'
@@ -59,13 +59,15 @@ export function usePassList(
     return wanted ? pool.filter(({ id }) => wanted.has(id)) : pool
   }, [pool, which, named, snapshot])
   const rulingOf = (id: string) => held(ruled.byWork, id)?.[own]
+  // A number beside a choice: it may come a moment later than the next work.
+  const ruledBefore = useDeferredValue(ruled.byWork)
   const again = useMemo(() => {
     if (!by) return 0
     return pool.reduce((n, { id }) => {
-      const r = held(ruled.byWork, id)?.[own]
+      const r = held(ruledBefore, id)?.[own]
       return n + (r && asksAgain(r, by) ? 1 : 0)
     }, 0)
-  }, [pool, ruled.byWork, own, by])
+  }, [pool, ruledBefore, own, by])
   const [stepped, setStepped] = useState<string>()
   const narrow = (to: string): void => {
     setWhich(to)
@@ -85,10 +87,6 @@ export function usePassList(
     }
     setSnapshot(KEPT.includes(to) ? new Set(pool.filter(fits).map((w) => w.id)) : undefined)
   }
-  const firstLeft = useMemo(
-    () => list.findIndex((w) => !held(ruled.byWork, w.id)?.[own]),
-    [list, ruled.byWork, own],
-  )
   // What was undone leads back to its work.
   const wanted = useWhereabouts((s) => s.wanted)
   const [led, setLed] = useState<string>()
@@ -99,15 +97,21 @@ export function usePassList(
   } else if (wanted === undefined && led !== undefined) setLed(undefined)
   const steppedAt = stepped === undefined ? -1 : list.findIndex((w) => w.id === stepped)
   const atEnd = stepped === END
-  const at = atEnd ? list.length : steppedAt >= 0 ? steppedAt : Math.max(0, firstLeft)
+  const at = atEnd
+    ? list.length
+    : steppedAt >= 0
+      ? steppedAt
+      : Math.max(
+          0,
+          list.findIndex((w) => !rulingOf(w.id)),
+        )
   const work = list[at]
   /** Goes on behind a ruling: from one that was ruled before to the one behind it, else to the next that is left. */
   const next = (): void => {
     if (!work) return
     const behind = list[at + 1]
     if (rulingOf(work.id) && behind) return setStepped(behind.id)
-    const ids = (of: readonly Work[]): string[] => of.map((w) => w.id)
-    const found = nextToRule(ids(list), ids(pool), work.id, (id) => Boolean(rulingOf(id)))
+    const found = nextToRule(list, pool, work.id, (id) => Boolean(rulingOf(id)))
     if (found?.of === 'pool') {
       setWhich('all')
       setSnapshot(undefined)
