@@ -2,7 +2,7 @@ import { held } from '../core/base'
 import { Scanned } from '../core/engine'
 import { parse, type Expr } from '../core/query'
 import { followed, toDocument } from '../core/records'
-import { rulingsByWork, type WorkRead } from '../core/review'
+import { askedNow, rulingsByWork, type CommandOf, type WorkRead } from '../core/review'
 import { saidOfWorks } from '../core/figures'
 import { LOAN_DAYS, placeOf, rulesOf, workingDaysAfter, type Place } from '../core/selection'
 import type { OpenStandin } from '.'
@@ -95,6 +95,7 @@ export class DemoSelection {
   private broad(works: readonly WorkRead[], named: boolean): void {
     const { diary, random } = this
     const version = named ? diary.review().criteriaVersions?.at(-1)?.id : undefined
+    const made: { year: number; ruling: CommandOf<'ruling.set'>['payload']; seconds: number }[] = []
     for (const { id, record } of works) {
       const scanned = new Scanned(toDocument(record))
       const base = {
@@ -104,25 +105,25 @@ export class DemoSelection {
         ...(version === undefined ? {} : { version }),
       }
       const seconds = random.int(9, 50)
-      if (!scanned.matches(SOUND))
-        diary.do('ruling.set', { ...base, verdict: 'out', criterionId: 'demo-criterion-1' }, seconds)
+      const say = (ruling: Pick<CommandOf<'ruling.set'>['payload'], 'verdict' | 'criterionId'>): void => {
+        made.push({ year: record.year ?? 0, ruling: { ...base, ...ruling }, seconds })
+      }
+      if (!scanned.matches(SOUND)) say({ verdict: 'out', criterionId: 'demo-criterion-1' })
       else if (!scanned.matches(YOUNG))
-        diary.do(
-          'ruling.set',
-          random.chance(0.04)
-            ? { ...base, verdict: 'unsure' }
-            : { ...base, verdict: 'out', criterionId: 'demo-criterion-2' },
-          seconds,
-        )
-      else if (random.chance(0.45)) diary.do('ruling.set', { ...base, verdict: 'in' }, seconds)
-      else diary.do('ruling.set', { ...base, verdict: 'out', criterionId: 'demo-criterion-2' }, seconds)
+        say(random.chance(0.04) ? { verdict: 'unsure' } : { verdict: 'out', criterionId: 'demo-criterion-2' })
+      else if (random.chance(0.45)) say({ verdict: 'in' })
+      else say({ verdict: 'out', criterionId: 'demo-criterion-2' })
     }
+    // They are read as they are shown: as they came, and from the newest to the oldest since that was chosen.
+    if (named) made.sort((a, b) => b.year - a.year)
+    for (const { ruling, seconds } of made) diary.do('ruling.set', ruling, seconds)
   }
 
   /** Another person reads the sample apart, and her rulings come back as a file. */
   private secondReader(works: readonly WorkRead[]): void {
     const { diary, random, records } = this
     const { rulings } = diary.review()
+    const asked = askedNow(diary.review(), 'broad')
     const side = new DemoSide(diary, SECOND, SECOND_NAME)
     for (const { id } of works) {
       const first = held(rulings, id)?.[`broad/${READER}`]
@@ -136,6 +137,7 @@ export class DemoSelection {
           pass: 'broad',
           reader: SECOND,
           verdict,
+          ...(asked ? { asked } : {}),
           ...(verdict === 'out' ? { criterionId: first.criterionId ?? 'demo-criterion-2' } : {}),
         },
       })

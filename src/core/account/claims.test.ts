@@ -4,6 +4,9 @@ import { trials } from '../base/trials.fixture'
 import type { Run } from '../review'
 import { draftAccount, inlinesOf, inlineWords, selectClaims, type FactContext } from '.'
 import { untrueClaims } from './claims.fixture'
+import { holds } from './meanings'
+import { READS } from './reads/en'
+import { SAYING_NAMES } from './sayings'
 import { contextOf, journal, reviews, WORLD } from './random-review.fixture'
 import { findsSomething } from './what-lines-find.fixture'
 
@@ -33,7 +36,13 @@ it('says nothing that the journal does not bear out, in random reviews, by a che
       )
       const sentences = sentencesOf(context)
       checked += sentences.length
-      expect(untrueClaims(sentences, withAsked, WORLD)).toEqual([])
+      // What is told as a saying is judged by its meaning; the rest by patterns of its own.
+      const others = sentences.filter((sentence) => {
+        const name = SAYING_NAMES.find((n) => READS[n](sentence) !== undefined)
+        if (name) expect(holds(name, READS[name](sentence)! as never, entries), sentence).toBe(true)
+        return !name
+      })
+      expect(untrueClaims(others, withAsked, WORLD)).toEqual([])
       for (const claim of selectClaims(context)) {
         expect(claim.on.length, claim.says).toBeGreaterThan(0)
         // A run that a claim rests on is one of the journal, and what it is said of was run.

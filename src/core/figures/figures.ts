@@ -13,9 +13,11 @@ import {
   flowOf,
   PASSED,
   readersOf,
+  readRows,
   type Flow,
   type PassAgreement,
   type PassCounts,
+  type ReadRow,
   type TallyRow,
 } from '../selection'
 import { finalLine } from '../strategy'
@@ -64,6 +66,8 @@ export interface Figures {
   settled: Readonly<Record<'broad' | 'close', number>>
   /** How far readers agree, by what each said first. */
   agreements: Readonly<Record<'broad' | 'close', PassAgreement>>
+  /** Who read how many works that count as read in a pass, on which questions, in which order. */
+  read: Readonly<Record<'broad' | 'close', readonly ReadRow[]>>
   /** Who has ruled, by id. */
   readers: Readonly<Record<'broad' | 'close', readonly string[]>>
   /** Pairs of works of which nobody has said yet whether they are one. */
@@ -130,7 +134,10 @@ export function placesIn(
   review: Review,
   ruled: Ruled,
   tally: Tally,
-): Pick<Figures, 'broad' | 'close' | 'flow' | 'conflicts' | 'reasonsDiffer' | 'settled' | 'agreements'> {
+): Pick<
+  Figures,
+  'broad' | 'close' | 'flow' | 'conflicts' | 'reasonsDiffer' | 'settled' | 'agreements' | 'read'
+> {
   const { works } = ruled.works
   const at = (...places: TallyRow['place'][]): number =>
     tally.rows.reduce((n, row) => n + (places.includes(row.place) ? row.count : 0), 0)
@@ -161,5 +168,6 @@ export function placesIn(
       broad: agreementsIn(tally.together, 'broad'),
       close: agreementsIn(tally.together, 'close'),
     },
+    read: { broad: readRows(tally.readBy, 'broad'), close: readRows(tally.readBy, 'close') },
   }
 }

@@ -34,7 +34,9 @@ describe('the demo of the first form', async () => {
     })
     const over = goneOverFrom(entries).entries
     const now = figuresAt(over, over.length - 1, { recordsOf })
-    expect({ ...now, readers: then.readers }).toEqual(then)
+    expect({ ...now, readers: then.readers, read: then.read }).toEqual(then)
+    const byName = then.read.broad.map((r) => ({ ...r, readers: r.readers.map(() => 'p-1') }))
+    expect(now.read.broad).toEqual(byName)
     expect([then.readers.broad, now.readers.broad]).toEqual([['M. Osei'], ['p-1']])
   })
 

@@ -10,13 +10,19 @@ import {
   type Works,
 } from '../review'
 import {
+  ON_FULL_TEXT,
   placeOf,
+  SCREENED,
+  readAgainst,
+  readKey,
   rulesOf,
   togetherOf,
   type ColumnName,
   type OwnRulings,
   type Identified,
   type Placed,
+  type ReadAgainst,
+  type ReadCounts,
   type ReadTogether,
   type RulingRules,
   type SaidOfWork,
@@ -118,12 +124,16 @@ export interface Tally {
   /** How many were seen differently and are settled. */
   settled: Readonly<Record<'broad' | 'close', number>>
   together: ReadTogether
+  /** Who read how many works, on which questions, in which order. */
+  readBy: ReadCounts
 }
 
 class Counting {
   private readonly rows: Map<string, TallyRow>
   private readonly conflicts: { broad: number; close: number }
   private readonly together: Record<string, number>
+  private readonly readBy: Record<string, number>
+  private readonly against: ReadAgainst
   private readonly settled: { broad: number; close: number }
   private reasonsDiffer: number
   private readonly wayOf: (importId: string) => Way
@@ -134,6 +144,8 @@ class Counting {
     this.rows = new Map(from?.rows.map((row) => [keyOf(row), { ...row }]))
     this.conflicts = from ? { ...from.conflicts } : { broad: 0, close: 0 }
     this.together = { ...from?.together }
+    this.readBy = { ...from?.readBy }
+    this.against = readAgainst(review)
     this.settled = from ? { ...from.settled } : { broad: 0, close: 0 }
     this.reasonsDiffer = from?.reasonsDiffer ?? 0
     this.wayOf = waysOfImports(review)
@@ -151,7 +163,12 @@ class Counting {
     rules: RulingRules,
     by: 1 | -1,
   ): void {
-    this.addTo(this.wayOf(importOf(work.id)), placeOf(own, said, rules), by)
+    const placed = placeOf(own, said, rules)
+    this.addTo(this.wayOf(importOf(work.id)), placed, by)
+    for (const pass of PASSES_READ) {
+      const key = READ_THERE[pass].has(placed.place) ? readKey(own, pass, this.against) : undefined
+      if (key !== undefined) this.readBy[key] = (this.readBy[key] ?? 0) + by
+    }
     for (const key of togetherOf(own, said)) this.together[key] = (this.together[key] ?? 0) + by
   }
 
@@ -189,18 +206,30 @@ class Counting {
 
   get tally(): Tally {
     const rows = [...this.rows].filter(([, r]) => r.count).sort(([a], [b]) => (a < b ? -1 : 1))
-    const together = Object.entries(this.together).filter(([, n]) => n)
+    const sorted = (counts: Readonly<Record<string, number>>): Record<string, number> =>
+      Object.fromEntries(
+        Object.entries(counts)
+          .filter(([, n]) => n)
+          .sort(([a], [b]) => (a < b ? -1 : 1)),
+      )
     return {
       rows: rows.map(([, r]) => r),
       conflicts: this.conflicts,
       reasonsDiffer: this.reasonsDiffer,
       settled: this.settled,
-      together: Object.fromEntries(together.sort(([a], [b]) => (a < b ? -1 : 1))),
+      together: sorted(this.together),
+      readBy: sorted(this.readBy),
     }
   }
 }
 const keyOf = ({ roundId, column, place, reason, noText, noticed }: TallyRow): string =>
   JSON.stringify([roundId, column, place, reason, noText, noticed])
+const PASSES_READ = ['broad', 'close'] as const
+/** Where a work is that counts as read in a pass. */
+const READ_THERE: Readonly<Record<'broad' | 'close', ReadonlySet<Placed['place']>>> = {
+  broad: SCREENED,
+  close: ON_FULL_TEXT,
+}
 /** Where a work is of which nothing was said: the same by any rule. */
 const UNREAD = placeOf(undefined, undefined, rulesOf({}))
 

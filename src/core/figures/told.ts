@@ -76,11 +76,20 @@ export function tellOn(before: Told | undefined, review: Review, works: Works): 
   }
 }
 
-/** Beside works and rulings, where a work is follows from these parts alone. */
+/** Beside works and rulings, where a work is, and how it was read, follows from these parts alone. */
 const samePlaces = (a: Review, b: Review): boolean =>
-  (['settlements', 'retrievals', 'related', 'selectionRules', 'sources', 'imports'] as const).every(
-    (k) => a[k] === b[k],
-  )
+  (
+    [
+      'settlements',
+      'retrievals',
+      'related',
+      'selectionRules',
+      'sources',
+      'imports',
+      'criteria',
+      'orders',
+    ] as const
+  ).every((k) => a[k] === b[k])
 
 const onlyRulingsDiffer = (a: Review, b: Review): boolean =>
   (Object.keys({ ...a, ...b }) as (keyof Review)[]).every((k) => k === 'rulings' || a[k] === b[k])

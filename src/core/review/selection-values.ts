@@ -119,6 +119,8 @@ export const OrderChosen = z.object({
   at: z.iso.datetime({ offset: true }),
 })
 export type OrderChosen = z.infer<typeof OrderChosen>
+/** An order as it is kept: with who chose it. */
+export type OrderTaken = OrderChosen & { by: string }
 
 /** Works that another person was asked to read in a pass: the same ones, whatever becomes of the group they were. */
 export const ReadingAsked = z.object({
@@ -254,7 +256,7 @@ export type Quote = z.infer<typeof Quote>
 /** All that selection adds to a review; each part is absent until something of it is there. */
 export interface Selecting {
   criteriaVersions?: CriteriaVersion[]
-  orders?: OrderChosen[]
+  orders?: OrderTaken[]
   asked?: ReadingAsked[]
   /** By record, then by pass. */
   settlements?: Record<string, Partial<Record<PassName, Settlement>>>

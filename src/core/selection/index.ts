@@ -8,7 +8,27 @@ export {
   type RulingRules,
   type Standing,
 } from './standing'
-export { isHad, NOTICE, PASSED, placeOf, PLACES, type Place, type Placed, type SaidOfWork } from './place'
+export {
+  readAgainst,
+  readKey,
+  readRows,
+  type AskedThese,
+  type ReadAgainst,
+  type ReadCounts,
+  type ReadRow,
+} from './read-by'
+export {
+  isHad,
+  NOTICE,
+  ON_FULL_TEXT,
+  PASSED,
+  placeOf,
+  PLACES,
+  SCREENED,
+  type Place,
+  type Placed,
+  type SaidOfWork,
+} from './place'
 export {
   COLUMNS,
   faultsOf,

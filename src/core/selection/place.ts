@@ -40,7 +40,10 @@ export const PASSED: readonly Place[] = [
   'included',
 ]
 /** Where a work is that was ruled on its full text. */
-const ON_FULL_TEXT: ReadonlySet<Place> = new Set(['close open', 'close to settle', 'out', 'included'])
+export const ON_FULL_TEXT: ReadonlySet<Place> = new Set(['close open', 'close to settle', 'out', 'included'])
+
+/** Where a work is that was ruled on title and abstract, and did not go out with others unread. */
+export const SCREENED: ReadonlySet<Place> = new Set([...PASSED, 'set aside', 'open', 'to settle'])
 
 /** Is this what is noted of a text that one has? */
 export const isHad = (state: Retrieval['state'] | undefined): boolean =>

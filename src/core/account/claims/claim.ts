@@ -2,7 +2,7 @@ import type { LimitKind, LimitValue } from '../../query'
 import type { Applied } from '../standing'
 import type { Join } from '../joins'
 import type { WhenLooked } from '../search-looks'
-import type { ReadingOrder, SearchReviewed, TakenOver } from '../../review'
+import type { SearchReviewed, TakenOver } from '../../review'
 
 /**
  * What a claim rests on, by name: `run:…`, `import:…`, `source:…`, `concept:…`, `limit:…`, `term:…`, `line:…`, or
@@ -84,21 +84,9 @@ export type Claim =
   | Says<'Merged'>
   | (Says<'FoundOnce'> & { count: number })
   | (Says<'RemovedUnread'> & { count: number; reasons: string[] })
-  | (Says<'Read'> & { left: number; out: number; open: number; toSettle: number; criterionIds: string[] })
-  | (Says<'ReadInOrder'> & { orders: ReadingOrder[] })
   | (Says<'Agreed'> & { pairs: number; kappa: boolean; interval: boolean })
   | (Says<'Settled'> & { how: string | undefined; all: boolean })
   | (Says<'Sought'> & { count: number; notLooked: number; notHad: number; awaited: number })
-  | (Says<'ReadInFull'> & {
-      out: number
-      open: number
-      toSettle: number
-      noText: number
-      included: number
-      reasons: string[]
-      /** Nothing is left to read or to decide. */
-      finished: boolean
-    })
   | Says<'Studies'>
   | (Says<'Updated'> & { round: number; included: number })
 

@@ -5,33 +5,11 @@ import type { Claim } from './claim'
 /** What was read in title and abstract and how it was ruled, then in full text; what nobody has ruled was not read. */
 export function selection({ review, figures }: FactContext): Claim[] {
   const sums = passSums(figures)
-  const { left } = figures.broad
   if (!sums.screened && !sums.removed) return []
-  const questions = (pass: 'broad' | 'close'): string[] =>
-    review.criteria.filter((k) => k.pass === pass && k.text.trim()).map((k) => k.id)
   const on = ['rulings']
   const removed: Claim[] = sums.removed
     ? [{ says: 'RemovedUnread', on, count: sums.removed, reasons: reasonsOf(sums.removedReasons) }]
     : []
-  const read: Claim[] = sums.screened
-    ? [
-        {
-          says: 'Read',
-          on,
-          left,
-          out: sums.setAside,
-          open: sums.open,
-          toSettle: sums.toSettle,
-          criterionIds: questions('broad'),
-        },
-      ]
-    : []
-  const orders = [...new Set((review.orders ?? []).filter((o) => o.pass === 'broad').map((o) => o.order))]
-  // As they came is no order that anybody chose.
-  const ordered: Claim[] =
-    sums.screened && orders.some((o) => o === 'chance' || o === 'likely' || o === 'year')
-      ? [{ says: 'ReadInOrder', on, orders }]
-      : []
   const pairs = pairsOf(figures)
   const agreed: Claim[] = pairs.length
     ? [
@@ -68,21 +46,6 @@ export function selection({ review, figures }: FactContext): Claim[] {
         },
       ]
     : []
-  const closed: Claim[] = sums.assessed
-    ? [
-        {
-          says: 'ReadInFull',
-          on,
-          out: sums.out,
-          open: sums.closeOpen,
-          toSettle: sums.closeToSettle,
-          noText: sums.noText,
-          included: sums.included,
-          reasons: reasonsOf(sums.outReasons),
-          finished: !left && !sums.undecided,
-        },
-      ]
-    : []
   const studies: Claim[] = figures.flow.studies !== figures.flow.included ? [{ says: 'Studies', on }] : []
   const updates = figures.flow.rounds.slice(1).map(({ included }, n): Claim => ({
     says: 'Updated',
@@ -90,17 +53,7 @@ export function selection({ review, figures }: FactContext): Claim[] {
     round: n + 1,
     included,
   }))
-  return [
-    ...removed,
-    ...read,
-    ...ordered,
-    ...agreed,
-    ...settled,
-    ...sought,
-    ...closed,
-    ...studies,
-    ...updates,
-  ]
+  return [...removed, ...agreed, ...settled, ...sought, ...studies, ...updates]
 }
 
 const reasonsOf = (list: readonly { reason: string; count: number }[]): string[] =>

@@ -1,6 +1,7 @@
 import { paragraph, type Inline, type Paragraph } from '../document'
 import { inlineWords, type FactContext, type Stage } from '../facts'
 import { selectClaims } from '../claims'
+import { sayingsTold } from '../sayings'
 import type { Grouped, GroupedOf, Phase, Theme } from './grouped'
 import { judging, screening } from './group/read'
 import { departing } from './group/protocol'
@@ -28,17 +29,18 @@ export interface ToldPart {
 /** Everything there is to say of a review, put together and in order; no word is written yet. */
 export function groupAll(context: FactContext, { order, length }: Telling): Grouped[] {
   const claims = selectClaims(context)
+  const sayings = sayingsTold(context)
   const all = [
     ...where(claims, order === 'time'),
     ...words(claims, context, order === 'time'),
-    ...screening(claims, context.figures.readers.broad.length),
-    ...judging(claims),
+    ...screening(claims, sayings),
+    ...judging(claims, sayings),
     ...departing(claims),
   ]
   // How many known items were found is told when it has been told what came in.
   const told = after(all, 'found', 'brought')
   if (length === 'full') return told
-  const full = told.some((g) => g.tells === 'read in full')
+  const full = told.some((g) => g.tells === 'saying' && g.saying === 'texts-read')
   const how = told.some((g) => g.tells === 'ways')
   const ways = told.filter((g): g is GroupedOf<'other way'> => g.tells === 'other way' && g.done)
   const protocol = told.some((g) => g.tells === 'protocol')
@@ -90,8 +92,9 @@ function inShort(told: Grouped): Grouped {
       return { ...told, reason: '' }
     case 'terms':
       return { ...told, few: true }
+    case 'saying':
+      return { ...told, short: true }
     case 'agreed':
-    case 'read':
       return { ...told, bare: true }
     case 'brought':
       return { ...told, once: false, bare: true }
@@ -104,7 +107,6 @@ function inShort(told: Grouped): Grouped {
         all: told.all && told.ways.length === 1,
       }
     case 'removed':
-    case 'read in full':
       return { ...told, reasons: [] }
     default:
       return told
@@ -166,7 +168,7 @@ export function compose(context: FactContext, telling: Telling): ToldPart[] {
 }
 
 /** What begins a paragraph when it is first told. */
-const BREAKS = new Set<Grouped['tells']>(['other way', 'terms', 'limits', 'limit in some', 'read'])
+const BREAKS = new Set<string>(['other way', 'terms', 'limits', 'limit in some', 'titles-read'])
 
 /** Sentences as paragraphs: those of one matter together, and none of a single sentence where it can be helped. */
 export function paragraphsOf(sentences: readonly ToldSentence[]): Paragraph[] {
@@ -174,9 +176,10 @@ export function paragraphsOf(sentences: readonly ToldSentence[]): Paragraph[] {
   const begun = new Set<string>()
   let count = 0
   for (const { told, content } of sentences) {
-    const matter = told.tells === 'limit in some' ? 'limits' : told.tells
+    const name = told.tells === 'saying' ? told.saying : told.tells
+    const matter = name === 'limit in some' ? 'limits' : name
     const last = made[made.length - 1]
-    if (!last || (BREAKS.has(told.tells) && !begun.has(matter) && count > 1)) {
+    if (!last || (BREAKS.has(name) && !begun.has(matter) && count > 1)) {
       made.push([...content])
       count = 0
     } else last.push({ type: 'text', text: ' ' }, ...content)

@@ -2,6 +2,7 @@ import type { LimitValue } from '../../query'
 import type { Source, TakenOver } from '../../review'
 import type { ClaimOf, Evidence } from '../claims'
 import type { Stage } from '../facts'
+import type { ToldSaying } from '../sayings'
 
 /** When in the course of the work something was done, for telling it in order of time. */
 export type Phase = 'planned' | 'searched' | 'again' | 'screened' | 'judged'
@@ -93,24 +94,10 @@ export type Grouped =
   | (Told<'stood in'> & { kind: LimitValue['kind']; by: Alike<string>[] })
   | (Told<'brought'> & { ofHits: boolean; merged: boolean; once: boolean; bare?: true })
   | (Told<'removed'> & { count: number; reasons: string[] })
-  | (Told<'read'> & {
-      left: number
-      out: number
-      open: number
-      toSettle: number
-      readers: number
-      bare?: true
-    })
-  | (Told<'questions'> & { criterionIds: string[] })
-  | (Told<'in order'> & { orders: ('source' | 'year' | 'chance' | 'likely')[] })
   | (Told<'agreed'> & { pairs: number; kappa: boolean; interval: boolean; bare?: true })
   | (Told<'settled'> & { how: string | undefined; all: boolean })
   | (Told<'sought'> & { notLooked: number; notHad: number; awaited: number })
-  | (Told<'read in full'> &
-      Pick<
-        ClaimOf<'ReadInFull'>,
-        'out' | 'open' | 'toSettle' | 'noText' | 'included' | 'reasons' | 'finished'
-      >)
+  | (Told<'saying'> & ToldSaying & { short?: true })
   | Told<'studies'>
   | (Told<'updated'> & { round: number; included: number })
 

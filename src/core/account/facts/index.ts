@@ -6,6 +6,7 @@ import { SEARCHES } from './searches'
 import { RECORDS } from './records'
 import { SELECTION } from './selection'
 import { PROTOCOL } from './protocol'
+import { READING } from './reading'
 import { SEARCH_REVIEW } from './search-review'
 import { WAYS } from './ways'
 
@@ -19,6 +20,7 @@ const READERS: Record<string, Reader> = {
   ...SEARCHES,
   ...RECORDS,
   ...SELECTION,
+  ...READING,
   ...WAYS,
   ...PROTOCOL,
   ...SEARCH_REVIEW,

@@ -108,8 +108,8 @@ export const SELECTION_KINDS = {
   'order.choose': kind({
     ...PLAIN,
     schema: OrderChosen,
-    apply: (r, p) => {
-      ;(r.orders ??= []).push(p)
+    apply: (r, p, { by }) => {
+      ;(r.orders ??= []).push({ ...p, by })
     },
     place: () => atStage('selection'),
     words: said('order of reading chosen'),

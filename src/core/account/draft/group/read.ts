@@ -1,12 +1,22 @@
 import type { Claim } from '../../claims'
 import type { Grouped } from '../grouped'
-import { evidence, ofKind } from './alike'
+import { SAYINGS, type Saying, type ToldSaying } from '../../sayings'
+import { ofKind } from './alike'
 
 const screened = { theme: 'screened', phase: 'screened', stage: 'selection' } as const
 const judged = { theme: 'judged', phase: 'judged', stage: 'selection' } as const
 
+/** What is told by sayings in a part. */
+const told = (sayings: readonly ToldSaying[], theme: 'screened' | 'judged'): Grouped[] =>
+  sayings
+    .filter((s) => SAYINGS[s.saying].place.theme === theme)
+    .map((s): Grouped => {
+      const { place, core } = SAYINGS[s.saying] as Saying<unknown>
+      return { tells: 'saying', ...place, on: ['rulings'], ...(core ? { core } : {}), ...s }
+    })
+
 /** What came back, who read it by which questions, and how far readers agreed. */
-export function screening(claims: readonly Claim[], readers: number): Grouped[] {
+export function screening(claims: readonly Claim[], sayings: readonly ToldSaying[]): Grouped[] {
   return [
     ...ofKind(claims, 'BroughtIn').map(({ on, ofHits }): Grouped => ({
       ...screened,
@@ -26,26 +36,7 @@ export function screening(claims: readonly Claim[], readers: number): Grouped[] 
       count,
       reasons,
     })),
-    ...ofKind(claims, 'Read').map(({ on, left, out, open, toSettle }): Grouped => ({
-      ...screened,
-      tells: 'read',
-      on,
-      core: true,
-      left,
-      out,
-      open,
-      toSettle,
-      readers,
-    })),
-    ...ofKind(claims, 'ReadInOrder').map(({ on, orders }): Grouped => ({
-      ...screened,
-      tells: 'in order',
-      on,
-      orders,
-    })),
-    ...ofKind(claims, 'Read')
-      .filter((c) => c.criterionIds.length)
-      .map(({ on, criterionIds }): Grouped => ({ ...screened, tells: 'questions', on, criterionIds })),
+    ...told(sayings, 'screened'),
     ...ofKind(claims, 'Agreed').map(({ on, pairs, kappa, interval }): Grouped => ({
       ...screened,
       tells: 'agreed',
@@ -66,8 +57,7 @@ export function screening(claims: readonly Claim[], readers: number): Grouped[] 
 }
 
 /** The full texts, what became of them, and what an update brought. */
-export function judging(claims: readonly Claim[]): Grouped[] {
-  const read = ofKind(claims, 'ReadInFull')
+export function judging(claims: readonly Claim[], sayings: readonly ToldSaying[]): Grouped[] {
   return [
     ...ofKind(claims, 'Sought')
       .filter((c) => c.count > 0)
@@ -80,19 +70,7 @@ export function judging(claims: readonly Claim[]): Grouped[] {
         notHad,
         awaited,
       })),
-    ...read.map(({ on, out, open, toSettle, noText, included, reasons, finished }): Grouped => ({
-      ...judged,
-      tells: 'read in full',
-      on: [...new Set([...on, ...evidence(read)])],
-      core: true,
-      out,
-      open,
-      toSettle,
-      noText,
-      included,
-      reasons,
-      finished,
-    })),
+    ...told(sayings, 'judged'),
     ...ofKind(claims, 'Studies').map(({ on }): Grouped => ({ ...judged, tells: 'studies', on, core: true })),
     ...ofKind(claims, 'Updated').map(({ on, round, included }): Grouped => ({
       ...judged,

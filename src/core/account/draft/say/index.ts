@@ -1,5 +1,7 @@
 import type { FactContext } from '../../facts'
-import type { Grouped } from '../grouped'
+import { WORDS as ENGLISH } from '../../words/en'
+import type { Words } from '../../words/en/words'
+import type { Grouped, GroupedOf } from '../grouped'
 import { PROTOCOL } from './protocol'
 import { READ } from './read'
 import { SEARCH_REVIEW } from './search-review'
@@ -12,7 +14,12 @@ type Sayings = {
   [K in Grouped['tells']]: (told: Extract<Grouped, { tells: K }>, say: Say, context: FactContext) => string[]
 }
 
-const SAYINGS: Sayings = { ...WHERE, ...PROTOCOL, ...WORDS, ...SEARCH_REVIEW, ...READ }
+const saying = (told: GroupedOf<'saying'>, say: Say, context: FactContext): string[] => {
+  const words = ENGLISH[told.saying] as Words<typeof told.found>
+  return (told.short && words.short ? words.short : words.says)(told.found, say, context)
+}
+
+const SAYINGS: Sayings = { saying, ...WHERE, ...PROTOCOL, ...WORDS, ...SEARCH_REVIEW, ...READ }
 
 /** Templates for what is told; facts stand in them by name. */
 export const sayingsOf = (told: Grouped, say: Say, context: FactContext): string[] =>

@@ -1,4 +1,3 @@
-import { listed } from '../../../base'
 import { verbatim } from '../../document'
 import type { FactContext } from '../../facts'
 import type { GroupedOf } from '../grouped'
@@ -10,13 +9,6 @@ const reasons = (list: readonly string[], of: string): string =>
     .slice(0, 3)
     .map((reason) => `{${of}:${reason}}`)
     .join(', ')
-
-const ORDER = {
-  source: 'as they came',
-  year: 'from the newest to the oldest',
-  chance: 'in an order of chance',
-  likely: 'with those first that were most like the ones already kept',
-}
 
 /** What came back, who read it and how it was ruled, in title and abstract and in full. */
 export const READ = {
@@ -47,64 +39,6 @@ export const READ = {
       `Before anything was read, {broad.removed} ${were(count)} removed${for_}.`,
       `{^broad.removed} ${were(count)} removed before anything was read${for_}.`,
     ]
-  },
-  read: (
-    { left, out, open, toSettle, readers, bare }: GroupedOf<'read'>,
-    say: Say,
-    { review }: FactContext,
-  ) => {
-    const setAside = out ? `{broad.out} ${were(out)} set aside` : 'none was set aside'
-    const kept = `{broad.in} went on to full text, ${setAside}`
-    const settle = toSettle ? `{broad.toSettle} ${bare ? 'to settle' : `${are(toSettle)} to be settled`}` : ''
-    const undecided = `${open ? `, {broad.unsure} ${bare ? '' : `${are(open)} `}open` : ''}${settle && `, ${settle}`}`
-    const rest = left
-      ? `${kept}${undecided}, ${bare ? '{broad.left} unread' : `and {broad.left} ${are(left)} still to be read`}.`
-      : open || toSettle
-        ? `${kept}${open && toSettle ? ', {broad.unsure} left open' : open ? ' and {broad.unsure} left open' : ''}${settle && ` and ${settle}`}.`
-        : `{broad.in} went on to full text and ${setAside}.`
-    const of = left ? '{broad.ruled} of {works}' : '{broad.read}'
-    const passive = left
-      ? [
-          `${bare ? 'Titles' : 'So far titles'} and abstracts of ${of} have been read by {readers}: ${rest}`,
-          `Titles and abstracts of ${of} have so far been read by {readers}: ${rest}`,
-        ]
-      : [
-          `Titles and abstracts of ${of} were read by {readers}: ${rest}`,
-          `By {readers}, titles and abstracts of ${of} were read: ${rest}`,
-        ]
-    const { voice } = review.account
-    // One who writes alone does not speak of several readers as of themselves.
-    if (voice === 'I' && readers > 1) return passive
-    const alone = voice === 'I'
-    const who = alone ? 'We' : '{^readers.n} of us'
-    const have = alone || readers > 1 ? 'have' : 'has'
-    return say(
-      left
-        ? [
-            `${who} ${have}${bare ? '' : ' so far'} read titles and abstracts of ${of}: ${rest}`,
-            `So far ${alone ? 'we' : '{readers.n} of us'} ${have} read titles and abstracts of ${of}: ${rest}`,
-          ]
-        : [
-            `${who} read titles and abstracts of ${of}: ${rest}`,
-            `Titles and abstracts of ${of} were read by ${alone ? 'one reader' : '{readers.n} of us'}: ${rest}`,
-          ],
-      passive,
-    )
-  },
-  questions: ({ criterionIds }: GroupedOf<'questions'>, _say: Say, { review }: FactContext) => {
-    const asked = review.criteria.filter((k) => criterionIds.includes(k.id))
-    const list = asked.map((k) => `*${verbatim(k.text)}*`).join(' ')
-    return asked.length === 1
-      ? [`One question was asked of each: ${list}`, `Asked of each was one question: ${list}`]
-      : [`These questions were asked of each: ${list}`, `Each was asked: ${list}`]
-  },
-  'in order': ({ orders }: GroupedOf<'in order'>, say: Say) => {
-    const list = orders.map((o) => ORDER[o])
-    const words = list.length === 1 ? list[0]! : `first ${list[0]}, then ${listed(list.slice(1), 'and then')}`
-    return say(
-      [`Works were read ${words}.`, `We read them ${words}.`],
-      [`Works were read ${words}.`, `They were read ${words}.`],
-    )
   },
   agreed: ({ pairs, kappa, interval: known, bare }: GroupedOf<'agreed'>) => {
     if (pairs > 1) {
@@ -157,29 +91,6 @@ export const READ = {
       [
         `The full text of {texts.sought} was sought${missed}${wait}.`,
         `Full texts were sought of {texts.sought}${missed}${wait}.`,
-      ],
-    )
-  },
-  'read in full': (
-    { out, open, toSettle, noText, included, reasons: why, finished }: GroupedOf<'read in full'>,
-    say: Say,
-  ) => {
-    const so = finished ? '' : 'so far '
-    const gone = out
-      ? `{close.out} ${were(out)} set aside${why.length ? ` (${reasons(why, 'out.for')})` : ''}`
-      : 'none was set aside'
-    const settle = toSettle ? `, {close.toSettle} ${are(toSettle)} to be settled` : ''
-    const rest = `${gone}${open ? `, {close.open} ${were(open)} left open` : ''}${settle} and {close.in} ${finished ? 'remained' : included === 1 ? 'remains' : 'remain'}`
-    const all = noText === out + open + toSettle + included
-    const bare = noText ? ` (${all ? '' : '{texts.noText} of them '}without a text noted)` : ''
-    return say(
-      [
-        `Of {texts.read} that we ${so ? 'have so far read' : 'read'} in full${bare}, ${rest}.`,
-        `Reading {texts.read} in full${bare} ${so ? 'has so far given' : 'gave'} this: ${rest}.`,
-      ],
-      [
-        `Of {texts.read} that ${so ? 'have so far been read' : 'were read'} in full${bare}, ${rest}.`,
-        `Reading {texts.read} in full${bare} ${so ? 'has so far given' : 'gave'} this: ${rest}.`,
       ],
     )
   },

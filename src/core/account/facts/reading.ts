@@ -1,0 +1,68 @@
+import { inWords, plural, thousands } from '../../base'
+import { readAlike } from '../sayings/who-read'
+import { passSums } from './selection'
+import { MISSING, type FactContext, type Reader } from './fact'
+
+type Group = ReturnType<typeof readAlike>[number]
+
+/** A number of a group of works, by "broad/2": the pass, and how many read each of them. */
+const ofGroup =
+  (words: (group: Group) => string, from: string): Reader =>
+  (c, of) => {
+    const [pass, each] = of.split('/')
+    const group = readAlike(c, pass === 'close' ? 'close' : 'broad').find((g) => g.each === Number(each))
+    return { text: group ? words(group) : MISSING, missing: !group, stage: 'selection', from }
+  }
+
+const works = (n: number): string => plural(n, 'work')
+
+const rows = (
+  c: FactContext,
+  test: (row: FactContext['figures']['read']['broad'][number]) => boolean,
+): number => c.figures.read.broad.reduce((n, r) => n + (test(r) ? r.count : 0), 0)
+
+const counted =
+  (
+    words: (n: number) => string,
+    test: (row: FactContext['figures']['read']['broad'][number], of: string) => boolean,
+    from: string,
+  ): Reader =>
+  (c, of) => ({ text: words(rows(c, (r) => test(r, of))), stage: 'selection', from })
+
+/** Facts of who read what, on which questions, in which order. */
+export const READING = {
+  'read.each': ofGroup((g) => inWords(g.each), 'who ruled each of these works'),
+  'read.among': ofGroup((g) => inWords(g.among), 'who ruled any of these works'),
+  'read.works': ofGroup((g) => thousands(g.works), 'works that so many readers ruled'),
+  'asked.others': counted(
+    works,
+    (r) => r.asked === 'others',
+    'works ruled when the questions read otherwise',
+  ),
+  'asked.notNoted': counted(
+    works,
+    (r) => r.asked === 'not noted',
+    'works of which it is not noted what was asked',
+  ),
+  'shown.in': counted(thousands, (r, of) => r.order === of, 'works first ruled in this order'),
+  'shown.unknown': counted(works, (r) => r.order === undefined, 'works whose order is not known'),
+  'out.none': (c) => {
+    const none = passSums(c.figures).outReasons.find((r) => r.reason === 'none')
+    return {
+      text: `no reason noted: ${thousands(none?.count ?? 0)}`,
+      missing: !none,
+      stage: 'selection',
+      from: 'works ruled out on their full text without a reason',
+    }
+  },
+  'out.others': (c, of) => {
+    const named = new Set(of.split('\n'))
+    const rest = passSums(c.figures).outReasons.reduce((n, r) => n + (named.has(r.reason) ? 0 : r.count), 0)
+    return {
+      text: `other reasons: ${thousands(rest)}`,
+      missing: !rest,
+      stage: 'selection',
+      from: 'the main reasons of the close pass that are not named',
+    }
+  },
+} satisfies Record<string, Reader>

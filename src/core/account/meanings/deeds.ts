@@ -1,0 +1,124 @@
+/** An entry of a journal as much of it as a meaning needs. */
+export interface Deed {
+  seq: number
+  at: string
+  by: string
+  kind: string
+  payload?: unknown
+}
+type Any = Record<string, unknown>
+
+export interface RuledBy {
+  verdict: string
+  unread: boolean
+  reason: string
+  at: string
+  /** When that reader first said something of the work, having read it; absent: never. */
+  first?: string
+  /** The questions as they stood then. */
+  asked: string
+}
+
+/** A slow reading of a journal, deed by deed: what meanings are judged by. A record is a work here. */
+export class Deeds {
+  readonly live: readonly Deed[]
+
+  constructor(entries: readonly Deed[]) {
+    const gone = new Set<number>()
+    for (const e of entries) {
+      if (e.kind === 'undo') gone.add((e.payload as { seq: number }).seq)
+      if (e.kind === 'redo') gone.delete((e.payload as { seq: number }).seq)
+    }
+    this.live = entries.filter((e) => !gone.has(e.seq) && e.kind !== 'undo' && e.kind !== 'redo')
+  }
+
+  of(kind: string): (Any & { $at: string; $by: string })[] {
+    return this.live.flatMap((e) =>
+      e.kind === kind ? [{ ...(e.payload as Any), $at: e.at, $by: e.by }] : [],
+    )
+  }
+
+  /** Every record that was brought in. */
+  get works(): string[] {
+    return this.of('records.import').flatMap((i) =>
+      Array.from({ length: i.count as number }, (_, n) => `${i.id as string}/${n + 1}`),
+    )
+  }
+
+  /** The questions of a pass with words, as they stand behind a deed; behind the last where none is named. */
+  questions(pass: string, until = Infinity): { text: string; sense: string }[] {
+    const found = new Map<string, { text: string; sense: string; pass: string }>()
+    for (const e of this.live)
+      if (e.seq <= until && e.kind === 'criterion.set') {
+        const p = e.payload as { id: string; text: string; sense: string; pass: string }
+        found.set(p.id, p)
+      }
+    return [...found.values()].filter((c) => c.pass === pass && c.text.trim())
+  }
+
+  /** What each reader said last of a work in a pass, by reader. */
+  ruled(work: string, pass: string): Map<string, RuledBy> {
+    const found = new Map<string, RuledBy>()
+    for (const e of this.live) {
+      const p = e.payload as Any
+      const mine =
+        e.kind === 'ruling.set'
+          ? p.recordId === work
+          : e.kind === 'ruling.many' && (p.records as string[]).includes(work)
+      if (e.kind === 'ruling.remove' && p.recordId === work && p.pass === pass)
+        found.delete(p.reader as string)
+      if (!mine || p.pass !== pass) continue
+      const reader = p.reader as string
+      const unread = e.kind === 'ruling.many'
+      const before = found.get(reader)?.first
+      const first = before ?? (unread ? undefined : e.at)
+      found.set(reader, {
+        verdict: p.verdict as string,
+        unread,
+        reason: String((p.reason as string | undefined) ?? (p.because as string | undefined) ?? ''),
+        at: e.at,
+        ...(first === undefined ? {} : { first }),
+        asked: unread ? '' : JSON.stringify(this.questions(pass, e.seq)),
+      })
+    }
+    return found
+  }
+
+  /** Who read a work in a pass: those whose last word on it was said having read it. */
+  readers(work: string, pass: string): string[] {
+    return [...this.ruled(work, pass)].filter(([, r]) => !r.unread).map(([reader]) => reader)
+  }
+
+  /** What a pass came to for a work by the rule of the review, with the settled word before all. */
+  stands(work: string, pass: 'broad' | 'close'): { verdict: string; unread: boolean; reason: string } {
+    const each = [...this.ruled(work, pass).values()]
+    const verdicts = new Set(each.map((r) => r.verdict))
+    if (!each.length) return { verdict: 'left', unread: false, reason: '' }
+    const word = this.of('ruling.settle').findLast((p) => p.pass === pass && p.recordId === work)
+    if (word) return { verdict: word.verdict as string, unread: false, reason: String(word.reason ?? '') }
+    const rule = this.of('selection.rule').findLast((p) => p.pass === pass)?.rule ?? 'any yes goes on'
+    const outs = each.filter((r) => r.verdict === 'out')
+    const reasons = new Set(outs.map((r) => r.reason.trim()))
+    if (reasons.size > 1) reasons.delete('')
+    const out = {
+      verdict: 'out',
+      unread: outs.length > 0 && outs.every((r) => r.unread),
+      reason: reasons.size > 1 ? 'reasons differ' : ([...reasons][0] ?? ''),
+    }
+    const other = (verdict: string) => ({ verdict, unread: false, reason: '' })
+    if (verdicts.size === 1) return outs.length ? out : other(each[0]!.verdict)
+    if (rule === 'settle first') return other('to settle')
+    if (rule === 'all agree') return outs.length ? out : other('unsure')
+    return other(verdicts.has('in') ? 'in' : 'unsure')
+  }
+
+  /** Works that count as read in a pass. */
+  counted(pass: 'broad' | 'close'): string[] {
+    return this.works.filter((w) => {
+      const broad = this.stands(w, 'broad')
+      return pass === 'broad'
+        ? broad.verdict !== 'left' && !(broad.verdict === 'out' && broad.unread)
+        : broad.verdict === 'in' && this.stands(w, 'close').verdict !== 'left'
+    })
+  }
+}

@@ -1,0 +1,137 @@
+import type { Asked, ReadByMany, Reads, Shown, TextsRead, TitlesRead } from '../reads/en'
+import { Deeds, type Deed } from './deeds'
+
+const has = (deeds: Deeds, works: readonly string[], pass: 'broad' | 'close', verdict: string): number =>
+  works.filter((w) => deeds.stands(w, pass).verdict === verdict).length
+
+function titlesRead(read: TitlesRead, deeds: Deeds): boolean {
+  const works = deeds.counted('broad')
+  const left = deeds.works.filter((w) => deeds.stands(w, 'broad').verdict === 'left').length
+  return (
+    works.length > 0 &&
+    read.read === works.length &&
+    (read.of === undefined ? left === 0 : read.of === deeds.works.length && left > 0) &&
+    read.left === left &&
+    read.kept === has(deeds, works, 'broad', 'in') &&
+    read.out === has(deeds, works, 'broad', 'out') &&
+    read.open === has(deeds, works, 'broad', 'unsure') &&
+    read.toSettle === has(deeds, works, 'broad', 'to settle')
+  )
+}
+
+/** Each work was read by just as many as is said, "the same" means the same people, and numbers sum to all works. */
+function whoRead(read: readonly ReadByMany[], deeds: Deeds, pass: 'broad' | 'close'): boolean {
+  const works = deeds.counted(pass)
+  const people = (all: readonly string[]): Set<string> => new Set(all.flatMap((w) => deeds.readers(w, pass)))
+  const everybody = new Set(
+    (['broad', 'close'] as const).flatMap((p) => [
+      ...new Set(deeds.counted(p).flatMap((w) => deeds.readers(w, p))),
+    ]),
+  )
+  // Somebody alone is "I" or "we": of them it is not said who read.
+  if (everybody.size < 2 && read.every((r) => r.each > 0)) return false
+  const told = read.reduce((n, r) => n + (r.works ?? works.length), 0)
+  return (
+    works.length > 0 &&
+    told === works.length &&
+    read.every(({ works: n, each, same, among }) => {
+      const own = works.filter((w) => deeds.readers(w, pass).length === each)
+      const who = people(own)
+      return (
+        own.length === (n ?? works.length) &&
+        (same ? who.size === each : who.size > each) &&
+        (among === undefined || who.size === among)
+      )
+    })
+  )
+}
+
+function titlesAsked(read: Asked, deeds: Deeds): boolean {
+  const now = deeds.questions('broad')
+  const works = deeds.counted('broad').filter((w) => deeds.readers(w, 'broad').length)
+  const rulings = (w: string) => [...deeds.ruled(w, 'broad').values()].filter((r) => !r.unread)
+  // Where there was no question yet, none is noted.
+  const bare = works.filter((w) => rulings(w).some((r) => r.asked === '[]'))
+  const others = works.filter(
+    (w) => !bare.includes(w) && rulings(w).some((r) => r.asked !== JSON.stringify(now)),
+  ).length
+  return (
+    works.length > 0 &&
+    read.questions.length === now.length &&
+    now.every((q) =>
+      read.questions.some((r) => r.words === q.text.trim() && r.outIf === (q.sense === 'in' ? 'no' : 'yes')),
+    ) &&
+    read.others === others &&
+    read.notNoted === bare.length &&
+    read.each === (others + bare.length === 0)
+  )
+}
+
+function titlesOrder(read: Shown, deeds: Deeds): boolean {
+  const chosen = deeds.of('order.choose').filter((o) => o.pass === 'broad')
+  const keepers = new Set(chosen.map((o) => o.$by))
+  const shown = new Map<string, number>()
+  let unknown = 0
+  for (const work of deeds.counted('broad')) {
+    const firsts = [...deeds.ruled(work, 'broad')].flatMap(([reader, r]) =>
+      !r.unread && r.first !== undefined ? [{ reader, at: r.first }] : [],
+    )
+    if (!firsts.length) continue
+    const known = firsts.filter((f) => keepers.has(f.reader)).sort((a, b) => (a.at < b.at ? -1 : 1))[0]
+    if (!known) unknown++
+    else {
+      const order = String(chosen.findLast((o) => o.$at <= known.at)?.order ?? 'source')
+      shown.set(order, (shown.get(order) ?? 0) + 1)
+    }
+  }
+  const all = [...shown.values()].reduce((a, b) => a + b, 0)
+  return (
+    [...shown.keys()].some((o) => o !== 'source') &&
+    read.orders.length === shown.size &&
+    read.unknown === unknown &&
+    read.orders.every((o) => shown.get(o.order) === (o.works ?? all))
+  )
+}
+
+function textsRead(read: TextsRead, deeds: Deeds): boolean {
+  const works = deeds.counted('close')
+  const out = works.filter((w) => deeds.stands(w, 'close').verdict === 'out')
+  const texts = new Map(deeds.of('retrieval.set').map((p) => [p.recordId as string, p.state as string]))
+  const without = works.filter(
+    (w) => !['open copy', 'subscription', 'have'].includes(texts.get(w) ?? ''),
+  ).length
+  const reasons = new Map<string, number>()
+  for (const w of out) {
+    const words = deeds.stands(w, 'close').reason || 'no reason noted'
+    reasons.set(words, (reasons.get(words) ?? 0) + 1)
+  }
+  const named = read.reasons.filter((r) => r.words !== 'other reasons')
+  const told = read.reasons.reduce((n, r) => n + r.count, 0)
+  return (
+    works.length > 0 &&
+    read.read === works.length &&
+    (read.noText === 'all' ? without === works.length : read.noText === without && without < works.length) &&
+    read.out === out.length &&
+    read.open === has(deeds, works, 'close', 'unsure') &&
+    read.toSettle === has(deeds, works, 'close', 'to settle') &&
+    read.kept === has(deeds, works, 'close', 'in') &&
+    // Where reasons are told they sum to all that were set aside; the short form leaves all of them out.
+    (!read.reasons.length || told === out.length) &&
+    named.every((r) => reasons.get(r.words) === r.count)
+  )
+}
+
+const MEANINGS: { readonly [N in keyof Reads]: (read: Reads[N], deeds: Deeds) => boolean } = {
+  'titles-read': titlesRead,
+  'titles-who': (read, deeds) => whoRead(read, deeds, 'broad'),
+  'titles-asked': titlesAsked,
+  'titles-order': titlesOrder,
+  'texts-read': textsRead,
+  'texts-who': (read, deeds) => whoRead(read, deeds, 'close'),
+}
+
+/** Is it true what a sentence says? Judged from deeds and works, slowly, and from nothing else. */
+export const holds = <N extends keyof Reads>(name: N, read: Reads[N], entries: readonly Deed[]): boolean =>
+  MEANINGS[name](read, new Deeds(entries))
+
+export { Deeds, type Deed } from './deeds'

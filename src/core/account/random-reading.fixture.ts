@@ -1,0 +1,213 @@
+/** Random reviews in which several persons read: shares, changes of mind, bulk, settling, changed questions, orders. */
+import fc from 'fast-check'
+import { tell } from '../figures'
+import { emptyRecord } from '../records'
+import {
+  fold,
+  nextEntry,
+  READING_ORDERS,
+  RETRIEVAL_STATES,
+  SELECTION_RULES,
+  worksOf,
+  type Command,
+  type Entry,
+} from '../review'
+import type { FactContext } from './facts'
+
+export const WORKS = 6
+const ids = Array.from({ length: WORKS }, (_, i) => `i/${i + 1}`)
+export const READERS = ['p-1', 'p-2', 'p-3'] as const
+const REASONS = ['levels were not measured', 'no comparison', 'no pupils', 'no room', 'not a study']
+
+const pass = fc.constantFrom('broad' as const, 'close' as const)
+const recordId = fc.constantFrom(...ids)
+const reader = fc.constantFrom(...READERS)
+const verdict = fc.constantFrom('in' as const, 'in' as const, 'out' as const, 'unsure' as const)
+
+const ruling = (by: fc.Arbitrary<string>): fc.Arbitrary<Command> =>
+  fc
+    .record({ recordId, pass, reader: by, verdict, reason: fc.constantFrom(...REASONS, undefined) })
+    .map(({ reason, ...p }) => ({
+      kind: 'ruling.set',
+      payload: { ...p, ...(p.verdict === 'out' && reason ? { reason } : {}) },
+    }))
+
+/** A reader goes through all works, or those from one on: how reading is mostly done. */
+const through: fc.Arbitrary<Command[]> = fc
+  .record({
+    by: reader,
+    pass,
+    from: fc.nat(2),
+    verdicts: fc.array(verdict, { minLength: WORKS, maxLength: WORKS }),
+  })
+  .map(({ by, pass: p, from, verdicts }) =>
+    ids.slice(from).map((id, i): Command => ({
+      kind: 'ruling.set',
+      payload: {
+        recordId: id,
+        pass: p,
+        reader: by,
+        verdict: verdicts[i]!,
+        ...(verdicts[i] === 'out' ? { reason: REASONS[i % REASONS.length]! } : {}),
+      },
+    })),
+  )
+
+/** Readers who share all works among them, or read each of them. */
+const together: fc.Arbitrary<Command[]> = fc
+  .record({
+    by: fc.subarray([...READERS], { minLength: 2 }),
+    pass,
+    shared: fc.boolean(),
+    verdicts: fc.array(verdict, { minLength: WORKS, maxLength: WORKS }),
+  })
+  .map(({ by, pass: p, shared, verdicts }) =>
+    ids.flatMap((recordId, i) =>
+      (shared ? [by[i % by.length]!] : by).map((who): Command => ({
+        kind: 'ruling.set',
+        payload: {
+          recordId,
+          pass: p,
+          reader: who,
+          verdict: p === 'close' ? 'in' : verdicts[i]!,
+          ...(p !== 'close' && verdicts[i] === 'out' ? { reason: REASONS[i % REASONS.length]! } : {}),
+        },
+      })),
+    ),
+  )
+
+const inTitles = (commands: readonly Command[]): Command[] =>
+  commands.map((c) => ({ ...c, payload: { ...c.payload, pass: 'broad' } }) as Command)
+
+const one = (command: fc.Arbitrary<Command>): fc.Arbitrary<Command[]> => command.map((c) => [c])
+const step: fc.Arbitrary<Command[]> = fc.oneof(
+  { weight: 3, arbitrary: through },
+  { weight: 2, arbitrary: together },
+  { weight: 4, arbitrary: one(ruling(reader)) },
+  one(
+    fc
+      .record({
+        records: fc.subarray(ids, { minLength: 1, maxLength: 2 }),
+        reader,
+        verdict: fc.constantFrom('out', 'in'),
+      })
+      .map((p) => ({
+        kind: 'ruling.many',
+        payload: { ...p, pass: 'broad', because: 'no study', which: 'type' } as never,
+      })),
+  ),
+  one(
+    fc.record({ recordId, pass, verdict: fc.constantFrom('in', 'out') }).map((p) => ({
+      kind: 'ruling.settle',
+      payload: { ...p, by: 'p-1', how: 'by talking it over' } as never,
+    })),
+  ),
+  one(
+    fc
+      .record({ recordId, state: fc.constantFrom(...RETRIEVAL_STATES) })
+      .map((payload) => ({ kind: 'retrieval.set', payload })),
+  ),
+  one(
+    fc
+      .tuple(pass, fc.constantFrom(...SELECTION_RULES))
+      .map(([p, rule]) => ({ kind: 'selection.rule', payload: { pass: p, rule } })),
+  ),
+  one(
+    fc
+      .record({
+        n: fc.nat(1),
+        text: fc.constantFrom('Was it loud?', 'Was it measured?', 'Were there pupils?'),
+        sense: fc.constantFrom('in' as const, 'out' as const),
+      })
+      .map(({ n, text, sense }) => ({
+        kind: 'criterion.set',
+        payload: { id: `q${n}`, text, sense, pass: 'broad' },
+      })),
+  ),
+  one(
+    fc.constantFrom(...READING_ORDERS).map((order) => ({
+      kind: 'order.choose',
+      payload: { pass: 'broad', order, at: AT } as never,
+    })),
+  ),
+)
+const AT = 'at'
+
+export const readings = fc.record({
+  /** One person alone does all of it, or several do. */
+  alone: fc.constantFrom(false, false, false, true),
+  /** A question is there, and an order was chosen, before anybody reads. */
+  question: fc.boolean(),
+  ordered: fc.constantFrom(undefined, 'source', 'year', 'chance', 'likely'),
+  /** Titles are read by some before anything else, one after the other. */
+  first: fc.oneof(
+    fc.constant<Command[][]>([]),
+    fc.array(through, { maxLength: 2 }),
+    fc.array(together, { minLength: 1, maxLength: 1 }),
+  ),
+  steps: fc.array(step, { minLength: 2, maxLength: 9 }),
+  voice: fc.constantFrom('we' as const, 'I' as const, 'passive' as const),
+  order: fc.constantFrom('theme' as const, 'time' as const),
+  length: fc.constantFrom('full' as const, 'full' as const, 'short' as const),
+})
+export type Reading = typeof readings extends fc.Arbitrary<infer T> ? T : never
+
+/** The same journal with some deeds more, a minute apart. */
+export function andThen(entries: readonly Entry[], commands: readonly Command[]): Entry[] {
+  const all = [...entries]
+  for (const command of commands) {
+    const at = new Date(Date.UTC(2026, 3, 1, 8, all.length)).toISOString()
+    const payload = { ...command.payload } as Record<string, unknown>
+    if (payload.at === AT) payload.at = at
+    const salt = all.length.toString(16).padStart(32, '0')
+    all.push(nextEntry(all.at(-1), { kind: command.kind, payload } as Command, { at, by: 'p-1', salt }))
+  }
+  return all
+}
+
+export const readingJournal = ({
+  alone,
+  question,
+  ordered,
+  first,
+  steps,
+  voice,
+  order,
+  length,
+}: Reading): Entry[] =>
+  andThen([], [
+    { kind: 'review.create', payload: { id: 'r', title: 'R' } },
+    { kind: 'source.set', payload: { id: 's', kind: 'database', name: 'Fen', why: '' } },
+    { kind: 'account.voice', payload: { voice } },
+    { kind: 'account.telling', payload: { order, length } },
+    {
+      kind: 'records.import',
+      payload: { id: 'i', sourceId: 's', digest: 'a'.repeat(64), count: WORKS, at: '2026-04-01T08:00:00Z' },
+    },
+    ...(question
+      ? [{ kind: 'criterion.set', payload: { id: 'q0', text: 'Was it loud?', sense: 'in', pass: 'broad' } }]
+      : []),
+    ...(ordered ? [{ kind: 'order.choose', payload: { pass: 'broad', order: ordered, at: AT } }] : []),
+    ...[...first.map(inTitles), ...steps]
+      .flat()
+      .map((c): Command =>
+        alone && 'reader' in (c.payload as object)
+          ? ({ ...c, payload: { ...(c.payload as object), reader: 'p-1' } } as Command)
+          : c,
+      ),
+  ] as Command[])
+
+/** What an account of such a journal is read from. */
+export function readingContext(entries: readonly Entry[]): FactContext {
+  const { review } = fold(entries)
+  const records = ids.map((id) => emptyRecord(id, `Title ${id}`))
+  return {
+    review,
+    figures: tell(
+      review,
+      worksOf(review, () => records),
+    ).figures,
+    entries,
+    source: () => ({ release: 'release of September 2026', hasVocabulary: false }),
+  }
+}

@@ -1,0 +1,174 @@
+import type { SayingName } from '../../sayings'
+import { numberIn, partsOf } from './number'
+import { whoRead, type ReadByMany } from './who-read'
+
+export interface TitlesRead {
+  read: number
+  of?: number
+  kept: number
+  out: number
+  open: number
+  toSettle: number
+  left: number
+}
+export interface TextsRead {
+  read: number
+  noText: number | 'all'
+  out: number
+  reasons: { words: string; count: number }[]
+  open: number
+  toSettle: number
+  kept: number
+}
+export interface Asked {
+  questions: { words: string; outIf: 'yes' | 'no' }[]
+  each: boolean
+  others: number
+  notNoted: number
+}
+export interface Shown {
+  orders: { order: string; works?: number }[]
+  unknown: number
+}
+
+/** What each printed sentence says, taken apart; undefined: it is another sentence. */
+export interface Reads {
+  'titles-read': TitlesRead
+  'titles-who': ReadByMany[]
+  'titles-asked': Asked
+  'titles-order': Shown
+  'texts-read': TextsRead
+  'texts-who': ReadByMany[]
+}
+
+/** Numbers before what is said of them: "5 are left open" under `left open`. */
+function counts(list: string, what: Readonly<Record<string, RegExp>>): Record<string, number> | undefined {
+  const found: Record<string, number> = {}
+  for (const part of partsOf(list)) {
+    const [name] = Object.entries(what).find(([, words]) => words.test(part)) ?? []
+    const n = numberIn(/^(none|[\d,]+)/.exec(part)?.[1])
+    if (name === undefined || n === undefined || name in found) return undefined
+    found[name] = n
+  }
+  return found
+}
+
+const TITLES = {
+  kept: / went on to full text$/,
+  out: / (?:was|were) set aside$/,
+  open: / (?:(?:is|are|was|were) left )?open$/,
+  toSettle: / (?:is to be settled|are to be settled|to settle)$/,
+  left: / (?:unread|(?:is|are) still to be read)$/,
+}
+
+function titlesRead(sentence: string): TitlesRead | undefined {
+  const m =
+    /^(?:(?:We|I) (?:have (?:so far )?)?read|So far (?:we|I) have read|So far|Read were)? ?[Tt]itles and abstracts of ([\d,]+)(?: of ([\d,]+))? works?(?: (?:have (?:so far )?been|were) read)?: (.*)\.$/.exec(
+      sentence,
+    )
+  const all = m && counts(m[3]!.replace('; ', ', '), TITLES)
+  const read = numberIn(m?.[1])
+  if (!all || read === undefined) return undefined
+  const of = numberIn(m?.[2])
+  return {
+    read,
+    ...(of === undefined ? {} : { of }),
+    kept: all.kept ?? 0,
+    out: all.out ?? 0,
+    open: all.open ?? 0,
+    toSettle: all.toSettle ?? 0,
+    left: all.left ?? 0,
+  }
+}
+
+const TEXTS = {
+  out: / (?:was|were) set aside$/,
+  open: / (?:was|were) left open$/,
+  toSettle: / (?:is|are) to be settled$/,
+  kept: / (?:remained|remains|remain)$/,
+}
+
+function textsRead(sentence: string): TextsRead | undefined {
+  const m =
+    /^(?:Of|Reading) ([\d,]+) works?(?: that (?:we|I)? ?(?:ha(?:ve|s) so far (?:been )?read|(?:were|was) read|read))? in full(?: \((?:([\d,]+) of them )?(without a text noted)\))?(?:,| (?:has so far given|gave) this:) (.*)\.$/.exec(
+      sentence,
+    )
+  const read = numberIn(m?.[1])
+  if (!m || read === undefined) return undefined
+  const why = / \((.*)\)/.exec(m[4]!)?.[1]
+  const all = counts(m[4]!.replace(/ \(.*\)/, ''), TEXTS)
+  if (!all) return undefined
+  const reasons = (why?.split(/(?<=: [\d,]+), /) ?? []).map((part) => {
+    const [, words = '', n] = /^(.*): ([\d,]+)$/.exec(part) ?? []
+    return { words, count: numberIn(n) ?? Number.NaN }
+  })
+  return {
+    read,
+    noText: m[3] === undefined ? 0 : (numberIn(m[2]) ?? 'all'),
+    out: all.out ?? 0,
+    reasons,
+    open: all.open ?? 0,
+    toSettle: all.toSettle ?? 0,
+    kept: all.kept ?? 0,
+  }
+}
+
+function titlesAsked(sentence: string): Asked | undefined {
+  const m =
+    /^(?:(?:One question was|These questions were) asked( of each)?|(?:Asked of (each) was one question|(Each) was asked)|The question was this one|The questions were these): (.*)\.$/.exec(
+      sentence,
+    )
+  if (!m) return undefined
+  const parts = m[4]!.split(/; (?=(?:[^()]|\([^()]*\))*$)/)
+  const questions: Asked['questions'] = []
+  let [others, notNoted] = [0, 0]
+  for (const part of parts) {
+    const q = /^(.*) \(set aside if (not|so)\)$/.exec(part)
+    if (q) questions.push({ words: q[1]!, outIf: q[2] === 'not' ? 'no' : 'yes' })
+    else {
+      others = numberIn(/([\d,]+) works? (?:was|were) ruled while they read otherwise/.exec(part)?.[1]) ?? 0
+      notNoted = numberIn(/of ([\d,]+) works? it is not noted what was asked/.exec(part)?.[1]) ?? 0
+      if (!others && !notNoted) return undefined
+    }
+  }
+  return questions.length
+    ? { questions, each: (m[1] ?? m[2] ?? m[3]) !== undefined, others, notNoted }
+    : undefined
+}
+
+const ORDERS: Readonly<Record<string, string>> = {
+  'as they came': 'source',
+  'from the newest to the oldest': 'year',
+  'in an order of chance': 'chance',
+  'with those first that were most like the ones already kept': 'likely',
+}
+
+function titlesOrder(sentence: string): Shown | undefined {
+  const all = /^(?:Works|They) were shown (.*)\.$/.exec(sentence)
+  if (all) {
+    const order = ORDERS[all[1]!]
+    return order ? { orders: [{ order }], unknown: 0 } : undefined
+  }
+  const m =
+    /^(?:Of|Among) these works, ([\d,]+ (?:was|were) shown .*?)(?:; of ([\d,]+) works? it is not known)?\.$/.exec(
+      sentence,
+    )
+  if (!m) return undefined
+  const orders = m[1]!.split(/, | and /).map((part) => {
+    const p = /^([\d,]+) (?:(?:was|were) shown )?(.*)$/.exec(part)
+    return { works: numberIn(p?.[1]) ?? Number.NaN, order: ORDERS[p?.[2] ?? ''] ?? '?' }
+  })
+  return { orders, unknown: numberIn(m[2]) ?? 0 }
+}
+
+/** Takes printed sentences apart, in every voice, order and length; written apart from the words that make them. */
+export const READS: { readonly [N in SayingName]: (sentence: string) => Reads[N] | undefined } = {
+  'titles-read': titlesRead,
+  'titles-who': (s) => whoRead(s, 'titles'),
+  'titles-asked': titlesAsked,
+  'titles-order': titlesOrder,
+  'texts-read': textsRead,
+  'texts-who': (s) => whoRead(s, 'texts'),
+}
+
+export type { ReadByMany } from './who-read'

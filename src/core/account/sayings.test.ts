@@ -1,0 +1,206 @@
+import fc from 'fast-check'
+import { afterAll, describe, expect, it } from 'vitest'
+import { trials } from '../base/trials.fixture'
+import type { Command, Entry } from '../review'
+import { holds } from './meanings'
+import {
+  andThen,
+  readingContext,
+  readingJournal,
+  readings,
+  WORKS,
+  type Reading,
+} from './random-reading.fixture'
+import { READS } from './reads/en'
+import { isTold, SAYING_NAMES, SAYINGS, sayingsTold, type SayingName } from './sayings'
+import { WORDS } from './words/en'
+import type { Words } from './words/en/words'
+import { speaker } from './draft/say'
+import { draftAccount, inlinesOf, inlineWords, paragraph, type FactContext } from '.'
+
+const CASES = trials(1000, 5000)
+/** How often each was met; less than this is no proof. */
+const ENOUGH = 20
+
+/** The sentences of a section, facts in words. */
+function sentencesOf(context: FactContext): string[] {
+  return draftAccount(context).flatMap((p) =>
+    p.content.flatMap((block) => {
+      const text = [...inlinesOf(block)].map((n) => inlineWords(context, n)).join('')
+      return text.split(/(?<=[.?]) (?=[A-Z])/)
+    }),
+  )
+}
+
+/** Sentences of the same parts that are not told as sayings yet: other checkers judge them. */
+const OTHERS =
+  /came in|came the|removed before|^Before anything|agreed (?:on|in)|to be sought|sought|^They report|^Between them|settled|personal|search|^We went through|brought/
+
+interface Case {
+  drawn: Reading
+  entries: Entry[]
+  context: FactContext
+  sentences: string[]
+}
+let made: Case[] | undefined
+/** Random reviews, made once for all laws. */
+const cases = (): Case[] =>
+  (made ??= fc.sample(readings, CASES).map((drawn) => {
+    const entries = readingJournal(drawn)
+    const context = readingContext(entries)
+    return { drawn, entries, context, sentences: sentencesOf(context) }
+  }))
+/** So many breaks of one saying are tried; all of them in `npm run explore`. */
+const BREAKS_TRIED = trials(100, Infinity)
+
+const taken = (sentence: string): SayingName[] =>
+  SAYING_NAMES.filter((name) => READS[name](sentence) !== undefined)
+const isTrue = (name: SayingName, sentence: string, entries: readonly Entry[]): boolean =>
+  holds(name, READS[name](sentence)! as never, entries)
+
+const met: Record<string, number> = {}
+const meet = (what: string): void => {
+  met[what] = (met[what] ?? 0) + 1
+}
+/** Which way of telling it is, as far as it differs in meaning. */
+const variantOf = (name: SayingName, sentence: string): string =>
+  /shared/.test(sentence)
+    ? `${name}: shared`
+    : /-who$/.test(name)
+      ? `${name}: ${/^(?:Of|Among)/.test(sentence) ? 'groups' : /(?:One of us|one reader)/.test(sentence) ? 'one of several' : 'each'}`
+      : name === 'titles-asked'
+        ? `${name}: ${/of each|Each was/.test(sentence) ? 'each' : 'not each'}`
+        : name === 'titles-order'
+          ? `${name}: ${/^(?:Works|They)/.test(sentence) ? 'one' : 'several'}`
+          : name
+
+/** The smallest changes of a review by which what a sentence says is no longer so, one for each condition of its meaning. */
+const BREAKS: Readonly<
+  Record<SayingName, (entries: readonly Entry[], c: FactContext) => Command[] | undefined>
+> = {
+  'titles-read': (_e, c) => rule(c, 'broad', (id) => !readBy(c, id, 'broad').length, 'p-1'),
+  'titles-who': (_e, c) => rule(c, 'broad', (id) => readBy(c, id, 'broad').length > 0, 'p-9'),
+  'titles-asked': (_e, c) => {
+    const [question] = c.review.criteria.filter((q) => q.pass === 'broad' && q.text.trim())
+    return question && [{ kind: 'criterion.set', payload: { ...question, text: `${question.text} Really?` } }]
+  },
+  'titles-order': (_e, c) => {
+    const recordId = ids.find((id) => readBy(c, id, 'broad').includes('p-1'))
+    if (recordId === undefined) return undefined
+    const of = { recordId, pass: 'broad' as const, reader: 'p-1' }
+    return [
+      { kind: 'ruling.remove', payload: of },
+      { kind: 'order.choose', payload: { pass: 'broad', order: 'chance', at: 'at' } },
+      { kind: 'ruling.set', payload: { ...of, verdict: 'in' } },
+    ]
+  },
+  'texts-read': (_e, c) => rule(c, 'close', (id) => passed(c, id) && !readBy(c, id, 'close').length, 'p-1'),
+  'texts-who': (_e, c) => rule(c, 'close', (id) => passed(c, id) && readBy(c, id, 'close').length > 0, 'p-9'),
+}
+const ids = Array.from({ length: WORKS }, (_, i) => `i/${i + 1}`)
+const own = (c: FactContext, id: string): Record<string, { pass: string; reader: string; verdict: string }> =>
+  Object.assign({}, ...Object.values(c.review.rulings).map((bucket) => bucket[id] ?? {})) as never
+const readBy = (c: FactContext, id: string, pass: string): string[] =>
+  Object.values(own(c, id)).flatMap((r) => (r.pass === pass ? [r.reader] : []))
+const passed = (c: FactContext, id: string): boolean =>
+  Object.values(own(c, id)).filter((r) => r.pass === 'broad').length > 0 &&
+  Object.values(own(c, id)).every((r) => r.pass !== 'broad' || r.verdict === 'in')
+function rule(
+  c: FactContext,
+  pass: 'broad' | 'close',
+  test: (id: string) => boolean,
+  reader: string,
+): Command[] | undefined {
+  const recordId = ids.find(test)
+  return recordId === undefined
+    ? undefined
+    : [{ kind: 'ruling.set', payload: { recordId, pass, reader, verdict: 'in' } }]
+}
+
+describe('what is told of reading', () => {
+  afterAll(() => {
+    process.stdout.write(
+      `${Object.entries(met)
+        .sort(([a], [b]) => (a < b ? -1 : 1))
+        .map(([what, n]) => `${what} ${n}`)
+        .join(' · ')}\n`,
+    )
+  })
+
+  it('is true: every sentence is taken apart by exactly one reader, and holds by the deeds alone', () => {
+    for (const { drawn, entries, sentences } of cases())
+      for (const sentence of sentences) {
+        const names = taken(sentence)
+        if (!names.length) {
+          expect(sentence).toMatch(OTHERS)
+          continue
+        }
+        expect(names, sentence).toHaveLength(1)
+        expect(isTrue(names[0]!, sentence, entries), `${sentence} ${JSON.stringify(drawn)}`).toBe(true)
+        expect(sentence).not.toMatch(/…|undefined|\{|\}|\(\)|  /)
+        meet(variantOf(names[0]!, sentence))
+      }
+  })
+
+  it('is owed: of each family at most one thing is told, and where anything was read, that it was', () => {
+    for (const { drawn, context, sentences } of cases()) {
+      const told = sayingsTold(context)
+      const families = told.map((s) => SAYINGS[s.saying].family)
+      expect(new Set(families).size).toBe(families.length)
+      const read = context.figures.flow.rounds.some((r) => r.columns.some((c) => c.screened > 0))
+      expect(families.includes('titles read')).toBe(read)
+      const inText = sentences.flatMap(taken)
+      for (const { saying } of told)
+        if (drawn.length === 'full') expect(inText.filter((n) => n === saying)).toHaveLength(1)
+    }
+  })
+
+  it('is broken by the smallest change: the old sentence is false then, and is not told any more', () => {
+    for (const { entries, context, sentences } of cases())
+      for (const sentence of sentences)
+        for (const name of taken(sentence)) {
+          if ((met[`broken: ${name}`] ?? 0) >= BREAKS_TRIED) continue
+          const change = BREAKS[name](entries, context)
+          if (!change) continue
+          const after = andThen(entries, change)
+          // A change that leaves the sentence true is no break of this review.
+          if (isTrue(name, sentence, after)) continue
+          meet(`broken: ${name}`)
+          expect(sentencesOf(readingContext(after))).not.toContain(sentence)
+        }
+  })
+
+  it('is sharp: without any one of its conditions, something untrue would be told', () => {
+    const dull = new Set(
+      SAYING_NAMES.flatMap((name) => Object.keys(SAYINGS[name].finds.when).map((w) => `${name}: ${w}`)),
+    )
+    for (const { entries, context } of cases())
+      for (const name of SAYING_NAMES)
+        for (const condition of Object.keys(SAYINGS[name].finds.when)) {
+          if (isTold(name, context) || !isTold(name, context, condition)) continue
+          const words = WORDS[name] as Words<unknown>
+          const found = SAYINGS[name].finds.found(context)
+          const [best = ''] = words.says(found, speaker(context.review.account.voice), context)
+          const sentence = [...inlinesOf({ content: [paragraph(best)] } as never)]
+            .map((n) => inlineWords(context, n))
+            .join('')
+          const names = taken(sentence)
+          if (names.length === 1 && isTrue(names[0]!, sentence, entries)) continue
+          dull.delete(`${name}: ${condition}`)
+          meet(`sharp: ${name}: ${condition}`)
+        }
+    expect([...dull]).toEqual([])
+  })
+
+  it('was met often enough for all of this to mean something', () => {
+    const rare = Object.entries(met).filter(([, n]) => n < ENOUGH)
+    expect(rare).toEqual([])
+    for (const name of SAYING_NAMES) {
+      expect(
+        Object.keys(met).some((m) => m.startsWith(name)),
+        name,
+      ).toBe(true)
+      expect(met[`broken: ${name}`] ?? 0, name).toBeGreaterThanOrEqual(ENOUGH)
+    }
+  })
+})

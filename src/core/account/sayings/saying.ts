@@ -1,0 +1,28 @@
+import type { FactContext, Stage } from '../facts'
+import type { Phase, Theme } from '../draft/grouped'
+
+/** What sayings of one family tell of: of it exactly one is told, where anything of it happened. */
+export type Family =
+  | 'titles read'
+  | 'who read titles'
+  | 'questions of titles'
+  | 'order of titles'
+  | 'texts read'
+  | 'who read texts'
+
+/** One thing that is told of a review: whether, and what of it. Its words stand in `words`, its meaning in `meanings`. */
+export interface Saying<Found> {
+  family: Family
+  place: { theme: Theme; phase: Phase; stage: Stage }
+  /** It stays in the short form. */
+  core?: true
+  finds: {
+    /** Conditions by name; it is told where all of them hold. */
+    when: Readonly<Record<string, (c: FactContext) => boolean>>
+    /** What words need to know; asked only where all conditions hold. */
+    found: (c: FactContext) => Found
+  }
+}
+
+/** Ties the conditions of a saying and what it finds together. */
+export const saying = <Found>(of: Saying<Found>): Saying<Found> => of

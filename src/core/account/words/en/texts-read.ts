@@ -1,0 +1,59 @@
+import { listed } from '../../../base'
+import { are, were, type Say } from '../../draft/say/speaker'
+import type { FactContext } from '../../facts'
+import type { FoundOf } from '../../sayings'
+import { readersOfAny } from '../../sayings/who-read'
+import type { Words } from './words'
+
+type Found = FoundOf<'texts-read'>
+
+/** So many reasons are told by name where there are more. */
+const NAMED = 3
+
+/** All reasons with their numbers, or the most frequent and the rest together: they sum to what was set aside. */
+function reasonsTold(all: Found['reasons']): string[] {
+  // A reason with signs that have a meaning in a document is counted, and not told.
+  const tellable = all.filter((r) => !/[{}*]/.test(r.reason))
+  const named = tellable.length === all.length && all.length <= NAMED + 1 ? all : tellable.slice(0, NAMED)
+  const told = named.map((r) => (r.reason === 'none' ? '{out.none}' : `{out.for:${r.reason}}`))
+  return named.length < all.length ? [...told, `{out.others:${named.map((r) => r.reason).join('\n')}}`] : told
+}
+
+const told = (
+  { out, open, toSettle, noText, included, reasons, finished }: Found,
+  say: Say,
+  context: FactContext,
+  short: boolean,
+): string[] => {
+  const so = finished ? '' : 'so far '
+  const why = short ? [] : reasonsTold(reasons)
+  const parts = [
+    out
+      ? `{close.out} ${were(out)} set aside${why.length ? ` (${why.join(', ')})` : ''}`
+      : 'none was set aside',
+    ...(open ? [`{close.open} ${were(open)} left open`] : []),
+    ...(toSettle ? [`{close.toSettle} ${are(toSettle)} to be settled`] : []),
+    included
+      ? `{close.in} ${finished ? 'remained' : included === 1 ? 'remains' : 'remain'}`
+      : `none ${finished ? 'remained' : 'remains'}`,
+  ]
+  const read = out + open + toSettle + included
+  const all = noText === read
+  const [have, were_] = read === 1 ? ['has', 'was'] : ['have', 'were']
+  const bare = noText ? ` (${all ? '' : '{texts.noText} of them '}without a text noted)` : ''
+  const given = `Reading {texts.read} in full${bare} ${so ? 'has so far given' : 'gave'} this: ${listed(parts)}.`
+  const passive = [
+    `Of {texts.read} that ${so ? `${have} so far been read` : `${were_} read`} in full${bare}, ${listed(parts)}.`,
+    given,
+  ]
+  if (context.review.account.voice === 'I' && readersOfAny(context) > 1) return passive
+  return say(
+    [`Of {texts.read} that we ${so ? 'have so far read' : 'read'} in full${bare}, ${listed(parts)}.`, given],
+    passive,
+  )
+}
+
+export const textsRead: Words<Found> = {
+  says: (found, say, context) => told(found, say, context, false),
+  short: (found, say, context) => told(found, say, context, true),
+}
