@@ -79,7 +79,9 @@ test('the whole way is walked with the keyboard alone, from an empty shelf to th
     await keys(page, 'd')
     await page.getByRole('menuitem', { name: /^Fernhollow/ }).press('Enter')
     await expect(page.locator('.source').filter({ hasText: 'Fernhollow' })).toBeVisible()
-    await expect(pane(page)).toContainText('to keep to work published from 2017 to 2026')
+    await expect(pane(page)).toContainText(
+      'to limit the database searches to work published from 2017 to 2026',
+    )
   })
 
   await test.step('Terms: a word, and a heading that is offered for what stands in the box now', async () => {

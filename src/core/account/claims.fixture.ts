@@ -173,20 +173,20 @@ export function untrueClaims(
           .some((c) => (m[1] ?? m[2])!.toLowerCase().includes(c.name.toLowerCase())),
     ],
     [
-      /^(?:We plan to keep to|The searches are to keep to) (.*)\.$/,
+      /^(?:We plan to limit the database searches to|The database searches are to be limited to|In the databases, searches are to be limited to) (.*)\.$/,
       (m) =>
         limitsIn(m[1]!) !== undefined &&
         (!searched.length || searched.some((d) => !current(d.id, final(d.id)))),
     ],
     [
-      /^(?:We kept to|The searches kept to) (.*)\.$/,
+      /^(?:We limited the database searches to|The database searches were limited to|In the databases, searches were limited to) (.*)\.$/,
       (m) => (limitsIn(m[1]!) ?? ['none']).every((id) => id !== 'none' && keptEverywhere(id)),
     ],
     [
-      /^Only (.*) (counted|will count), because (.*)\.$/,
+      /^They (were also|will also be) limited to (.*), because (.*)\.$/,
       (m) => {
-        const id = limitOf(m[1]!)?.id
-        return id !== undefined && reasonGiven(m[3]) && (m[2] === 'will count' || keptEverywhere(id))
+        const id = limitOf(m[2]!)?.id
+        return id !== undefined && reasonGiven(m[3]) && (m[1] === 'will also be' || keptEverywhere(id))
       },
     ],
     [

@@ -64,7 +64,7 @@ it('has a checker that finds untrue sentences: it is no use otherwise', () => {
   const { entries } = journal(drawn!)
   const untrue = [
     'Nine known items that were named before searching served as a test.',
-    'We kept to work published from 1990 to 1991.',
+    'We limited the database searches to work published from 1990 to 1991.',
     'We searched nine databases (Table 1): A, B and C.',
     'In all, 77 records came in.',
     'Beyond databases we asked nobody in particular.',

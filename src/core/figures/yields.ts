@@ -2,13 +2,16 @@ import { buildIndex } from '../engine'
 import { layColumns, toDocument, WorkList, type AskedWorks, type ListedWork } from '../records'
 import { termsInUse, type Review } from '../review'
 
-/** What is asked of the list of works for each term in use that a work can hold: words, or a heading itself. */
+/**
+ * What is asked of the list of works for each term in use that a work can hold: words in title, abstract and keywords, as
+ * databases are asked for them, or a heading itself.
+ */
 export function termAsks(review: Review): { id: string; ask: AskedWorks }[] {
   return termsInUse(review).flatMap((t): { id: string; ask: AskedWorks }[] =>
     t.kind === 'heading'
       ? [{ id: t.id, ask: { chosen: { heading: [t.expression] } } }]
       : t.kind === 'text'
-        ? [{ id: t.id, ask: { words: t.expression } }]
+        ? [{ id: t.id, ask: { words: `text: (${t.expression})` } }]
         : [],
   )
 }

@@ -42,6 +42,7 @@ export function groupAll(context: FactContext, { order, length }: Telling): Grou
   if (length === 'full') return told
   const full = told.some((g) => g.tells === 'saying' && g.saying === 'texts-read')
   const how = told.some((g) => g.tells === 'ways')
+  const lacking = told.some((g) => g.tells === 'no limit' || g.tells === 'stood in')
   const ways = told.filter((g): g is GroupedOf<'other way'> => g.tells === 'other way' && g.done)
   const protocol = told.some((g) => g.tells === 'protocol')
   const departed = told.find((g): g is GroupedOf<'departed'> => g.tells === 'departed')
@@ -55,6 +56,7 @@ export function groupAll(context: FactContext, { order, length }: Telling): Grou
     if (g.tells === 'departed' && protocol) return []
     if (g.tells === 'protocol')
       return [g.begun ? { ...g, points: departed?.points ?? 0 } : { ...g, registered: false }]
+    if (g.tells === 'limits' && lacking) return [{ ...g, ...inShort(g), partly: true } as Grouped]
     if (g.tells !== 'other way' || !g.done || ways.length < 2) return [inShort(g)]
     if (g !== ways[0]) return []
     const { theme, phase, stage } = g

@@ -88,7 +88,12 @@ export type Grouped =
       found?: { found: number; of: number }
     })
   | (Told<'found'> & { found: number; of: number })
-  | (Told<'limits'> & { limits: ReasonedLimit[]; how: 'kept' | 'planned' | 'dropped' })
+  | (Told<'limits'> & {
+      limits: ReasonedLimit[]
+      how: 'kept' | 'planned' | 'dropped'
+      /** In short: some databases lack one of them, or have something that stands in for it. */
+      partly?: true
+    })
   | (Told<'limit in some'> & { limit: ReasonedLimit; sourceIds: string[] })
   | (Told<'no limit'> & { kinds: Alike<LimitValue['kind'][]>[] })
   | (Told<'stood in'> & { kind: LimitValue['kind']; by: Alike<string>[] })

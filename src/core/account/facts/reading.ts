@@ -46,6 +46,10 @@ export const READING = {
   ),
   'shown.in': counted(thousands, (r, of) => r.order === of, 'works first ruled in this order'),
   'shown.unknown': counted(works, (r) => r.order === undefined, 'works whose order is not known'),
+  'broad.undecided': (c) => {
+    const { open, toSettle } = passSums(c.figures)
+    return { text: thousands(open + toSettle), stage: 'selection', from: 'works left open or to settle' }
+  },
   'out.none': (c) => {
     const none = passSums(c.figures).outReasons.find((r) => r.reason === 'none')
     return {

@@ -8,13 +8,16 @@ const NAMED_BY_YIELD = 9
 /** Up to so many are named all. */
 export const NAMED_ALL = 12
 
-/** The words that a section names: all of few; of many those that found most, the same number of each concept first. */
+/** The words that a section names: all of few; of many those that most works hold, of concepts that are asked for. */
 function mostOf({ review, yields }: FactContext, count: number): string[] {
   const used = termsInUse(review).filter((t) => t.kind !== 'class')
   const said = (t: Term): string => t.named?.name ?? t.expression.replace(/"/g, '')
   const unique = (terms: readonly Term[]): string[] => [...new Set(terms.map(said))]
   if (used.length <= NAMED_ALL) return unique(used)
-  const words = used.filter((t) => t.kind === 'text')
+  // A concept that the joined lines do not ask for found nothing by its words.
+  const enough = new Set(review.alternatives.flatMap((a) => a.conceptIds))
+  const asked = new Set(review.concepts.filter((k) => k.essential || enough.has(k.id)).map((k) => k.id))
+  const words = used.filter((t) => t.kind === 'text' && (!asked.size || asked.has(t.conceptId)))
   const from = words.length ? words : used
   const best = [...from].sort((a, b) => (yields?.get(b.id) ?? 0) - (yields?.get(a.id) ?? 0))
   return unique(best).slice(0, count)

@@ -11,11 +11,13 @@ function titlesRead(read: TitlesRead, deeds: Deeds): boolean {
     works.length > 0 &&
     read.read === works.length &&
     (read.of === undefined ? left === 0 : read.of === deeds.works.length && left > 0) &&
-    read.left === left &&
+    (read.left === undefined || read.left === left) &&
     read.kept === has(deeds, works, 'broad', 'in') &&
     read.out === has(deeds, works, 'broad', 'out') &&
-    read.open === has(deeds, works, 'broad', 'unsure') &&
-    read.toSettle === has(deeds, works, 'broad', 'to settle')
+    (read.undecided === undefined
+      ? read.open === has(deeds, works, 'broad', 'unsure') &&
+        read.toSettle === has(deeds, works, 'broad', 'to settle')
+      : read.undecided === has(deeds, works, 'broad', 'unsure') + has(deeds, works, 'broad', 'to settle'))
   )
 }
 

@@ -94,14 +94,14 @@ export const WORDS = {
         : ''
     const which =
       byYield && count > MOST_TERMS
-        ? 'The words that found most were'
+        ? 'The words held by the most works, in title, abstract or keywords, are'
         : count > MOST_TERMS
           ? 'Among the words are'
           : 'The terms are'
     if (few && count > MOST_TERMS)
-      return [
-        `${which} {terms.few}${appendix ? '; the supplement has all {terms.count} and the strategies' : ''}.`,
-      ]
+      return appendix
+        ? ['The supplement has all {terms.count} and the strategies.']
+        : ['Among the words are {terms.few}.']
     return [
       `${which} {terms.most}${listedIn}.`,
       `As terms ${appendix ? 'were taken' : 'serve'}${count > MOST_TERMS ? ', among others,' : ''} {terms.most}${listedIn}.`,
@@ -164,7 +164,7 @@ export const WORDS = {
         ? 'None of the known items was among them.'
         : `Of the known items, {known.found} ${were(found)} among them.`,
   ],
-  limits: ({ limits, how }: GroupedOf<'limits'>, say: Say) => {
+  limits: ({ limits, how, partly }: GroupedOf<'limits'>, say: Say) => {
     if (how === 'dropped')
       return [
         `A limit to ${listed(limits.map(subject))} was planned${limits.length === 1 ? commaBecause(limits[0]!.reason) : ''}; no search was limited so.`,
@@ -183,19 +183,26 @@ export const WORDS = {
       ? ` ${tail
           .map(
             (l, n) =>
-              `${n ? 'only' : 'Only'} ${subject(l)} ${how === 'kept' ? 'counted' : 'will count'}, ${because(l.reason)}`,
+              `${n ? 'they' : 'They'} ${how === 'kept' ? 'were also' : 'will also be'} limited to ${subject(l)}, ${because(l.reason)}`,
           )
           .join('; ')}.`
       : ''
-    const all = (verb: string): string => `${verb} ${first}.${more}${own}`
+    const where = partly ? ', where they allow it' : ''
+    const all = (verb: string): string => `${verb} ${first}${where}.${more}${own}`
     return how === 'kept'
       ? say(
-          [all('We kept to'), all('The searches kept to')],
-          [all('The searches kept to'), all('Every search kept to')],
+          [all('We limited the database searches to'), all('The database searches were limited to')],
+          [all('The database searches were limited to'), all('In the databases, searches were limited to')],
         )
       : say(
-          [all('We plan to keep to'), all('The searches are to keep to')],
-          [all('The searches are to keep to'), all('Every search is to keep to')],
+          [
+            all('We plan to limit the database searches to'),
+            all('The database searches are to be limited to'),
+          ],
+          [
+            all('The database searches are to be limited to'),
+            all('In the databases, searches are to be limited to'),
+          ],
         )
   },
   'limit in some': ({ limit, sourceIds }: GroupedOf<'limit in some'>, say: Say) => {

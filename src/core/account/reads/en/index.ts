@@ -9,7 +9,10 @@ export interface TitlesRead {
   out: number
   open: number
   toSettle: number
-  left: number
+  /** In short: open and to settle together. */
+  undecided?: number
+  /** Absent in short: how many are left follows from the whole. */
+  left?: number
 }
 export interface TextsRead {
   read: number
@@ -58,6 +61,7 @@ const TITLES = {
   out: / (?:was|were) set aside$/,
   open: / (?:(?:is|are|was|were) left )?open$/,
   toSettle: / (?:is to be settled|are to be settled|to settle)$/,
+  undecided: / undecided$/,
   left: / (?:unread|(?:is|are) still to be read)$/,
 }
 
@@ -77,7 +81,8 @@ function titlesRead(sentence: string): TitlesRead | undefined {
     out: all.out ?? 0,
     open: all.open ?? 0,
     toSettle: all.toSettle ?? 0,
-    left: all.left ?? 0,
+    ...(all.undecided === undefined ? {} : { undecided: all.undecided }),
+    ...(all.left === undefined ? {} : { left: all.left }),
   }
 }
 
@@ -90,7 +95,7 @@ const TEXTS = {
 
 function textsRead(sentence: string): TextsRead | undefined {
   const m =
-    /^(?:Of|Reading) ([\d,]+) works?(?: that (?:we|I)? ?(?:ha(?:ve|s) so far (?:been )?read|(?:were|was) read|read))? in full(?: \((?:([\d,]+) of them )?(without a text noted)\))?(?:,| (?:has so far given|gave) this:) (.*)\.$/.exec(
+    /^(?:Of|Reading) ([\d,]+) works?(?: that (?:we|I)? ?(?:ha(?:ve|s) so far (?:been )?read|(?:were|was) read|read)| read)? in full(?: so far)?(?: \((?:([\d,]+) of them )?(without a text noted)\))?(?:,| (?:has so far given|gave) this:) (.*)\.$/.exec(
       sentence,
     )
   const read = numberIn(m?.[1])

@@ -46,6 +46,7 @@ const told = (
     `Of {texts.read} that ${so ? `${have} so far been read` : `${were_} read`} in full${bare}, ${listed(parts)}.`,
     given,
   ]
+  if (short) return [`Of {texts.read} read in full${so && ' so far'}${bare}, ${listed(parts)}.`, given]
   if (context.review.account.voice === 'I' && readersOfAny(context) > 1) return passive
   return say(
     [`Of {texts.read} that we ${so ? 'have so far read' : 'read'} in full${bare}, ${listed(parts)}.`, given],

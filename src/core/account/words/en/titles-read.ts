@@ -22,11 +22,7 @@ const told = (
     ...(open ? [`{broad.unsure} ${now(open)} left open`] : []),
     ...(toSettle ? [`{broad.toSettle} ${are(toSettle)} to be settled`] : []),
   ]
-  const waiting = [
-    ...(open ? ['{broad.unsure} open'] : []),
-    ...(toSettle ? ['{broad.toSettle} to settle'] : []),
-    ...(left ? ['{broad.left} unread'] : []),
-  ]
+  const waiting = open || toSettle ? ['{broad.undecided} undecided'] : []
   const rest = left ? `; {broad.left} ${are(left)} still to be read` : ''
   const came = short ? `: ${[...kept, ...waiting].join(', ')}.` : `: ${listed([...kept, ...parts])}${rest}.`
   const of = left ? '{broad.ruled} of {works}' : '{broad.read}'
