@@ -63,6 +63,10 @@ export class DemoSelection {
     this.texts()
     diary.nextMorning()
     this.close()
+    diary.do('departure.explain', {
+      key: 'readers',
+      reason: 'a second person had time for the first sixty works alone',
+    })
   }
 
   /** What the two saw differently showed where a question was not clear: a departure from the protocol, with its reason. */

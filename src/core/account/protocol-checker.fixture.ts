@@ -1,5 +1,6 @@
 /** The slow checker of what is said of the protocol: it reads the journal's deeds only, and shares no code with the account. */
 import { stateOf, type CheckedEntry } from './journal-state.fixture'
+import { Deeds } from './meanings'
 import type { Patterns } from './selection-checker.fixture'
 
 export const DAY = '(\\d+) (\\w+) (\\d{4})'
@@ -42,19 +43,45 @@ export function protocolPatterns(
     const where = registration && `${registration.place} (${registration.number})`
     return m[0].includes('registered') ? where !== undefined && m[0].includes(where) : !registration
   }
+  const differing = (a: number, b: number): string[] => {
+    const [was, is] = [planAt(entries, a), planAt(entries, b)]
+    return [...new Set([...was.keys(), ...is.keys()])].filter((k) => was.get(k) !== is.get(k))
+  }
+  /** What an amendment took in when it had been acted on already: changed, then something run or ruled, then amended. */
+  const amendedLate = (): number =>
+    freezing.slice(1).reduce((sum, amended, n) => {
+      const before = freezing[n]!
+      return (
+        sum +
+        differing(before.seq, amended.seq).filter((key) => {
+          const changed = entries.findLast(
+            (e) =>
+              e.seq > before.seq &&
+              e.seq < amended.seq &&
+              planAt(entries, e.seq - 1).get(key) !== planAt(entries, e.seq).get(key),
+          )
+          return (
+            changed &&
+            entries.some(
+              (e) => e.seq > changed.seq && e.seq < amended.seq && /^(?:run|ruling)\./.test(e.kind),
+            )
+          )
+        }).length
+      )
+    }, 0)
+  /** Titles and abstracts that fewer read than the protocol has it, where the reading is over or was acted on. */
+  const fewer = (planned: number): number => {
+    const deeds = new Deeds(entries as never)
+    const counted = deeds.counted('broad')
+    const over = deeds.works.every((w) => deeds.stands(w, 'broad').verdict !== 'left')
+    if (!counted.length || !(over || deeds.counted('close').length)) return 0
+    return counted.some((w) => deeds.readers(w, 'broad').length < planned) ? 1 : 0
+  }
   const points = (): number[] => {
     const last = freezing.at(-1)
     if (!last) return []
-    const [was, is] = [planAt(entries, last.seq), planAt(entries, Infinity)]
-    const n = [...new Set([...was.keys(), ...is.keys()])].filter((k) => was.get(k) !== is.get(k)).length
-    const readers = new Set(
-      entries.flatMap((e) => {
-        const p = e.payload as { pass?: string; reader?: string }
-        return e.kind.startsWith('ruling.') && p.pass === 'broad' ? [p.reader] : []
-      }),
-    )
-    // How many read is a matter of its own where the reading is over.
-    return readers.size && readers.size !== (last.payload as { readers: number }).readers ? [n, n + 1] : [n]
+    const { readers } = last.payload as { readers: number }
+    return [amendedLate() + differing(last.seq, Infinity).length + fewer(readers)]
   }
   const because = '(?:, because (.*))?'
   return [

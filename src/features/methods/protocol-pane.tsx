@@ -35,11 +35,11 @@ export function ProtocolPane({ context }: { context: FactContext }) {
             : 'Departures'}
         </h2>
         {found.length ? (
-          found.map((d) => <DepartureRow key={d.key} departure={d} />)
+          found.map((d) => <DepartureRow key={`${d.key} ${d.amended ?? ''}`} departure={d} />)
         ) : (
           <p className="sub">None: plan and reading are as they were frozen.</p>
         )}
-        {found.length > 0 && <Amend readers={inForce.readers} />}
+        {found.some((d) => !d.amended) && <Amend readers={inForce.readers} />}
       </section>
       <Registration context={context} />
       <TreeView tree={tree} />
@@ -98,7 +98,13 @@ function DepartureRow({ departure }: { departure: Departure }) {
     <div className="departure">
       <p>
         {differenceWords(departure)}
-        {at && <span className="sub"> · {dateWords(at)}</span>}
+        {at && (
+          <span className="sub">
+            {' · '}
+            {dateWords(at)}
+            {departure.amended && `; the protocol was amended for it on ${dateWords(departure.amended)}`}
+          </span>
+        )}
       </p>
       <input
         key={reason}

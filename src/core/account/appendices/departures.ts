@@ -37,7 +37,9 @@ export function departuresAppendix(c: AppendixContext): Block[] {
             head,
             rows: found.map((d) => [
               cell(d.at ? dateWords(d.at) : ''),
-              cell(differenceWords(d)),
+              cell(
+                `${differenceWords(d)}${d.amended ? ` (the protocol was amended for it on ${dateWords(d.amended)})` : ''}`,
+              ),
               cell(d.reason || 'no reason given'),
             ]),
           } satisfies Block,
