@@ -109,6 +109,12 @@ const step: fc.Arbitrary<Command[]> = fc.oneof(
   ),
   one(
     fc
+      .tuple(recordId, recordId)
+      .filter(([a, b]) => a !== b)
+      .map(([a, b]) => ({ kind: 'pair.part', payload: { a, b } })),
+  ),
+  one(
+    fc
       .tuple(pass, fc.constantFrom(...SELECTION_RULES))
       .map(([p, rule]) => ({ kind: 'selection.rule', payload: { pass: p, rule } })),
   ),
@@ -145,6 +151,10 @@ export const readings = fc.record({
     fc.array(through, { maxLength: 2 }),
     fc.array(together, { minLength: 1, maxLength: 1 }),
   ),
+  /** The rules told records apart before anything was done. */
+  rules: fc.boolean(),
+  /** What was brought in is taken out again in the end. */
+  removed: fc.nat(19).map((n) => n === 19),
   steps: fc.array(step, { minLength: 2, maxLength: 9 }),
   voice: fc.constantFrom('we' as const, 'I' as const, 'passive' as const),
   order: fc.constantFrom('theme' as const, 'time' as const),
@@ -169,6 +179,8 @@ export const readingJournal = ({
   alone,
   question,
   ordered,
+  rules,
+  removed,
   first,
   steps,
   voice,
@@ -184,6 +196,9 @@ export const readingJournal = ({
       kind: 'records.import',
       payload: { id: 'i', sourceId: 's', digest: 'a'.repeat(64), count: WORKS, at: '2026-04-01T08:00:00Z' },
     },
+    ...(rules
+      ? [{ kind: 'partition.set', payload: { rules: 1, imports: ['i'], digest: 'b'.repeat(64) } }]
+      : []),
     ...(question
       ? [{ kind: 'criterion.set', payload: { id: 'q0', text: 'Was it loud?', sense: 'in', pass: 'broad' } }]
       : []),
@@ -195,6 +210,7 @@ export const readingJournal = ({
           ? ({ ...c, payload: { ...(c.payload as object), reader: 'p-1' } } as Command)
           : c,
       ),
+    ...(removed ? [{ kind: 'import.remove', payload: { id: 'i' } }] : []),
   ] as Command[])
 
 /** What an account of such a journal is read from. */

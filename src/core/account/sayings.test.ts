@@ -78,6 +78,12 @@ const variantOf = (name: SayingName, sentence: string): string =>
 const BREAKS: Readonly<
   Record<SayingName, (entries: readonly Entry[], c: FactContext) => Command[] | undefined>
 > = {
+  duplicates: (_e, c) => {
+    const known = new Set(c.review.decisions.map((d) => [d.a, d.b].sort().join()))
+    const pairs = ids.flatMap((a) => ids.filter((b) => a < b).map((b) => ({ a, b })))
+    const fresh = pairs.find(({ a, b }) => !known.has(`${a},${b}`))
+    return fresh && [{ kind: 'pair.part', payload: fresh }]
+  },
   'titles-read': (_e, c) => rule(c, 'broad', (id) => !readBy(c, id, 'broad').length, 'p-1'),
   'titles-who': (_e, c) => rule(c, 'broad', (id) => readBy(c, id, 'broad').length > 0, 'p-9'),
   'titles-asked': (_e, c) => {

@@ -50,6 +50,17 @@ export const READING = {
     const { open, toSettle } = passSums(c.figures)
     return { text: thousands(open + toSettle), stage: 'selection', from: 'works left open or to settle' }
   },
+  'duplicates.rules': ({ review }) => ({
+    text: review.partition ? `version ${review.partition.rules}` : MISSING,
+    missing: !review.partition,
+    stage: 'records',
+    from: 'the rules by which records were told apart',
+  }),
+  'duplicates.byHand': ({ figures }) => ({
+    text: plural(figures.settledByHand, 'pair'),
+    stage: 'records',
+    from: 'pairs of records that were judged by hand',
+  }),
   'out.none': (c) => {
     const none = passSums(c.figures).outReasons.find((r) => r.reason === 'none')
     return {

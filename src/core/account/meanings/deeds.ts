@@ -40,8 +40,9 @@ export class Deeds {
 
   /** Every record that was brought in. */
   get works(): string[] {
+    const gone = new Set(this.of('import.remove').map((i) => i.id))
     return this.of('records.import').flatMap((i) =>
-      Array.from({ length: i.count as number }, (_, n) => `${i.id as string}/${n + 1}`),
+      gone.has(i.id) ? [] : Array.from({ length: i.count as number }, (_, n) => `${i.id as string}/${n + 1}`),
     )
   }
 

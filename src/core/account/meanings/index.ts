@@ -1,4 +1,4 @@
-import type { Asked, ReadByMany, Reads, Shown, TextsRead, TitlesRead } from '../reads/en'
+import type { Asked, Duplicates, ReadByMany, Reads, Shown, TextsRead, TitlesRead } from '../reads/en'
 import { Deeds, type Deed } from './deeds'
 
 const has = (deeds: Deeds, works: readonly string[], pass: 'broad' | 'close', verdict: string): number =>
@@ -123,7 +123,20 @@ function textsRead(read: TextsRead, deeds: Deeds): boolean {
   )
 }
 
+function duplicates(read: Duplicates, deeds: Deeds): boolean {
+  const pairs = new Set(
+    [...deeds.of('pair.join'), ...deeds.of('pair.part')].map((p) => [p.a, p.b].map(String).sort().join(' ')),
+  )
+  return (
+    deeds.works.length > 0 &&
+    read.rules === deeds.of('partition.set').at(-1)?.rules &&
+    read.byHand === pairs.size &&
+    (read.rules !== undefined || pairs.size > 0)
+  )
+}
+
 const MEANINGS: { readonly [N in keyof Reads]: (read: Reads[N], deeds: Deeds) => boolean } = {
+  duplicates,
   'titles-read': titlesRead,
   'titles-who': (read, deeds) => whoRead(read, deeds, 'broad'),
   'titles-asked': titlesAsked,

@@ -1,5 +1,6 @@
 import type { FactContext } from '../facts'
 import type { Saying } from './saying'
+import { duplicates } from './duplicates'
 import { textsRead } from './texts-read'
 import { textsWho } from './texts-who'
 import { titlesAsked } from './titles-asked'
@@ -9,6 +10,7 @@ import { titlesWho } from './titles-who'
 
 /** Everything that is told in this way, by its name, in the order in which a part tells it. */
 export const SAYINGS = {
+  duplicates,
   'titles-read': titlesRead,
   'titles-who': titlesWho,
   'titles-order': titlesOrder,

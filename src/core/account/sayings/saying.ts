@@ -3,6 +3,7 @@ import type { Phase, Theme } from '../draft/grouped'
 
 /** What sayings of one family tell of: of it exactly one is told, where anything of it happened. */
 export type Family =
+  | 'duplicates'
   | 'titles read'
   | 'who read titles'
   | 'questions of titles'

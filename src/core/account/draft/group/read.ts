@@ -28,6 +28,10 @@ export function screening(claims: readonly Claim[], sayings: readonly ToldSaying
       merged: ofKind(claims, 'Merged').length > 0,
       once: ofKind(claims, 'FoundOnce').length > 0,
     })),
+    ...told(
+      sayings.filter((s) => s.saying === 'duplicates'),
+      'screened',
+    ),
     ...ofKind(claims, 'RemovedUnread').map(({ on, count, reasons }): Grouped => ({
       ...screened,
       tells: 'removed',
@@ -36,7 +40,10 @@ export function screening(claims: readonly Claim[], sayings: readonly ToldSaying
       count,
       reasons,
     })),
-    ...told(sayings, 'screened'),
+    ...told(
+      sayings.filter((s) => s.saying !== 'duplicates'),
+      'screened',
+    ),
     ...ofKind(claims, 'Agreed').map(({ on, pairs, kappa, interval }): Grouped => ({
       ...screened,
       tells: 'agreed',

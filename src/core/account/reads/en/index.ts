@@ -29,6 +29,10 @@ export interface Asked {
   others: number
   notNoted: number
 }
+export interface Duplicates {
+  rules?: number
+  byHand: number
+}
 export interface Shown {
   orders: { order: string; works?: number }[]
   unknown: number
@@ -36,6 +40,7 @@ export interface Shown {
 
 /** What each printed sentence says, taken apart; undefined: it is another sentence. */
 export interface Reads {
+  duplicates: Duplicates
   'titles-read': TitlesRead
   'titles-who': ReadByMany[]
   'titles-asked': Asked
@@ -166,8 +171,18 @@ function titlesOrder(sentence: string): Shown | undefined {
   return { orders, unknown: numberIn(m[2]) ?? 0 }
 }
 
+function duplicates(sentence: string): Duplicates | undefined {
+  const m =
+    /^(?:Duplicates were looked for by hand: |By hand duplicates were looked for: |(?:Duplicates were looked for by|By) the rules of Luvren \(version (\d+)\)(?: duplicates were looked for)?(?:, and )?)(?:([\d,]+) pairs? (?:was|were) judged by hand)?\.$/.exec(
+      sentence,
+    )
+  const rules = numberIn(m?.[1])
+  return m ? { ...(rules === undefined ? {} : { rules }), byHand: numberIn(m[2]) ?? 0 } : undefined
+}
+
 /** Takes printed sentences apart, in every voice, order and length; written apart from the words that make them. */
 export const READS: { readonly [N in SayingName]: (sentence: string) => Reads[N] | undefined } = {
+  duplicates,
   'titles-read': titlesRead,
   'titles-who': (s) => whoRead(s, 'titles'),
   'titles-asked': titlesAsked,
