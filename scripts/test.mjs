@@ -27,11 +27,11 @@ const lanes = await Promise.all([
     () => buildDataStep(),
     // Types are checked in the other lane, of the tests too.
     () => buildAppStep({ LUVREN_TYPES_CHECKED: '1' }),
+    () => step('Direction of imports', bin('depcruise'), ['--config', '.dependency-cruiser.cjs', 'src']),
   ),
   lane(
     () => step('Format', bin('prettier'), ['--check', '--log-level', 'warn', '.']),
     () => step('Types', bin('tsc'), ['--noEmit']),
-    () => step('Direction of imports', bin('depcruise'), ['--config', '.dependency-cruiser.cjs', 'src']),
     () => step('Lint', bin('eslint'), ['.']),
   ),
 ])

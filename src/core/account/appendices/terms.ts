@@ -1,4 +1,5 @@
 import { thousands } from '../../base'
+import type { Term } from '../../review'
 import { termWords } from '../documents/grid'
 import { cell, type Block } from '../documents/tree'
 import { text } from '../document'
@@ -6,6 +7,12 @@ import { nameOf } from '../facts/fact'
 import type { AppendixContext } from './context'
 
 const KINDS = { text: 'word', heading: 'heading', named: 'name', class: 'code' } as const
+
+/** How many works hold a term: a word in title, abstract or keywords; a heading itself, and not its narrower ones. */
+const held = (works: number | undefined, { kind, withNarrower }: Term): string =>
+  works === undefined
+    ? '–'
+    : `${thousands(works)}${kind === 'heading' && withNarrower ? ', the heading itself' : ''}`
 
 /** A: every term by concept, with where it came from, how many works hold it, and why it was dropped if it was. */
 export function termsAppendix(c: AppendixContext): Block[] {
@@ -23,7 +30,7 @@ export function termsAppendix(c: AppendixContext): Block[] {
           cell(KINDS[t.kind]),
           cell(t.sourceId === 'all' ? 'every source' : nameOf(c, t.sourceId)),
           cell(t.from ? `${t.origin}: ${t.from}` : t.origin),
-          ...(yields ? [cell(yields.has(t.id) ? thousands(yields.get(t.id)!) : '–')] : []),
+          ...(yields ? [cell(held(yields.get(t.id), t))] : []),
           cell(t.reason ? `${t.status}: ${t.reason}` : t.status),
         ]),
         mono: [0],

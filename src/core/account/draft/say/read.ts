@@ -69,7 +69,10 @@ export const READ = {
         `Of {settled.of} that readers saw differently, {settled.n} ${were(some)} settled${by}; ${others}.`,
         `{^settled.n} of {settled.of} that readers saw differently ${were(some)} settled${by}, and ${others}.`,
       ]
-    return [`What they saw differently was settled${by}.`, `Differences were settled${by}.`]
+    return [
+      `What readers saw differently was settled${by}.`,
+      `Differences between readers were settled${by}.`,
+    ]
   },
   sought: ({ notLooked, notHad, awaited }: GroupedOf<'sought'>, say: Say) => {
     const missed = notHad ? `; {texts.notHad} ${were(notHad)} not to be had` : ''
