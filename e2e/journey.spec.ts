@@ -81,7 +81,7 @@ test('a new review goes from the question to a methods section, with a reload in
   await nameReader(page, 'A. Quill')
   await page.keyboard.press('ArrowLeft')
   await page.keyboard.press('ArrowDown')
-  await expect(pane(page)).toContainText('1 went on to full text, 1 was set aside, 1 is open')
+  await expect(pane(page)).toContainText('1 went on to full text, 1 was set aside and 1 is left open')
   await page.keyboard.press('z')
   await expect(pane(page)).toContainText('titles and abstracts of 2 of')
 

@@ -82,7 +82,7 @@ test('five files of five formats become one list: settled, looked through, group
   })
   await test.step('what each source gave leads to its works', async () => {
     await page.keyboard.press('o')
-    await expect(page.getByRole('table')).toContainText('notes of earlier years')
+    await expect(page.locator('.overlap-table')).toContainText('notes of earlier years')
     await accessible(page, 'What each source gave', '.records')
     await page.getByRole('button', { name: /found in notes of earlier years alone/ }).click()
     await expect(page.locator('.works-shown')).toContainText('found in notes of earlier years alone')

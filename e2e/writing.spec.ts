@@ -105,12 +105,17 @@ test('a plan is frozen as a protocol, and what departs from it lists itself and 
   await expect(page.getByText('A question and a source are needed first')).toBeVisible()
   await openDemo(page, 'methods')
   await tab(page, /Protocol/)
-  await expect(page.getByText('The review departs from it in one point')).toBeVisible()
+  await expect(page.getByText('The review departs from it in two points')).toBeVisible()
   await accessible(page, 'Protocol', '.page')
   await page.getByText('amend the protocol instead').click()
   await page.getByLabel('Why the protocol is amended').fill('a question was not clear')
   await page.getByRole('button', { name: 'Amend', exact: true }).click()
-  await expect(page.getByText('None: plan and reading are as they were frozen.')).toBeVisible()
+  // What was acted on before stays a departure, with the reason that was first given.
+  await expect(page.getByText(/the protocol was amended for it on/)).toBeVisible()
+  await expect(page.getByText('The review departs from it in two points')).toBeVisible()
+  await expect(page.getByLabel('Why: question asked of each work')).toHaveValue(
+    'we disagreed on studies of mixed ages among the first sixty works',
+  )
   await tab(page, /Section/)
   await expect(page.getByText(/The protocol was amended once/)).toBeVisible()
 })
