@@ -1,18 +1,15 @@
 /** Random reviews in which several persons read: shares, changes of mind, bulk, settling, changed questions, orders. */
 import fc from 'fast-check'
-import { tell } from '../figures'
-import { emptyRecord } from '../records'
 import {
-  fold,
   nextEntry,
   READING_ORDERS,
   RETRIEVAL_STATES,
   SELECTION_RULES,
-  worksOf,
   type Command,
   type Entry,
 } from '../review'
 import type { FactContext } from './facts'
+import { contextOf } from './random-review.fixture'
 
 export const WORKS = 6
 const ids = Array.from({ length: WORKS }, (_, i) => `i/${i + 1}`)
@@ -214,16 +211,7 @@ export const readingJournal = ({
   ] as Command[])
 
 /** What an account of such a journal is read from. */
-export function readingContext(entries: readonly Entry[]): FactContext {
-  const { review } = fold(entries)
-  const records = ids.map((id) => emptyRecord(id, `Title ${id}`))
-  return {
-    review,
-    figures: tell(
-      review,
-      worksOf(review, () => records),
-    ).figures,
-    entries,
-    source: () => ({ release: 'release of September 2026', hasVocabulary: false }),
-  }
-}
+export const readingContext = (entries: readonly Entry[]): FactContext => ({
+  ...contextOf(entries, WORKS),
+  source: () => ({ release: 'release of September 2026', hasVocabulary: false }),
+})

@@ -37,7 +37,7 @@ export function asksAgain(ruling: Ruling, by: AskedBy | undefined): boolean {
 }
 
 /** Do two sets of questions differ? It is asked of each ruling after each key, so nothing is made for it. */
-function differ(a: AskedBy['wording'], b: AskedBy['wording']): boolean {
+export function differ(a: AskedBy['wording'], b: AskedBy['wording']): boolean {
   for (const id in a) if (a[id] !== b[id]) return true
   for (const id in b) if (!(id in a)) return true
   return false

@@ -1,11 +1,5 @@
-import {
-  questionsOf,
-  wordingOf,
-  type OrderTaken,
-  type PassName,
-  type ReadingOrder,
-  type Review,
-} from '../review'
+import type { OrderTaken, PassName, ReadingOrder, Review } from '../review'
+import { askedBy, differ } from './asks-again'
 import type { OwnRulings } from './standing'
 
 /** What rulings were made on: the questions as they stand, others, or it was not noted. */
@@ -32,11 +26,10 @@ export interface ReadAgainst {
   orders: readonly OrderTaken[]
 }
 
-export const readAgainst = (review: Of): ReadAgainst => {
-  const now = (pass: PassName): Record<string, string> =>
-    Object.fromEntries(questionsOf(review, pass).map((c) => [c.id, wordingOf(c)]))
-  return { wording: { broad: now('broad'), close: now('close') }, orders: review.orders ?? [] }
-}
+export const readAgainst = ({ criteria, orders = [] }: Of): ReadAgainst => ({
+  wording: { broad: askedBy({ criteria }, 'broad').wording, close: askedBy({ criteria }, 'close').wording },
+  orders,
+})
 
 /** The key under which a work counts in a pass; undefined where nobody read it there. */
 export function readKey(
@@ -60,12 +53,6 @@ export function readKey(
   }
   if (!readers.length) return undefined
   return JSON.stringify([pass, asked, order?.shown ?? '', ...readers.sort()])
-}
-
-function differ(a: Readonly<Record<string, string>>, b: Readonly<Record<string, string>>): boolean {
-  for (const id in a) if (a[id] !== b[id]) return true
-  for (const id in b) if (!(id in a)) return true
-  return false
 }
 
 /**

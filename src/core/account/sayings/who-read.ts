@@ -1,4 +1,5 @@
 import type { FactContext } from '../facts'
+import { passSums } from '../facts/selection'
 
 type PassName = 'broad' | 'close'
 
@@ -20,7 +21,8 @@ export function readAlike({ figures }: FactContext, pass: PassName): ReadAlike[]
     groups.set(readers.length, { ...group, works: group.works + count })
   }
   const read = [...groups.values()].reduce((n, g) => n + g.works, 0)
-  const unread = passed(figures, pass) - read
+  const { screened, assessed } = passSums(figures)
+  const unread = (pass === 'broad' ? screened : assessed) - read
   return [
     ...[...groups]
       .sort(([a], [b]) => b - a)
@@ -28,10 +30,6 @@ export function readAlike({ figures }: FactContext, pass: PassName): ReadAlike[]
     ...(unread > 0 ? [{ each: 0, among: 0, works: unread }] : []),
   ]
 }
-
-/** Works that count as read in a pass. */
-const passed = ({ flow }: FactContext['figures'], pass: PassName): number =>
-  flow.rounds.flatMap((r) => r.columns).reduce((n, c) => n + (pass === 'broad' ? c.screened : c.assessed), 0)
 
 /** Everybody who read in either pass. */
 export const readersOfAny = ({ figures: { read } }: FactContext): number =>
