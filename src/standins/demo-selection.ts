@@ -52,13 +52,7 @@ export class DemoSelection {
     diary.nextMorning()
     this.ask()
     this.follow(standins)
-    this.broad(
-      this.records
-        .works()
-        .works.filter((w) => this.placed().get(w.id) === 'unread')
-        .slice(0, -3),
-      true,
-    )
+    this.broad(this.at('unread').slice(0, -3), true)
     diary.nextMorning()
     this.texts()
     diary.nextMorning()

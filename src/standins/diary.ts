@@ -12,6 +12,7 @@ export class Diary {
   private time = Date.UTC(2026, 3, 13, 8, 12)
   private readonly random = new Random('demo diary')
   private ids = 0
+  private folded: { length: number; review: Review } | undefined
   /** Side journals that were taken in, by digest. */
   readonly sides = new Map<string, SideTaken>()
 
@@ -57,7 +58,14 @@ export class Diary {
     this.time = Date.UTC(year, month - 1, day, 8, 5)
   }
 
+  /** What all entries make. The same object until the next entry. */
   review(): Review {
-    return fold(this.entries, { side: (digest) => this.sides.get(digest) }).review
+    const { length } = this.entries
+    if (this.folded?.length !== length)
+      this.folded = {
+        length,
+        review: fold(this.entries, { side: (digest) => this.sides.get(digest) }).review,
+      }
+    return this.folded.review
   }
 }
