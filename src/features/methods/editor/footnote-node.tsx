@@ -19,8 +19,7 @@ export const FootnoteNode = Node.create({
 
 function FootnoteView({ node, editor, deleteNode, updateAttributes, selected }: ReactNodeViewProps) {
   const words = String(node.attrs.words)
-  // A new one has no words yet: they are asked for at once.
-  const [open, setOpen] = useState(!words)
+  const [open, setOpen] = useState(false)
   const close = (kept: string): void => {
     setOpen(false)
     if (!kept.trim()) deleteNode()
