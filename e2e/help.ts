@@ -18,10 +18,26 @@ const noteMessages = (context: BrowserContext): Promise<unknown> =>
     }).observe(document, { childList: true, subtree: true, characterData: true })
   })
 
+/** Notes down what the policy of the pages refuses and what they complain of; a test in which anything is fails. */
+export async function noteRefusals(context: BrowserContext): Promise<string[]> {
+  const refused: string[] = []
+  await context.exposeFunction('refusedHere', (what: string) => refused.push(what))
+  await context.addInitScript(() =>
+    document.addEventListener('securitypolicyviolation', (e) =>
+      (window as unknown as { refusedHere: (what: string) => void }).refusedHere(
+        `${e.violatedDirective}: ${e.blockedURI} ${e.sourceFile ?? ''}`,
+      ),
+    ),
+  )
+  return refused
+}
+
 export const test = base.extend({
   context: async ({ context }, hand) => {
     await noteMessages(context)
+    const refused = await noteRefusals(context)
     await hand(context)
+    expect(refused).toEqual([])
   },
 })
 
