@@ -36,6 +36,29 @@ export function untrueClaims(
   const idOf = (name: string): string => s.sources.find((x) => x.name === name)!.id
   const runsOf = (id: string): Run[] => s.runs.filter((r) => r.sourceId === id)
   const searched = databases.filter((d) => runsOf(d.id).length)
+  // What was run is told as it was run: of a line that was edited since, the lines as they stood at its last run.
+  for (const { id } of databases) {
+    const now = s.strategies[id] ?? []
+    const asks = (lines: Line[], line: Line): string => spelledOut(lines, lines.indexOf(line))
+    const ran = (line: Line | undefined): Run | undefined => runsOf(id).findLast((r) => r.lineId === line?.id)
+    const counting = ran(now.at(-1))
+    const then = counting && s.linesAt.get(counting.id)!
+    const whole =
+      counting && then && counting.asked !== asks(now, now.at(-1)!)
+        ? then.slice(0, then.findIndex((l) => l.id === counting.lineId) + 1)
+        : now
+    // To which concept a line belongs is no part of what was run.
+    const belongs = (line: Line): Line => {
+      const { conceptId: _then, ...was } = line
+      const conceptId = now.find((l) => l.id === line.id)?.conceptId
+      return conceptId === undefined ? was : { ...was, conceptId }
+    }
+    s.strategies[id] = whole.map((line) => {
+      const run = ran(line)
+      if (!run || run.asked === asks(whole, line)) return belongs(line)
+      return belongs(s.linesAt.get(run.id)!.find((l) => l.id === line.id)!)
+    })
+  }
   /** The run of a line as it stands: it asked then what the line asks now. */
   const current = (id: string, line: Line | undefined): Run | undefined => {
     const lines = s.strategies[id] ?? []

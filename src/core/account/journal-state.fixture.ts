@@ -35,11 +35,13 @@ export function stateOf(entries: readonly CheckedEntry[]) {
     return [...found.values()]
   }
   const strategies: Record<string, Line[]> = {}
-  for (const e of live)
-    if (e.kind === 'strategy.set') {
-      const p = e.payload as { sourceId: string; lines: Line[] }
-      strategies[p.sourceId] = p.lines
-    }
+  /** The lines of a source as they stood when a run was made, by the run. */
+  const linesAt = new Map<string, Line[]>()
+  for (const e of live) {
+    const p = e.payload as { id: string; sourceId: string; lines: Line[] }
+    if (e.kind === 'strategy.set') strategies[p.sourceId] = p.lines
+    if (e.kind === 'run.log') linesAt.set(p.id, strategies[p.sourceId] ?? [])
+  }
   const all = live.filter((e) => e.kind === 'run.log').map((e) => e.payload as never as Run)
   const corrected = new Set(all.map((r) => r.supersedes))
   return {
@@ -81,6 +83,7 @@ export function stateOf(entries: readonly CheckedEntry[]) {
       .map((e) => e.payload as never as { recordId: string; verdict: string; reader: string }),
     runs: all.filter((r) => !corrected.has(r.id)),
     strategies,
+    linesAt,
   }
 }
 

@@ -23,10 +23,20 @@ const verdict = fc.constantFrom('in' as const, 'in' as const, 'out' as const, 'u
 
 const ruling = (by: fc.Arbitrary<string>): fc.Arbitrary<Command> =>
   fc
-    .record({ recordId, pass, reader: by, verdict, reason: fc.constantFrom(...REASONS, undefined) })
-    .map(({ reason, ...p }) => ({
+    .record({
+      recordId,
+      pass,
+      reader: by,
+      verdict,
+      reason: fc.constantFrom(...REASONS, undefined),
+      question: fc.nat(3).map((n) => n === 3),
+    })
+    .map(({ reason, question: q, ...p }) => ({
       kind: 'ruling.set',
-      payload: { ...p, ...(p.verdict === 'out' && reason ? { reason } : {}) },
+      payload: {
+        ...p,
+        ...(p.verdict !== 'out' ? {} : q ? { criterionId: 'q0' } : reason ? { reason } : {}),
+      },
     }))
 
 /** A reader goes through all works, or those from one on: how reading is mostly done. */
@@ -121,10 +131,11 @@ const step: fc.Arbitrary<Command[]> = fc.oneof(
         n: fc.nat(1),
         text: fc.constantFrom('Was it loud?', 'Was it measured?', 'Were there pupils?'),
         sense: fc.constantFrom('in' as const, 'out' as const),
+        pass: fc.constantFrom('broad' as const, 'close' as const),
       })
-      .map(({ n, text, sense }) => ({
+      .map(({ n, pass: p, ...q }) => ({
         kind: 'criterion.set',
-        payload: { id: `q${n}`, text, sense, pass: 'broad' },
+        payload: { id: p === 'close' ? `c${n}` : `q${n}`, ...q, pass: p },
       })),
   ),
   one(
@@ -137,6 +148,8 @@ const step: fc.Arbitrary<Command[]> = fc.oneof(
 const AT = 'at'
 
 export const readings = fc.record({
+  /** A question of full texts is there before anybody reads. */
+  ofTexts: fc.boolean(),
   /** One person alone does all of it, or several do. */
   alone: fc.constantFrom(false, false, false, true),
   /** A question is there, and an order was chosen, before anybody reads. */
@@ -174,6 +187,7 @@ export function andThen(entries: readonly Entry[], commands: readonly Command[])
 
 export const readingJournal = ({
   alone,
+  ofTexts,
   question,
   ordered,
   rules,
@@ -198,6 +212,9 @@ export const readingJournal = ({
       : []),
     ...(question
       ? [{ kind: 'criterion.set', payload: { id: 'q0', text: 'Was it loud?', sense: 'in', pass: 'broad' } }]
+      : []),
+    ...(ofTexts
+      ? [{ kind: 'criterion.set', payload: { id: 'c0', text: 'Was it told?', sense: 'in', pass: 'close' } }]
       : []),
     ...(ordered ? [{ kind: 'order.choose', payload: { pass: 'broad', order: ordered, at: AT } }] : []),
     ...[...first.map(inTitles), ...steps]

@@ -15,7 +15,7 @@ import {
   type Review,
   type Run,
 } from '../review'
-import { lineKeys } from '../strategy'
+import { lineKeys, reachedBy } from '../strategy'
 import type { World } from './claims.fixture'
 import type { FactContext } from './facts'
 import { spelledOut } from './what-lines-find.fixture'
@@ -215,6 +215,8 @@ export function journal(d: Drawn): { entries: Entry[]; asked: Map<string, string
         sourceId,
         lineId: line.id,
         key: keys.get(line.id)!,
+        keyRule: 0,
+        reached: reachedBy(lines, line.id),
         number: i + 1,
         text: line.text,
         sent: line.text,
@@ -353,7 +355,12 @@ export function journal(d: Drawn): { entries: Entry[]; asked: Map<string, string
     put({ kind: 'retrieval.set', payload: { recordId: recordId(work), state } })
   return { entries, asked }
 }
-const criterion = (id: string): object => ({ id, text: `Is ${id} told?`, pass: 'close', sense: 'in' })
+const criterion = (id: string): object => ({
+  id,
+  text: `Is it told ${id.startsWith('a') ? 'once' : 'again'} ${['there', 'here', 'anywhere', 'at all'][Number(id.slice(1))] ?? 'ever'}?`,
+  pass: 'close',
+  sense: 'in',
+})
 const term = (id: string, expression: string, status: string): object => ({
   id,
   conceptId: 'c1',

@@ -1,3 +1,4 @@
+import { asTold } from '../as-run'
 import { PARTS, text, type Passage } from '../document'
 import { nameOfPerson } from '../../review'
 import {
@@ -51,8 +52,9 @@ export function sectionDocument(
   passages: readonly Passage[] = draftAccount(context, telling),
 ): DocumentTree {
   const section = sectionBlocks(context, passages)
+  const told = asTold(context)
   const appendices = APPENDICES.flatMap(({ letter, title, blocks }): Block[] => {
-    const own = blocks(context)
+    const own = blocks(told)
     return own.length
       ? [{ kind: 'heading', level: 1, content: [text(`Appendix ${letter}. ${title}`)], page: true }, ...own]
       : []
@@ -65,7 +67,7 @@ export function sectionDocument(
 export function recordOfSearches(context: AppendixContext): DocumentTree {
   const table = table1(context)
   const title = `Record of searches${context.review.title ? `: ${context.review.title}` : ''}`
-  return { title, short: true, blocks: [...(table ? [table] : []), ...strategiesAppendix(context)] }
+  return { title, short: true, blocks: [...(table ? [table] : []), ...strategiesAppendix(asTold(context))] }
 }
 
 function sectionBlocks(context: FactContext, passages: readonly Passage[]): Block[] {
@@ -120,7 +122,7 @@ export function targetsIn(context: FactContext, passages: readonly Passage[]): T
     }),
     ...(some.G ? [{ to: 'figure:flow', label: 'Figure 1', title: 'Flow' }] : []),
     ...APPENDICES.flatMap(({ letter, title, blocks: of }): Target[] =>
-      (some[letter] ?? of(context as AppendixContext).length > 0)
+      (some[letter] ?? of(asTold(context)).length > 0)
         ? [{ to: `appendix:${letter}`, label: `Appendix ${letter}`, title }]
         : [],
     ),

@@ -19,7 +19,7 @@ export function reportingItems2020(c: AppendixContext): ReportingItem[] {
   const criteria = review.criteria.filter((q) => q.text.trim())
   const ways = ofKind(selectClaims(c), 'OtherSource').filter((w) => w.done).length
   const plural = (n: number, one: string): string => `${thousands(n)} ${one}${n === 1 ? '' : 's'}`
-  const included = isTold('texts-read', c) ? SAYINGS['texts-read'].finds.found(c) : undefined
+  const included = isTold('texts-read', c) ? SAYINGS['texts-read'].finds.found(c, '') : undefined
   const [frozen, ...amended] = review.protocol ?? []
   const { registration } = review
   return [

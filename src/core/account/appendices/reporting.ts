@@ -1,4 +1,5 @@
 import { nameOfPerson, type TakenOver } from '../../review'
+import { asTold } from '../as-run'
 import { selectClaims } from '../claims'
 import { ofKind } from '../draft/group/alike'
 import { text } from '../document'
@@ -169,8 +170,12 @@ export function reportingItems(c: AppendixContext): ReportingItem[] {
 
 /** The checklists that a review closes from its record. */
 export const CHECKLISTS = [
-  { id: 'prisma-s', name: 'PRISMA-S', items: reportingItems },
-  { id: 'prisma-2020', name: 'PRISMA 2020, searching and selecting', items: reportingItems2020 },
+  { id: 'prisma-s', name: 'PRISMA-S', items: (c: AppendixContext) => reportingItems(asTold(c)) },
+  {
+    id: 'prisma-2020',
+    name: 'PRISMA 2020, searching and selecting',
+    items: (c: AppendixContext) => reportingItems2020(asTold(c)),
+  },
 ] as const
 type ChecklistId = (typeof CHECKLISTS)[number]['id']
 

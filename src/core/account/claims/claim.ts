@@ -56,8 +56,6 @@ export type Claim =
   | (Says<'SourceChosen'> & { sourceId: string; reason: string })
   | (Says<'SearchedTogether'> & { sourceId: string; platform: boolean })
   | (Says<'SearchedOn'> & { sourceId: string; spells: number; revised: boolean })
-  | (Says<'Followed'> & { sourceId: string; steps: number; nothingNew: boolean })
-  | (Says<'PeopleAsked'> & { sourceId: string; answered: string[]; silent: number })
   | (Says<'PagesSeen'> & { sourceId: string; count: number })
   | (Says<'OtherSource'> & { sourceId: string; kind: string; done: boolean; reason: string })
   | Says<'TermsGathered'>

@@ -1,4 +1,5 @@
 import { keptFor } from '../../base'
+import { asTold } from '../as-run'
 import type { FactContext } from '../facts'
 import type { Claim } from './claim'
 import { protocol } from './protocol'
@@ -16,6 +17,9 @@ const SELECT = [question, protocol, sources, terms, searches, searchReview, reco
  * What there is to be said of a review, found before a word is written. Planned, set and run are different facts: a claim
  * tells as done only what a run, an import or a ruling shows.
  */
-export const selectClaims = keptFor((context: FactContext): Claim[] => SELECT.flatMap((of) => of(context)))
+export const selectClaims = keptFor((context: FactContext): Claim[] => {
+  const told = asTold(context)
+  return SELECT.flatMap((of) => of(told))
+})
 
 export type { Claim, ClaimOf, Evidence } from './claim'

@@ -1,6 +1,7 @@
 import type { Source } from '../../review'
 import type { FactContext } from '../facts'
 import { revisedBetween, searchedIn } from '../standing'
+import { peopleAsked, stepsGone, timesLogged } from '../ways-gone'
 import { daysOf, spellsOf } from '../words'
 import type { Claim } from './claim'
 
@@ -44,36 +45,12 @@ export function sources(context: FactContext): Claim[] {
 /** A way that is no database: done shows only where it brought records, or where what was done on it was noted. */
 function otherWay({ review, figures }: FactContext, { id: sourceId, kind, why: reason }: Source): Claim[] {
   const on = [`source:${sourceId}`]
-  const contacts = (review.contacts ?? []).filter((c) => c.sourceId === sourceId && c.asked)
   const pages = (review.pages ?? []).filter((p) => p.sourceId === sourceId && p.seen)
-  const steps = (review.steps ?? []).filter((s) => s.sourceId === sourceId)
-  const done = sourceId in figures.brought || contacts.length > 0 || pages.length > 0 || steps.length > 0
-  const answered = contacts.filter((c) => c.answered && c.who.trim()).map((c) => c.id)
-  const last = steps.at(-1)
+  const gone = stepsGone(review, sourceId).length > 0 || timesLogged(review, sourceId).length > 0
+  const done =
+    sourceId in figures.brought || peopleAsked(review, sourceId).length > 0 || pages.length > 0 || gone
   return [
     { says: 'OtherSource', on, sourceId, kind, done, reason },
-    ...(last
-      ? [
-          {
-            says: 'Followed',
-            on,
-            sourceId,
-            steps: steps.length,
-            nothingNew: steps.length > 1 && last.named === last.known,
-          } satisfies Claim,
-        ]
-      : []),
-    ...(contacts.length
-      ? [
-          {
-            says: 'PeopleAsked',
-            on,
-            sourceId,
-            answered,
-            silent: contacts.length - answered.length,
-          } satisfies Claim,
-        ]
-      : []),
     ...(pages.length ? [{ says: 'PagesSeen', on, sourceId, count: pages.length } satisfies Claim] : []),
   ]
 }

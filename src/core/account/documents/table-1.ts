@@ -1,6 +1,7 @@
 import { limitState } from '../../profile'
 import { limitWords } from '../../query'
 import type { Source } from '../../review'
+import { asTold } from '../as-run'
 import { fact, SOURCES_TABLE, text, type Inline } from '../document'
 import type { FactContext } from '../facts'
 import { joiningLine } from '../runs'
@@ -32,7 +33,8 @@ function limitCells({ review }: FactContext, id: string): Inline[] {
 }
 
 /** The row of a source in Table 1: where, what it covers, when, what was found, and what could not be done there. */
-export function rowOf(context: FactContext, s: Source): Cell[] {
+export function rowOf(told: FactContext, s: Source): Cell[] {
+  const context = asTold(told)
   const { review, figures } = context
   const reached = [
     fact(`source.name:${s.id}`),
@@ -61,7 +63,8 @@ export const TABLE_1_HEAD = [
 ]
 
 /** Table 1: databases, dates and counts; undefined where nothing was searched. Note marks say what could not be done. */
-export function table1(context: FactContext): (Block & { kind: 'table' }) | undefined {
+export function table1(told: FactContext): (Block & { kind: 'table' }) | undefined {
+  const context = asTold(told)
   const sources = searchedIn(context.review)
   if (!sources.length) return undefined
   const notes: Cell[] = []

@@ -1,3 +1,4 @@
+import { asTold } from '../as-run'
 import { paragraph, type Inline, type Paragraph } from '../document'
 import { inlineWords, type FactContext, type Stage } from '../facts'
 import { selectClaims } from '../claims'
@@ -27,12 +28,13 @@ export interface ToldPart {
 }
 
 /** Everything there is to say of a review, put together and in order; no word is written yet. */
-export function groupAll(context: FactContext, { order, length }: Telling): Grouped[] {
+export function groupAll(of: FactContext, { order, length }: Telling): Grouped[] {
+  const context = asTold(of)
   const claims = selectClaims(context)
   const sayings = sayingsTold(context)
   const all = [
-    ...where(claims, order === 'time'),
-    ...words(claims, context, order === 'time'),
+    ...where(claims, sayings, order === 'time'),
+    ...words(claims, sayings, context, order === 'time'),
     ...screening(claims, sayings),
     ...judging(claims, sayings),
     ...departing(claims),
@@ -153,6 +155,7 @@ export function compose(context: FactContext, telling: Telling): ToldPart[] {
   const named = new Set<string>()
   return partsInOrder(telling).flatMap((id): ToldPart[] => {
     let last = ''
+    const begun = new Set<string>()
     const sentences = all
       .filter((g) => (telling.order === 'time' ? g.phase : g.theme) === id)
       .map((told): ToldSentence => {
@@ -161,7 +164,12 @@ export function compose(context: FactContext, telling: Telling): ToldPart[] {
           const begins = [last, ...openings(wordsOf(content, context))]
           return begins.every((b, n) => n === 0 || b !== begins[n - 1])
         }
-        const chosen = shortened(ways.find(differs) ?? ways[0]!, named)
+        // "Beyond databases we …" is not said twice in a part.
+        const opening = (content: readonly Inline[]): string =>
+          wordsOf(content, context).split(' ').slice(0, 2).join(' ')
+        const best = ways.find((w) => differs(w) && !begun.has(opening(w))) ?? ways.find(differs) ?? ways[0]!
+        const chosen = shortened(best, named)
+        begun.add(opening(best))
         last = openings(wordsOf(chosen, context)).at(-1) ?? ''
         return { told, stage: told.stage, content: chosen }
       })

@@ -70,8 +70,6 @@ export type Grouped =
       alone: boolean
     })
   | (Told<'other ways'> & { ways: { sourceId: string; kind: Source['kind'] }[] })
-  | (Told<'followed'> & { sourceId: string; steps: number; nothingNew: boolean })
-  | (Told<'people'> & { sourceId: string; answered: string[]; silent: number })
   | (Told<'pages'> & { sourceId: string; count: number })
   | (Told<'ways'> & { ways: Alike<Way>[]; all: boolean; concepts: number })
   | (Told<'no nearness'> & { sourceIds: string[] })

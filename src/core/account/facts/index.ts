@@ -1,3 +1,4 @@
+import { asTold } from '../as-run'
 import { wordsOfInline, type Inline } from '../document'
 import type { Fact, FactContext, Reader } from './fact'
 import { QUESTION } from './question'
@@ -39,7 +40,7 @@ export function resolveFact(context: FactContext, ref: string): Fact {
   const reader = READERS[name]
   if (!reader)
     return { text: `[${ref}?]`, stage: 'methods', from: 'no fact of this name is known', missing: true }
-  return { missing: false, ...reader(context, colon < 0 ? '' : ref.slice(colon + 1)) }
+  return { missing: false, ...reader(asTold(context), colon < 0 ? '' : ref.slice(colon + 1)) }
 }
 
 /** A part of a text as it reads: a fact as the record has it now. */

@@ -1,4 +1,5 @@
 import { inWords, plural, thousands } from '../../base'
+import { reasonsOfTheirOwn } from '../sayings/texts-reasons'
 import { readAlike } from '../sayings/who-read'
 import { passSums } from './selection'
 import { MISSING, type FactContext, type Reader } from './fact'
@@ -16,18 +17,18 @@ const ofGroup =
 
 const works = (n: number): string => plural(n, 'work')
 
-const rows = (
-  c: FactContext,
-  test: (row: FactContext['figures']['read']['broad'][number]) => boolean,
-): number => c.figures.read.broad.reduce((n, r) => n + (test(r) ? r.count : 0), 0)
+type Row = FactContext['figures']['read']['broad'][number]
+
+const rows = (c: FactContext, pass: 'broad' | 'close', test: (row: Row) => boolean): number =>
+  c.figures.read[pass].reduce((n, r) => n + (test(r) ? r.count : 0), 0)
 
 const counted =
-  (
-    words: (n: number) => string,
-    test: (row: FactContext['figures']['read']['broad'][number], of: string) => boolean,
-    from: string,
-  ): Reader =>
-  (c, of) => ({ text: words(rows(c, (r) => test(r, of))), stage: 'selection', from })
+  (words: (n: number) => string, test: (row: Row, of: string) => boolean, from: string): Reader =>
+  (c, of) => ({
+    text: words(rows(c, of === 'close' ? 'close' : 'broad', (r) => test(r, of))),
+    stage: 'selection',
+    from,
+  })
 
 /** Facts of who read what, on which questions, in which order. */
 export const READING = {
@@ -60,6 +61,11 @@ export const READING = {
     text: plural(figures.settledByHand, 'pair'),
     stage: 'records',
     from: 'pairs of records that were judged by hand',
+  }),
+  'reasons.own': (c) => ({
+    text: thousands(reasonsOfTheirOwn(c)),
+    stage: 'selection',
+    from: 'works ruled out on their full text for words that are no question',
   }),
   'out.none': (c) => {
     const none = passSums(c.figures).outReasons.find((r) => r.reason === 'none')

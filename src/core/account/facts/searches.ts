@@ -1,11 +1,12 @@
 import { listed, plural, pluralInWords, thousands } from '../../base'
 import { standingRuns, type Line, type Run } from '../../review'
 import { finalLine, limitsThatCount } from '../../strategy'
+import { cutWords } from '../cut-words'
 import { joinOf } from '../joins'
 import { currentRuns, joiningLine } from '../runs'
 import { fieldsInWords } from '../searched-with'
 import { finalRun, runWith, searchedIn } from '../standing'
-import { dateWords, daysOf, periodWords, searchedWords, spellsOf, spellWords } from '../words'
+import { dateWords, daysOf, periodWords, searchedWords, someNamed, spellsOf, spellWords } from '../words'
 import { MISSING, nameOf, type Fact, type FactContext, type Reader } from './fact'
 
 function hitsOf(
@@ -60,6 +61,16 @@ export const SEARCHES: Record<string, Reader> = {
       stage: 'searches',
       anchor: `source:${id}`,
       from: `the line of ${nameOf(c, id)} that joins the others`,
+    }
+  },
+  'words.cut': (c, id) => {
+    const words = cutWords(c.review, id)
+    return {
+      text: someNamed(words) || MISSING,
+      missing: !words.length,
+      stage: 'searches',
+      anchor: `source:${id}`,
+      from: `what was sent to ${nameOf(c, id)}`,
     }
   },
   'limits.force': (c, id) => {

@@ -1,24 +1,32 @@
-import { inWords, plural, pluralInWords, thousands } from '../../base'
-import type { Contact, Step } from '../../review'
+import { inWords, listed, plural, pluralInWords, thousands } from '../../base'
 import type { FlowColumn } from '../../selection'
-import { dateWords } from '../words'
+import { hasAnswered, peopleAsked, stepsGone, timesLogged } from '../ways-gone'
+import { dateWords, searchedWords } from '../words'
 import { MISSING, type FactContext, type Reader } from './fact'
 
-const stepsOf = (c: FactContext, id: string): Step[] =>
-  (c.review.steps ?? []).filter((s) => s.sourceId === id)
-const contactsOf = (c: FactContext, id: string): Contact[] =>
-  (c.review.contacts ?? []).filter((x) => x.sourceId === id && x.asked)
-const followed =
-  (of: (steps: readonly Step[]) => number, words: (n: number) => string): Reader =>
+const gone =
+  <T>(
+    all: (review: FactContext['review'], id: string) => T[],
+    from: string,
+    words: (all: T[]) => string,
+  ): Reader =>
   (c, id) => {
-    const steps = stepsOf(c, id)
-    return {
-      text: words(of(steps)),
-      missing: !steps.length,
-      stage: 'selection',
-      from: 'the steps in which references were followed',
-    }
+    const own = all(c.review, id)
+    return { text: own.length ? words(own) : MISSING, missing: !own.length, stage: 'selection', from }
   }
+type Words<T> = (all: T[]) => string
+const followed = (words: Words<ReturnType<typeof stepsGone>[number]>): Reader =>
+  gone(stepsGone, 'the times at which references were followed', words)
+const looked = (words: Words<ReturnType<typeof timesLogged>[number]>): Reader =>
+  gone(timesLogged, 'what was logged of this way', words)
+const people = (words: Words<ReturnType<typeof peopleAsked>[number]>): Reader =>
+  gone(peopleAsked, 'who was asked', words)
+
+const sum = <T>(all: readonly T[], of: (one: T) => number | undefined): number =>
+  all.reduce((n, one) => n + (of(one) ?? 0), 0)
+/** "two of three times". */
+const times = (some: number, all: number): string => `${inWords(some)} of ${inWords(all)} times`
+
 const round =
   (of: (c: FlowColumn) => number, words: (n: number) => string): Reader =>
   (c, n) => {
@@ -33,15 +41,48 @@ const round =
 
 /** Facts of the ways that are no database, and of updates. */
 export const WAYS: Record<string, Reader> = {
-  'followed.steps': followed(
-    (s) => s.length,
-    (n) => pluralInWords(n, 'step'),
+  'followed.of': followed((all) => plural(new Set(all.flatMap((s) => s.of)).size, 'work')),
+  'followed.days': followed((all) => searchedWords(all.map((s) => s.day))),
+  'followed.through': followed((all) => listed([...new Set(all.flatMap((s) => s.through ?? []))])),
+  'followed.steps': followed((all) => pluralInWords(all.length, 'step')),
+  'followed.named': followed((all) =>
+    plural(
+      sum(all, (s) => s.named),
+      'work',
+    ),
   ),
-  'followed.named': followed(
-    (s) => s.reduce((n, x) => n + x.named, 0),
-    (n) => plural(n, 'work'),
+  'followed.known': followed((all) => thousands(sum(all, (s) => (s.named === undefined ? 0 : s.known)))),
+  'followed.uncounted': followed((all) =>
+    pluralInWords(all.filter((s) => s.named === undefined).length, 'step'),
   ),
-  'followed.known': followed((s) => s.reduce((n, x) => n + x.known, 0), thousands),
+  'looked.days': looked((all) => searchedWords(all.map((w) => w.day))),
+  'looked.through': looked((all) =>
+    plural(
+      sum(all, (w) => w.lookedThrough),
+      'record',
+    ),
+  ),
+  'looked.named': looked((all) =>
+    plural(
+      sum(all, (w) => w.named),
+      'work',
+    ),
+  ),
+  'looked.taken': looked((all) => thousands(sum(all, (w) => w.taken))),
+  'looked.uncounted': (c, id) => {
+    const all = timesLogged(c.review, id)
+    const asked = c.review.sources.find((s) => s.id === id)?.kind === 'people'
+    const open = all.filter((w) => (asked ? w.named : w.lookedThrough) === undefined).length
+    return {
+      text: times(open, all.length),
+      missing: !open,
+      stage: 'selection',
+      from: 'what was logged of this way',
+    }
+  },
+  'people.asked': people((all) => `${inWords(all.length)} ${all.length === 1 ? 'person' : 'people'}`),
+  'people.days': people((all) => searchedWords(all.map((x) => x.asked!))),
+  'people.silent': people((all) => inWords(all.filter((x) => !hasAnswered(x)).length)),
   /** Cited as a personal communication is (Publication Manual of the APA, 7th edition, section 8.9). */
   contact: (c, id) => {
     const found = c.review.contacts?.find((x) => x.id === id)
@@ -54,10 +95,8 @@ export const WAYS: Record<string, Reader> = {
       from: 'what was noted of who was asked',
     }
   },
-  'contacts.silent': (c, id) => {
-    const n = contactsOf(c, id).filter((x) => !x.answered || !x.who.trim()).length
-    return { text: inWords(n), missing: !n, stage: 'selection', from: 'who was asked and has not answered' }
-  },
+  /** What texts of before say of who has not answered. */
+  'contacts.silent': people((all) => inWords(all.filter((x) => !hasAnswered(x)).length)),
   pages: (c, id) => {
     const n = (c.review.pages ?? []).filter((p) => p.sourceId === id && p.seen).length
     return {

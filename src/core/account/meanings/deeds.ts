@@ -11,6 +11,7 @@ type Any = Record<string, unknown>
 export interface RuledBy {
   verdict: string
   unread: boolean
+  /** In words, or a question: “question:” and its id. */
   reason: string
   at: string
   /** When that reader first said something of the work, having read it; absent: never. */
@@ -76,7 +77,9 @@ export class Deeds {
       found.set(reader, {
         verdict: p.verdict as string,
         unread,
-        reason: String((p.reason as string | undefined) ?? (p.because as string | undefined) ?? ''),
+        reason: p.criterionId
+          ? `question:${p.criterionId as string}`
+          : String((p.reason as string | undefined) ?? (p.because as string | undefined) ?? ''),
         at: e.at,
         ...(first === undefined ? {} : { first }),
         asked: unread ? '' : JSON.stringify(this.questions(pass, e.seq)),
@@ -96,7 +99,10 @@ export class Deeds {
     const verdicts = new Set(each.map((r) => r.verdict))
     if (!each.length) return { verdict: 'left', unread: false, reason: '' }
     const word = this.of('ruling.settle').findLast((p) => p.pass === pass && p.recordId === work)
-    if (word) return { verdict: word.verdict as string, unread: false, reason: String(word.reason ?? '') }
+    if (word) {
+      const reason = word.criterionId ? `question:${word.criterionId as string}` : String(word.reason ?? '')
+      return { verdict: word.verdict as string, unread: false, reason }
+    }
     const rule = this.of('selection.rule').findLast((p) => p.pass === pass)?.rule ?? 'any yes goes on'
     const outs = each.filter((r) => r.verdict === 'out')
     const reasons = new Set(outs.map((r) => r.reason.trim()))

@@ -1,5 +1,7 @@
 import type { Asked, Duplicates, ReadByMany, Reads, Shown, TextsRead, TitlesRead } from '../reads/en'
 import { Deeds, type Deed } from './deeds'
+import { truncation } from './truncation'
+import { followed, looked, notGone, peopleAsked } from './ways'
 
 const has = (deeds: Deeds, works: readonly string[], pass: 'broad' | 'close', verdict: string): number =>
   works.filter((w) => deeds.stands(w, pass).verdict === verdict).length
@@ -48,10 +50,10 @@ function whoRead(read: readonly ReadByMany[], deeds: Deeds, pass: 'broad' | 'clo
   )
 }
 
-function titlesAsked(read: Asked, deeds: Deeds): boolean {
-  const now = deeds.questions('broad')
-  const works = deeds.counted('broad').filter((w) => deeds.readers(w, 'broad').length)
-  const rulings = (w: string) => [...deeds.ruled(w, 'broad').values()].filter((r) => !r.unread)
+function asked(read: Asked, deeds: Deeds, pass: 'broad' | 'close'): boolean {
+  const now = deeds.questions(pass)
+  const works = deeds.counted(pass).filter((w) => deeds.readers(w, pass).length)
+  const rulings = (w: string) => [...deeds.ruled(w, pass).values()].filter((r) => !r.unread)
   // Where there was no question yet, none is noted.
   const bare = works.filter((w) => rulings(w).some((r) => r.asked === '[]'))
   const others = works.filter(
@@ -104,7 +106,7 @@ function textsRead(read: TextsRead, deeds: Deeds): boolean {
   ).length
   const reasons = new Map<string, number>()
   for (const w of out) {
-    const words = deeds.stands(w, 'close').reason || 'no reason noted'
+    const words = reasonWords(deeds, deeds.stands(w, 'close').reason)
     reasons.set(words, (reasons.get(words) ?? 0) + 1)
   }
   const named = read.reasons.filter((r) => r.words !== 'other reasons')
@@ -123,6 +125,13 @@ function textsRead(read: TextsRead, deeds: Deeds): boolean {
   )
 }
 
+/** A question is told as it is asked, where it has no statement of its own. */
+function reasonWords(deeds: Deeds, reason: string): string {
+  if (!reason.startsWith('question:')) return reason || 'no reason noted'
+  const question = deeds.of('criterion.set').findLast((q) => `question:${q.id as string}` === reason)
+  return question ? `“${(question.text as string).trim()}”` : 'a question that was taken away'
+}
+
 function duplicates(read: Duplicates, deeds: Deeds): boolean {
   const pairs = new Set(
     [...deeds.of('pair.join'), ...deeds.of('pair.part')].map((p) => [p.a, p.b].map(String).sort().join(' ')),
@@ -135,14 +144,32 @@ function duplicates(read: Duplicates, deeds: Deeds): boolean {
   )
 }
 
+/** Works whose reason is a person’s own words, and no question by its id. */
+function textsReasons(read: { own: number }, deeds: Deeds): boolean {
+  const out = deeds.counted('close').filter((w) => deeds.stands(w, 'close').verdict === 'out')
+  const own = out.filter((w) => {
+    const { reason } = deeds.stands(w, 'close')
+    return reason !== '' && reason !== 'reasons differ' && !reason.startsWith('question:')
+  })
+  const questions = [...deeds.questions('broad'), ...deeds.questions('close')]
+  return own.length > 0 && own.length === read.own && questions.length > 0
+}
+
 const MEANINGS: { readonly [N in keyof Reads]: (read: Reads[N], deeds: Deeds) => boolean } = {
   duplicates,
   'titles-read': titlesRead,
   'titles-who': (read, deeds) => whoRead(read, deeds, 'broad'),
-  'titles-asked': titlesAsked,
+  'titles-asked': (read, deeds) => asked(read, deeds, 'broad'),
   'titles-order': titlesOrder,
   'texts-read': textsRead,
   'texts-who': (read, deeds) => whoRead(read, deeds, 'close'),
+  'texts-asked': (read, deeds) => asked(read, deeds, 'close'),
+  'texts-reasons': textsReasons,
+  'way-followed': followed,
+  'way-looked': looked,
+  'way-people': peopleAsked,
+  'ways-not-gone': notGone,
+  truncation,
 }
 
 /** Is it true what a sentence says? Judged from deeds and works, slowly, and from nothing else. */

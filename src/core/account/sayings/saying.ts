@@ -10,18 +10,27 @@ export type Family =
   | 'order of titles'
   | 'texts read'
   | 'who read texts'
+  | 'questions of texts'
+  | 'reasons that are no question'
+  | 'followed'
+  | 'looked through'
+  | 'people'
+  | 'not used'
+  | 'sent without truncation'
 
 /** One thing that is told of a review: whether, and what of it. Its words stand in `words`, its meaning in `meanings`. */
 export interface Saying<Found> {
   family: Family
+  /** Of what it is told, one after another, by id; absent: of the review, once. */
+  groups?: (c: FactContext) => readonly string[]
   place: { theme: Theme; phase: Phase; stage: Stage }
   /** It stays in the short form. */
   core?: true
   finds: {
     /** Conditions by name; it is told where all of them hold. */
-    when: Readonly<Record<string, (c: FactContext) => boolean>>
+    when: Readonly<Record<string, (c: FactContext, of: string) => boolean>>
     /** What words need to know; asked only where all conditions hold. */
-    found: (c: FactContext) => Found
+    found: (c: FactContext, of: string) => Found
   }
 }
 

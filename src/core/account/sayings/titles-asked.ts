@@ -1,17 +1,9 @@
 import { questionsOf } from '../../review'
-import type { FactContext } from '../facts'
+import { askedOfPass, type AskedOf } from './asked-of'
 import { saying } from './saying'
 
-const asked = ({ figures }: FactContext, how: 'these' | 'others' | 'not noted'): number =>
-  figures.read.broad.reduce((n, r) => n + (r.asked === how ? r.count : 0), 0)
-
 /** By which questions titles and abstracts were ruled, and of how many works other ones were asked. */
-export const titlesAsked = saying<{
-  criterionIds: string[]
-  these: number
-  others: number
-  notNoted: number
-}>({
+export const titlesAsked = saying<AskedOf>({
   family: 'questions of titles',
   place: { theme: 'screened', phase: 'screened', stage: 'selection' },
   finds: {
@@ -19,11 +11,6 @@ export const titlesAsked = saying<{
       read: ({ figures }) => figures.read.broad.length > 0,
       questions: ({ review }) => questionsOf(review, 'broad').length > 0,
     },
-    found: (c) => ({
-      criterionIds: questionsOf(c.review, 'broad').map((q) => q.id),
-      these: asked(c, 'these'),
-      others: asked(c, 'others'),
-      notNoted: asked(c, 'not noted'),
-    }),
+    found: (c) => askedOfPass(c, 'broad'),
   },
 })

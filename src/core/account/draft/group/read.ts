@@ -1,19 +1,18 @@
 import type { Claim } from '../../claims'
 import type { Grouped } from '../grouped'
-import { SAYINGS, type Saying, type ToldSaying } from '../../sayings'
+import { SAYINGS, type ToldSaying } from '../../sayings'
 import { ofKind } from './alike'
+import { toldAs } from './told-as'
 
 const screened = { theme: 'screened', phase: 'screened', stage: 'selection' } as const
 const judged = { theme: 'judged', phase: 'judged', stage: 'selection' } as const
 
 /** What is told by sayings in a part. */
 const told = (sayings: readonly ToldSaying[], theme: 'screened' | 'judged'): Grouped[] =>
-  sayings
-    .filter((s) => SAYINGS[s.saying].place.theme === theme)
-    .map((s): Grouped => {
-      const { place, core } = SAYINGS[s.saying] as Saying<unknown>
-      return { tells: 'saying', ...place, on: ['rulings'], ...(core ? { core } : {}), ...s }
-    })
+  toldAs(
+    sayings.filter((s) => SAYINGS[s.saying].place.theme === theme),
+    ['rulings'],
+  )
 
 /** What came back, who read it by which questions, and how far readers agreed. */
 export function screening(claims: readonly Claim[], sayings: readonly ToldSaying[]): Grouped[] {

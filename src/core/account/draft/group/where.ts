@@ -1,10 +1,12 @@
 import type { Claim } from '../../claims'
 import type { Grouped } from '../grouped'
+import type { ToldSaying } from '../../sayings'
 import { protocol } from './protocol'
 import { alike, evidence, ofKind } from './alike'
+import { toldAs } from './told-as'
 
 /** The question, the sources, why and when they were searched, and the other ways. */
-export function where(claims: readonly Claim[], byTime: boolean): Grouped[] {
+export function where(claims: readonly Claim[], sayings: readonly ToldSaying[], byTime: boolean): Grouped[] {
   const asked = ofKind(claims, 'Asked')
   const searched = ofKind(claims, 'SourcesSearched')
   const chosen = ofKind(claims, 'SourceChosen')
@@ -74,7 +76,11 @@ export function where(claims: readonly Claim[], byTime: boolean): Grouped[] {
       platform,
     })),
     ...dated(claims, byTime),
-    ...others(claims),
+    ...others(claims, sayings),
+    ...toldAs(
+      sayings.filter((s) => s.saying === 'ways-not-gone'),
+      ['plan'],
+    ),
   ]
 }
 
@@ -132,7 +138,7 @@ function dated(claims: readonly Claim[], byTime: boolean): Grouped[] {
 }
 
 /** Each way that is no database with what was done on it; those that are only planned last. */
-function others(claims: readonly Claim[]): Grouped[] {
+function others(claims: readonly Claim[], sayings: readonly ToldSaying[]): Grouped[] {
   const ways = ofKind(claims, 'OtherSource')
   const alone = !ofKind(claims, 'SourcesSearched').length && !ofKind(claims, 'SourcesPlanned').length
   return [...ways.filter((w) => w.done), ...ways.filter((w) => !w.done)].flatMap((way, nth): Grouped[] => {
@@ -157,22 +163,10 @@ function others(claims: readonly Claim[]): Grouped[] {
         nth,
         alone,
       },
-      ...own(ofKind(claims, 'Followed')).map(({ steps, nothingNew }): Grouped => ({
-        ...base,
-        tells: 'followed',
-        stage: 'selection',
-        steps,
-        nothingNew,
-      })),
-      ...own(ofKind(claims, 'PeopleAsked'))
-        .filter((c) => c.answered.length)
-        .map(({ answered, silent }): Grouped => ({
-          ...base,
-          tells: 'people',
-          stage: 'selection',
-          answered,
-          silent,
-        })),
+      ...toldAs(
+        sayings.filter((s) => s.of === sourceId),
+        way.on,
+      ),
       ...own(ofKind(claims, 'PagesSeen')).map(({ count }): Grouped => ({
         ...base,
         tells: 'pages',

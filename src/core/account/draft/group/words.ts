@@ -3,14 +3,25 @@ import { runWith } from '../../standing'
 import type { Claim, ClaimOf } from '../../claims'
 import type { FactContext } from '../../facts'
 import type { Grouped, ReasonedLimit, Way } from '../grouped'
+import type { ToldSaying } from '../../sayings'
 import { alike, evidence, ofKind } from './alike'
+import { toldAs } from './told-as'
 import { reviewed } from './search-review'
 
 /** The concepts, how lines were built, the terms, the known items and the limits. */
-export function words(claims: readonly Claim[], context: FactContext, byTime: boolean): Grouped[] {
+export function words(
+  claims: readonly Claim[],
+  sayings: readonly ToldSaying[],
+  context: FactContext,
+  byTime: boolean,
+): Grouped[] {
   return [
     ...concepts(claims),
     ...ways(claims, context),
+    ...toldAs(
+      sayings.filter((s) => s.saying === 'truncation'),
+      ['runs'],
+    ),
     ...takenOver(claims),
     ...terms(claims, context),
     ...known(claims, byTime),

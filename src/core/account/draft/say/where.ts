@@ -201,16 +201,6 @@ export const WHERE = {
       [`Works were also sought through ${names_}.`, `Beyond that, works were sought through ${names_}.`],
     )
   },
-  followed: ({ sourceId: id, steps, nothingNew }: GroupedOf<'followed'>) => {
-    const named = `named {followed.named:${id}}, {followed.known:${id}} of them known already`
-    const end = nothingNew ? '; the last step brought nothing new' : ''
-    return [steps === 1 ? `They ${named}.` : `In {followed.steps:${id}} they ${named}${end}.`]
-  },
-  people: ({ sourceId: id, answered, silent }: GroupedOf<'people'>) => {
-    const who = listed(answered.map((a) => `{contact:${a}}`))
-    const others = silent ? `; {contacts.silent:${id}} ${silent === 1 ? 'has' : 'have'} not answered yet` : ''
-    return [`An answer came from ${who}${others}.`]
-  },
   pages: ({ sourceId: id, count }: GroupedOf<'pages'>) => [
     `{^pages:${id}} there ${were(count)} noted, with who publishes, how it is dated, what it rests on and what it is for.`,
   ],

@@ -1,5 +1,11 @@
 import type { SayingName } from '../../sayings'
 import { numberIn, partsOf } from './number'
+import { textsReasons } from './texts-reasons'
+import { truncation, type Truncation } from './truncation'
+import { wayFollowed, type Followed } from './way-followed'
+import { wayLooked, type Looked } from './way-looked'
+import { wayPeople, type PeopleAsked } from './way-people'
+import { waysNotGone, type NotGone } from './ways-not-gone'
 import { whoRead, type ReadByMany } from './who-read'
 
 export interface TitlesRead {
@@ -47,6 +53,13 @@ export interface Reads {
   'titles-order': Shown
   'texts-read': TextsRead
   'texts-who': ReadByMany[]
+  'texts-asked': Asked
+  'texts-reasons': { own: number }
+  'way-followed': Followed
+  'way-looked': Looked
+  'way-people': PeopleAsked
+  'ways-not-gone': NotGone
+  truncation: Truncation
 }
 
 /** Numbers before what is said of them: "5 are left open" under `left open`. */
@@ -128,8 +141,20 @@ function titlesAsked(sentence: string): Asked | undefined {
     /^(?:(?:One question was|These questions were) asked( of each)?|(?:Asked of (each) was one question|(Each) was asked)|The question was this one|The questions were these): (.*)\.$/.exec(
       sentence,
     )
-  if (!m) return undefined
-  const parts = m[4]!.split(/; (?=(?:[^()]|\([^()]*\))*$)/)
+  return m ? questionsIn(m[4]!, (m[1] ?? m[2] ?? m[3]) !== undefined) : undefined
+}
+
+function textsAsked(sentence: string): Asked | undefined {
+  const m =
+    /^(?:(?:One question was|These questions were) asked of (?:(each) full text|full texts)|(?:Asked of (each) full text was one question|(Each) full text was asked)|The question of full texts was this one|The questions of full texts were these): (.*)\.$/.exec(
+      sentence,
+    )
+  return m ? questionsIn(m[4]!, (m[1] ?? m[2] ?? m[3]) !== undefined) : undefined
+}
+
+/** Questions with what leads out, and of how many works they were not these. */
+function questionsIn(list: string, each: boolean): Asked | undefined {
+  const parts = list.split(/; (?=(?:[^()]|\([^()]*\))*$)/)
   const questions: Asked['questions'] = []
   let [others, notNoted] = [0, 0]
   for (const part of parts) {
@@ -141,9 +166,7 @@ function titlesAsked(sentence: string): Asked | undefined {
       if (!others && !notNoted) return undefined
     }
   }
-  return questions.length
-    ? { questions, each: (m[1] ?? m[2] ?? m[3]) !== undefined, others, notNoted }
-    : undefined
+  return questions.length ? { questions, each, others, notNoted } : undefined
 }
 
 const ORDERS: Readonly<Record<string, string>> = {
@@ -189,6 +212,15 @@ export const READS: { readonly [N in SayingName]: (sentence: string) => Reads[N]
   'titles-order': titlesOrder,
   'texts-read': textsRead,
   'texts-who': (s) => whoRead(s, 'texts'),
+  'texts-asked': textsAsked,
+  'texts-reasons': textsReasons,
+  'way-followed': wayFollowed,
+  'way-looked': wayLooked,
+  'way-people': wayPeople,
+  'ways-not-gone': waysNotGone,
+  truncation,
 }
 
+export type { Time } from './days'
 export type { ReadByMany } from './who-read'
+export type { Followed, Looked, NotGone, PeopleAsked, Truncation }

@@ -1,11 +1,18 @@
 import type { FoundOf, SayingName } from '../../sayings'
 import { duplicates } from './duplicates'
+import { textsAsked } from './texts-asked'
 import { textsRead } from './texts-read'
+import { textsReasons } from './texts-reasons'
 import { textsWho } from './texts-who'
 import { titlesAsked } from './titles-asked'
 import { titlesOrder } from './titles-order'
 import { titlesRead } from './titles-read'
 import { titlesWho } from './titles-who'
+import { truncation } from './truncation'
+import { wayFollowed } from './way-followed'
+import { wayLooked } from './way-looked'
+import { wayPeople } from './way-people'
+import { waysNotGone } from './ways-not-gone'
 import type { Words } from './words'
 
 /** The words of every saying in English; one without words does not compile. */
@@ -17,4 +24,11 @@ export const WORDS: { readonly [N in SayingName]: Words<FoundOf<N>> } = {
   'titles-asked': titlesAsked,
   'texts-read': textsRead,
   'texts-who': textsWho,
+  'texts-asked': textsAsked,
+  'texts-reasons': textsReasons,
+  'way-followed': wayFollowed,
+  'way-looked': wayLooked,
+  'way-people': wayPeople,
+  'ways-not-gone': waysNotGone,
+  truncation,
 }

@@ -1,0 +1,96 @@
+import { keptFor } from '../base'
+import {
+  currentRuns,
+  standingImports,
+  standingRuns,
+  type Line,
+  type ReachedLine,
+  type Review,
+  type Run,
+} from '../review'
+import { countingLine } from '../strategy'
+import type { FactContext } from './facts/fact'
+
+/**
+ * The review with its strategies as they were run: what was run stays told as run, and a line that was edited since and not
+ * run changes no sentence. Where the counting line of a source stands unrun, its lines are those that the run that counts
+ * had reached, in their places then, and what stands behind them is not there; any other line that was run is as it was when
+ * it was run last. A source of which nothing that counts was run is as it is planned. The same review where every line that
+ * was ever run was run as it stands.
+ */
+export const asRun = keptFor((review: Review): Review => {
+  let strategies = review.strategies
+  let sources = review.sources
+  for (const { id } of review.sources) {
+    const now = review.strategies[id] ?? []
+    const run = runThatCounted(review, id)
+    const joined = run ? linesOf(run, now) : now
+    const lines = edgesAsRun({ ...review, strategies: { ...strategies, [id]: joined } }, id)
+    if (lines !== now) strategies = { ...strategies, [id]: lines }
+    // A release that was chosen since and not searched is none that was searched.
+    if (run?.how === 'stand-in')
+      sources = sources.map((s) => (s.id === id && s.release ? { ...s, release: run.release } : s))
+  }
+  return strategies === review.strategies && sources === review.sources
+    ? review
+    : { ...review, strategies, sources }
+})
+
+/** The same for all that an account is read from. */
+export function asTold<C extends FactContext>(context: C): C {
+  const known = kept.get(context)
+  if (known) return known as C
+  const review = asRun(context.review)
+  const told = review === context.review ? context : { ...context, review }
+  kept.set(context, told)
+  return told
+}
+const kept = new WeakMap<FactContext, FactContext>()
+
+/** What a source was searched with, where its counting line stands unrun: that line’s last run, else the one whose records came in. */
+function runThatCounted(review: Review, sourceId: string): Run | undefined {
+  const line = countingLine(review, sourceId)
+  if (line && currentRuns(review, sourceId).has(line.id)) return undefined
+  const runs = standingRuns(review.runs).filter((r) => r.sourceId === sourceId)
+  const broughtIn = new Set(standingImports(review).map((i) => i.runId))
+  return runs.findLast((r) => r.lineId === line?.id) ?? runs.findLast((r) => broughtIn.has(r.id))
+}
+
+/** A line and those it reached as they stood when it was run; of runs that were logged in the first form, itself alone. */
+const reachedIn = (run: Run): readonly ReachedLine[] =>
+  run.reached ?? [{ number: run.number, id: run.lineId, text: run.text, limits: run.limits }]
+
+/** The lines up to the one that was run: those it reached as they stood then, others in the places between them. */
+function linesOf(run: Run, now: Line[]): Line[] {
+  const reached = new Map(reachedIn(run).map((l) => [l.number, l]))
+  const ids = new Set([...reached.values()].map((l) => l.id))
+  const between = now.filter((l) => !ids.has(l.id))
+  return Array.from({ length: run.number }, (_, n): Line => {
+    const then = reached.get(n + 1)
+    if (!then) return between.shift() ?? empty(`${run.id}/${n + 1}`)
+    return stoodAs(now.find((l) => l.id === then.id) ?? empty(then.id), then)
+  })
+}
+
+/** Lines that nothing which counts refers to: each as it was when it was run last. */
+function edgesAsRun(review: Review, sourceId: string): Line[] {
+  const lines = review.strategies[sourceId] ?? []
+  const current = currentRuns(review, sourceId)
+  const last = new Map(
+    standingRuns(review.runs)
+      .filter((r) => r.sourceId === sourceId)
+      .map((r) => [r.lineId, r]),
+  )
+  if (lines.every((l) => current.has(l.id) || !last.has(l.id))) return lines
+  return lines.map((line) => {
+    const run = current.has(line.id) ? undefined : last.get(line.id)
+    const then = run && reachedIn(run).find((l) => l.id === line.id)
+    return then ? stoodAs(line, then) : line
+  })
+}
+
+function stoodAs({ described: _now, ...line }: Line, { text, limits, described }: ReachedLine): Line {
+  return { ...line, text, limits, ...(described === undefined ? {} : { described }) }
+}
+
+const empty = (id: string): Line => ({ id, text: '', limits: [], note: '', drafted: false })

@@ -1,0 +1,209 @@
+/** Random reviews that looked beyond databases, and whose searches were sent as a database took them. */
+import fc from 'fast-check'
+import type { Command, Entry } from '../review'
+import { andThen } from './random-reading.fixture'
+
+const day = fc.constantFrom('2026-05-04', '2026-05-12', '2026-06-20')
+const count = fc.option(fc.constantFrom(0, 3, 12), { nil: undefined })
+const words = (...all: string[]): fc.Arbitrary<string | undefined> => fc.constantFrom(undefined, ...all)
+const records = fc.subarray(['i/1', 'i/2', 'i/3'], { minLength: 1 })
+
+const KINDS = [
+  'reference lists',
+  'citing papers',
+  'people',
+  'web',
+  'register',
+  'hand search',
+  'own collection',
+] as const
+
+/** Only what is there. */
+const given = (payload: Record<string, unknown>): Record<string, unknown> =>
+  Object.fromEntries(Object.entries(payload).filter(([, v]) => v !== undefined))
+
+const logged = (sourceId: string): fc.Arbitrary<Command> =>
+  fc
+    .record({
+      id: fc.constantFrom('w1', 'w2', 'w3'),
+      of: fc.option(records, { nil: undefined }),
+      where: words('the shelf of reports'),
+      how: fc.constantFrom('read', 'looked through'),
+      through: words('the library'),
+      day,
+      lookedThrough: fc.option(fc.constantFrom(40, 200), { nil: undefined }),
+      named: fc.option(fc.constantFrom(12, 20), { nil: undefined }),
+      known: count,
+      taken: count,
+      stopped: words('the year 1990', 'page nine'),
+    })
+    .map((p) => ({
+      kind: 'way.log',
+      payload: given({
+        ...p,
+        // Nobody can know more than were named.
+        known: p.known === undefined ? undefined : Math.min(p.known, p.named ?? p.known),
+        id: `${sourceId}-${p.id}`,
+        sourceId,
+      }) as never,
+    }))
+const step = (sourceId: string): fc.Arbitrary<Command> =>
+  fc
+    .record({
+      id: fc.constantFrom('s1', 's2'),
+      of: records,
+      named: fc.constantFrom(5, 9),
+      known: fc.constantFrom(2, 5, 9),
+      day,
+    })
+    .map(({ day: d, known, ...p }) => ({
+      kind: 'step.follow',
+      payload: {
+        ...p,
+        known: Math.min(known, p.named),
+        id: `${sourceId}-${p.id}`,
+        sourceId,
+        at: `${d}T09:00:00Z`,
+      },
+    }))
+const contact = (sourceId: string): fc.Arbitrary<Command> =>
+  fc
+    .record({
+      id: fc.constantFrom('c1', 'c2', 'c3'),
+      who: fc.constantFrom('Quill', 'Rook', 'Finch', ''),
+      asked: fc.option(day, { nil: undefined }),
+      answered: fc.option(day, { nil: undefined }),
+    })
+    .map((p) => ({
+      kind: 'contact.set',
+      payload: given({ ...p, id: `${sourceId}-${p.id}`, sourceId, way: 'a letter', what: '' }) as never,
+    }))
+
+const way = fc.constantFrom(...KINDS).chain((kind) => {
+  const deeds: fc.Arbitrary<Command>[] = [logged(kind)]
+  if (kind === 'reference lists' || kind === 'citing papers') deeds.push(step(kind))
+  if (kind === 'people') deeds.push(contact(kind), contact(kind))
+  return fc
+    .array(fc.oneof(...deeds), { maxLength: 3 })
+    .map((done): Command[] => [
+      { kind: 'source.set', payload: { id: kind, kind, name: `the ${kind}`, why: '' } },
+      ...done,
+    ])
+})
+
+/** What a line asks for, and ways in which it may have been sent. */
+const LINES = [
+  ['acoustic*', ['acoustic*', 'acoustic', 'acoustic OR acoustics', 'ACOUSTIC$']],
+  ['reverberat* OR noise', ['reverberat OR noise', 'reverberat? or noise', '(reverberat OR noise)']],
+  ['"primary school*"', ['primary AND school', '"primary school*"', '"primary schools"']],
+  ['noise', ['noise']],
+] as const
+const lineSent = fc
+  .constantFrom(...LINES)
+  .chain(([text, ways]) => fc.record({ text: fc.constant(text), sent: fc.constantFrom(...ways) }))
+
+export const searchings = fc.record({
+  /** A database or two with lines, each run or not; the last line joins the others. */
+  databases: fc.array(
+    fc.record({
+      lines: fc.array(lineSent, { minLength: 1, maxLength: 2 }),
+      joined: fc.boolean(),
+      ran: fc.constantFrom('all', 'all', 'all', 'none'),
+    }),
+    { minLength: 1, maxLength: 2 },
+  ),
+  ways: fc.uniqueArray(way, { selector: (w) => (w[0]!.payload as { id: string }).id, maxLength: 4 }),
+  /** Every kind of way is at least planned. */
+  every: fc.nat(9).map((n) => n === 9),
+  read: fc.constantFrom(true, true, false),
+  voice: fc.constantFrom('we' as const, 'I' as const, 'passive' as const),
+  order: fc.constantFrom('theme' as const, 'time' as const),
+  length: fc.constantFrom('full' as const, 'full' as const, 'short' as const),
+})
+export type Searching = typeof searchings extends fc.Arbitrary<infer T> ? T : never
+
+export const NAMES = ['Fen', 'Gale'] as const
+
+/** Lines as a strategy has them, and their runs. */
+function database(d: Searching['databases'][number], n: number): Command[] {
+  const sourceId = NAMES[n]!
+  const lines: { id: string; text: string; sent: string }[] = d.lines.map((l, i) => ({
+    id: `${sourceId}-${i + 1}`,
+    text: l.text,
+    sent: l.sent,
+  }))
+  if (d.joined && lines.length > 1)
+    lines.push({
+      id: `${sourceId}-join`,
+      text: '#1 AND #2',
+      sent: lines.map((l) => `(${l.sent})`).join(' AND '),
+    })
+  const set: Command = {
+    kind: 'strategy.set',
+    payload: {
+      sourceId,
+      why: 'drafted anew',
+      lines: lines.map(({ id, text }) => ({ id, text, limits: [], note: '', drafted: false })),
+    },
+  }
+  const bare = lines.map(({ id, text }, i) => ({ number: i + 1, id, text, limits: [] }))
+  const runs = lines.map((l, i) => {
+    const joins = l.id.endsWith('join')
+    const reached = joins ? bare : [bare[i]!]
+    return {
+      kind: 'run.log',
+      payload: {
+        id: `run-${l.id}`,
+        sourceId,
+        lineId: l.id,
+        key: '',
+        keyRule: 0,
+        reached,
+        number: i + 1,
+        text: l.text,
+        sent: l.sent,
+        limits: [],
+        hits: 40 + i,
+        at: '2026-05-02T09:00:00Z',
+        by: 'p-1',
+        release: '2026',
+        how: 'by hand',
+      },
+    } as Command
+  })
+  return [
+    { kind: 'source.set', payload: { id: sourceId, kind: 'database', name: sourceId, why: '' } },
+    set,
+    ...(d.ran === 'all' ? runs : []),
+  ]
+}
+
+export const searchingJournal = ({
+  databases,
+  ways,
+  every,
+  read,
+  voice,
+  order,
+  length,
+}: Searching): Entry[] =>
+  andThen([], [
+    { kind: 'review.create', payload: { id: 'r', title: 'R' } },
+    { kind: 'account.voice', payload: { voice } },
+    { kind: 'account.telling', payload: { order, length } },
+    ...databases.flatMap(database),
+    {
+      kind: 'records.import',
+      payload: { id: 'i', sourceId: 'Fen', digest: 'a'.repeat(64), count: 6, at: '2026-05-02T10:00:00Z' },
+    },
+    ...(read
+      ? [{ kind: 'ruling.set', payload: { recordId: 'i/1', pass: 'broad', reader: 'p-1', verdict: 'in' } }]
+      : []),
+    ...(every
+      ? KINDS.map((kind) => ({
+          kind: 'source.set',
+          payload: { id: kind, kind, name: `the ${kind}`, why: '' },
+        }))
+      : []),
+    ...ways.flat(),
+  ] as Command[])
