@@ -47,7 +47,14 @@ export interface Passage {
   /** The person has changed it; the draft no longer overwrites it. */
   edited: boolean
   /** As the record would have it, whether it is edited or not; each sentence with the stage that feeds it. */
-  drafted: { stage: Stage; about: readonly string[]; content: Inline[] }[]
+  drafted: {
+    stage: Stage
+    about: readonly string[]
+    content: Inline[]
+    /** What it tells, by name, and of which sources. */
+    tells: string
+    of: readonly string[]
+  }[]
   /** The same as paragraphs. */
   draft: Paragraph[]
 }

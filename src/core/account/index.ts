@@ -25,6 +25,7 @@ export {
   referenceInlines,
   CHECKLISTS,
   checklistTables,
+  isOpen,
   notApplicable,
   noticeWords,
   openItems,

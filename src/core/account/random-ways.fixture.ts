@@ -1,6 +1,6 @@
 /** Random reviews that looked beyond databases, and whose searches were sent as a database took them. */
 import fc from 'fast-check'
-import type { Command, Entry } from '../review'
+import { REVIEWED, type Command, type Entry } from '../review'
 import { andThen } from './random-reading.fixture'
 
 const day = fc.constantFrom('2026-05-04', '2026-05-12', '2026-06-20')
@@ -113,6 +113,11 @@ export const searchings = fc.record({
     { minLength: 1, maxLength: 2 },
   ),
   ways: fc.uniqueArray(way, { selector: (w) => (w[0]!.payload as { id: string }).id, maxLength: 4 }),
+  /** A limit is planned, a line took something over, another person looked over the strategies. */
+  limit: fc.nat(3).map((n) => n === 3),
+  taken: fc.constantFrom(undefined, undefined, 'filter' as const, 'earlier strategy' as const),
+  both: fc.nat(5).map((n) => n === 5),
+  reviewed: fc.nat(2).map((n) => n === 2),
   /** Every kind of way is at least planned. */
   every: fc.nat(9).map((n) => n === 9),
   read: fc.constantFrom(true, true, false),
@@ -125,7 +130,11 @@ export type Searching = typeof searchings extends fc.Arbitrary<infer T> ? T : ne
 export const NAMES = ['Fen', 'Gale'] as const
 
 /** Lines as a strategy has them, and their runs. */
-function database(d: Searching['databases'][number], n: number): Command[] {
+function database(
+  d: Searching['databases'][number],
+  n: number,
+  taken: readonly ('filter' | 'earlier strategy')[],
+): Command[] {
   const sourceId = NAMES[n]!
   const lines: { id: string; text: string; sent: string }[] = d.lines.map((l, i) => ({
     id: `${sourceId}-${i + 1}`,
@@ -143,7 +152,14 @@ function database(d: Searching['databases'][number], n: number): Command[] {
     payload: {
       sourceId,
       why: 'drafted anew',
-      lines: lines.map(({ id, text }) => ({ id, text, limits: [], note: '', drafted: false })),
+      lines: lines.map(({ id, text }, i) => ({
+        id,
+        text,
+        limits: [],
+        note: '',
+        drafted: false,
+        ...(n === 0 && taken[i] ? over(taken[i]) : {}),
+      })),
     },
   }
   const bare = lines.map(({ id, text }, i) => ({ number: i + 1, id, text, limits: [] }))
@@ -178,10 +194,18 @@ function database(d: Searching['databases'][number], n: number): Command[] {
   ]
 }
 
+const over = (what: 'filter' | 'earlier strategy'): object => ({
+  takenOver: { what, name: 'Trials', changed: '' },
+})
+
 export const searchingJournal = ({
   databases,
   ways,
   every,
+  limit,
+  taken,
+  both,
+  reviewed,
   read,
   voice,
   order,
@@ -191,7 +215,21 @@ export const searchingJournal = ({
     { kind: 'review.create', payload: { id: 'r', title: 'R' } },
     { kind: 'account.voice', payload: { voice } },
     { kind: 'account.telling', payload: { order, length } },
-    ...databases.flatMap(database),
+    ...databases.flatMap((d, n) =>
+      database(d, n, both ? ['filter', 'earlier strategy'] : taken ? [taken] : []),
+    ),
+    ...(limit || both
+      ? [{ kind: 'limit.set', payload: { id: 'y', limit: { kind: 'years', from: 2017 }, reason: '' } }]
+      : []),
+    ...(reviewed || both
+      ? [
+          ...REVIEWED.map((element) => ({
+            kind: 'searchreview.answer',
+            payload: { reader: 'p-9', element, verdict: 'none', words: '' },
+          })),
+          { kind: 'searchreview.finish', payload: { reader: 'p-9', as: '', at: '2026-05-03T09:00:00Z' } },
+        ]
+      : []),
     {
       kind: 'records.import',
       payload: { id: 'i', sourceId: 'Fen', digest: 'a'.repeat(64), count: 6, at: '2026-05-02T10:00:00Z' },

@@ -1,5 +1,17 @@
 import { describe, expect, it } from 'vitest'
-import { CHECKLISTS, notApplicable, openItems, outcomeWords, sectionDocument, wordsOfCell } from '.'
+import {
+  CHECKLISTS,
+  draftAccount,
+  inlinesOf,
+  inlineWords,
+  notApplicable,
+  openItems,
+  outcomeWords,
+  paragraph,
+  sectionDocument,
+  withDrafted,
+  wordsOfCell,
+} from '.'
 import type { Review } from '../review'
 import { demoContext } from './demo-context.fixture'
 import type { FactContext } from './facts'
@@ -12,6 +24,10 @@ const evidenceOf = (c: FactContext, list: 'prisma-s' | 'prisma-2020', number: st
   CHECKLISTS.find((l) => l.id === list)!
     .items(c)
     .find((i) => i.number === number)?.evidence
+const closedOf = (c: FactContext, list: 'prisma-s' | 'prisma-2020', number: string): boolean | undefined =>
+  CHECKLISTS.find((l) => l.id === list)!
+    .items(c)
+    .find((i) => i.number === number)?.closed
 /** The rows of an appendix's tables, by its letter. */
 const appendix = (c: FactContext, letter: string): string[][] => {
   const { blocks } = sectionDocument(c)
@@ -26,7 +42,7 @@ const appendix = (c: FactContext, letter: string): string[][] => {
 }
 
 describe('the reporting items', () => {
-  it('are closed by the record: what is taken out of it opens them again', async () => {
+  it('have something only where the record has it: what is taken out of it opens them again', async () => {
     const context = await demoContext()
     expect(openItems(context)).toBe(0)
     expect(evidenceOf(context, 'prisma-s', '14')).toBe('H. Marrow (subject librarian)')
@@ -34,9 +50,43 @@ describe('the reporting items', () => {
     const { protocol: _p, searchReviews: _s, registration: _r, ...bare } = context.review
     const without = { ...context, review: bare as Review }
     expect(evidenceOf(without, 'prisma-s', '14')).toBeUndefined()
-    expect(openItems(without)).toBe(4)
+    // That nobody looked the strategies over is told, and closes its item.
+    expect(closedOf(without, 'prisma-s', '14')).toBe(true)
+    expect(openItems(without)).toBe(3)
     const left = { [notApplicable('prisma-2020', '24a')]: 'a thesis is not registered' }
-    expect(openItems({ ...without, review: { ...without.review, leftAdvice: left } })).toBe(3)
+    expect(openItems({ ...without, review: { ...without.review, leftAdvice: left } })).toBe(2)
+  })
+
+  it('are closed by what the text says: in the same words, or in others that are read the same', async () => {
+    const context = await demoContext()
+    const passage = draftAccount(context).find((p) => p.id === 'screened')!
+    const sentence =
+      /Duplicates were looked for by the rules of Luvren \(version 1\), and 5 pairs were judged by hand\. /
+    const words = passage.content
+      .map((p) => [...inlinesOf(p)].map((n) => inlineWords(context, n)).join(''))
+      .join(' ')
+    expect(words).toMatch(sentence)
+    const edited = (text: string): FactContext => {
+      const content = [paragraph(text.replaceAll('{', '(').replaceAll('}', ')'))]
+      const account = { ...context.review.account, edited: { screened: content } }
+      return { ...context, review: { ...context.review, account } as unknown as Review }
+    }
+    expect(closedOf(edited(words), 'prisma-s', '16')).toBe(true)
+    const bare = edited(words.replace(sentence, ''))
+    expect(closedOf(bare, 'prisma-s', '16')).toBe(false)
+    expect(evidenceOf(bare, 'prisma-s', '16')).toBe('by rules, version 1, and 5 pairs by hand')
+    const other =
+      'By the rules of Luvren (version 1) duplicates were looked for, and 5 pairs were judged by hand. '
+    expect(closedOf(edited(words.replace(sentence, other)), 'prisma-s', '16')).toBe(true)
+    const untrue = other.replace('5 pairs', '7 pairs')
+    expect(closedOf(edited(words.replace(sentence, untrue)), 'prisma-s', '16')).toBe(false)
+    // What is offered closes it again.
+    const [item] = CHECKLISTS[0].items(bare).filter((i) => i.number === '16')
+    const own = draftAccount(bare).find((p) => p.id === item!.passage)!
+    const content = withDrafted(bare, own, item!.offered!)
+    const account = { ...bare.review.account, edited: { screened: content } }
+    const mended = { ...bare, review: { ...bare.review, account } as unknown as Review }
+    expect(closedOf(mended, 'prisma-s', '16')).toBe(true)
   })
 
   it('name databases that one search reached together, with those they were searched with', async () => {

@@ -39,7 +39,7 @@ const OTHERS =
 
 /** Sentences of the parts on searching that are no sayings yet: none of these has a word that the sayings there have. */
 const OF_SEARCHES =
-  /^(?!.*(?:truncation|references of|that cite|looked through|asked on|answer|none of the questions|for further works)).*$/
+  /^(?!.*(?:truncation|references of|that cite|looked through|asked on|answer|took over no|set no limits|nobody else|none of the questions|for further works)).*$/
 
 interface Case {
   drawn: Reading | Searching
@@ -135,6 +135,10 @@ const BREAKS: Readonly<
     const kind = kinds.find((k) => c.review.sources.every((s) => s.kind !== k))
     return kind && [{ kind: 'source.set', payload: { id: 'more', kind, name: 'more', why: '' } }]
   },
+  'searches-without': (_e, c) =>
+    c.review.limits.length
+      ? undefined
+      : [{ kind: 'limit.set', payload: { id: 'z', limit: { kind: 'years', from: 2018 }, reason: '' } }],
   truncation: (_e, c) => {
     // The same line is sent again as it is written.
     const run = c.review.runs.findLast((r) => /\*/.test(r.text) && r.lineId === last(c, r.sourceId))

@@ -57,3 +57,10 @@ export const sumOf = <T>(all: readonly T[], of: (one: T) => number | undefined):
 /** Ways that are no database, by id. */
 export const otherWays = (review: Review): string[] =>
   review.sources.flatMap((s) => (s.kind === 'database' ? [] : [s.id]))
+
+/** Was a way gone at least once, as far as it was noted? */
+export const wasGone = (review: Review, id: string): boolean =>
+  stepsGone(review, id).length > 0 ||
+  timesLogged(review, id).length > 0 ||
+  peopleAsked(review, id).length > 0 ||
+  (review.pages ?? []).some((p) => p.sourceId === id && p.seen)

@@ -1,4 +1,5 @@
 import { dateWords, inWords, listed } from '../base'
+import { leadsOut } from '../review'
 import { limitWords, type LimitKind, type LimitValue } from '../query'
 import { standingRuns, type Review } from '../review'
 
@@ -13,6 +14,10 @@ export function someNamed(terms: readonly string[]): string {
   if (terms.length <= NAMED + 1) return listed(terms)
   return `${terms.slice(0, NAMED).join(', ')} and ${inWords(terms.length - NAMED)} more`
 }
+
+/** A question with the answer that sets a work aside: "Was it loud? (set aside if not)". */
+export const askedWords = (question: Parameters<typeof leadsOut>[0] & { text: string }): string =>
+  `${question.text} (set aside if ${leadsOut(question) === 'no' ? 'not' : 'so'})`
 
 /** A limit as running text has it: "from 2017 to 2026". */
 export function periodWords(limit: LimitValue): string {

@@ -113,7 +113,9 @@ export function MethodsStage() {
       />
       {pane === 'section' && <SectionPane context={context} passages={passages} />}
       {pane === 'protocol' && <ProtocolPane context={context} />}
-      {pane === 'checklist' && <ChecklistPane context={context} show={() => setPane('section')} />}
+      {pane === 'checklist' && (
+        <ChecklistPane context={context} passages={passages} show={() => setPane('section')} />
+      )}
       {pane === 'searchreview' && <SearchReviewPane review={context.review} />}
       {pane === 'versions' && <VersionsPane context={context} told={told} passages={passages} />}
     </>

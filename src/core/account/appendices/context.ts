@@ -1,4 +1,4 @@
-import type { Inline } from '../document'
+import type { Inline, Passage } from '../document'
 import type { FactContext } from '../facts'
 
 /** A work as a list of references has it. */
@@ -15,6 +15,8 @@ export interface AppendixContext extends FactContext {
   /** Works included, and works that went out on their full text with the main reason; absent: not asked for. */
   included?: readonly Referenced[] | undefined
   excluded?: readonly (Referenced & { reason: string })[] | undefined
+  /** The section as it stands; absent: as it is drafted and edited in the review. */
+  passages?: readonly Passage[] | undefined
   /** The flow as a drawing with its text; absent: nothing was brought in, or it does not add up. */
   flow?: { svg: string; text: string } | undefined
 }

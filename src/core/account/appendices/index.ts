@@ -28,7 +28,7 @@ export type { AppendixContext, Referenced } from './context'
 export { withWorks } from './with-works'
 export { noticeWords, referencedWorks, referenceInlines } from './referenced'
 export { aboutWords, elementWords, lookWords, outcomeWords, VERDICT_WORDS } from './search-review'
-export { CHECKLISTS, checklistTables, notApplicable, openItems, reportingItems } from './reporting'
+export { CHECKLISTS, checklistTables, isOpen, notApplicable, openItems, reportingItems } from './reporting'
 export type { ReportingItem } from './reporting-item'
 
 /** Appendices by their letters; one that has nothing to hold is left out, and the others keep their letters. */
@@ -52,7 +52,7 @@ export function sectionDocument(
   passages: readonly Passage[] = draftAccount(context, telling),
 ): DocumentTree {
   const section = sectionBlocks(context, passages)
-  const told = asTold(context)
+  const told = { ...asTold(context), passages }
   const appendices = APPENDICES.flatMap(({ letter, title, blocks }): Block[] => {
     const own = blocks(told)
     return own.length

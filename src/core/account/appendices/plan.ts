@@ -1,14 +1,12 @@
-import { limitHonour } from '../../profile'
 import { limitWords } from '../../query'
 import { searchedIn, limitApplied } from '../standing'
 import { cell, type Block } from '../documents/tree'
 import { text } from '../document'
-import { dateWords } from '../words'
+import { askedWords, dateWords } from '../words'
 import type { AppendixContext } from './context'
 
 const APPLIED = {
   applied: 'applied',
-  'stood in': 'something stood in for it',
   'not available': 'not available',
   'not applied': 'not set',
   open: 'not run yet',
@@ -28,10 +26,10 @@ export function limitsAppendix(c: AppendixContext): Block[] {
         cell(limitWords(planned.limit)),
         cell(planned.reason),
         ...sources.map((s) => {
-          const profile = c.source(s.id)?.profile
-          const how = profile ? limitHonour(planned.limit.kind, profile) : undefined
-          const became = APPLIED[limitApplied(c, planned, s.id)]
-          return cell(how?.state === 'stood in' ? `${became} (${how.how})` : became)
+          const became = limitApplied(c, planned, s.id)
+          if (became !== 'stood in') return cell(APPLIED[became])
+          const by = c.source(s.id)?.profile?.limits[planned.limit.kind]?.standIn
+          return cell(by ? `${by} stood in for it` : 'something stood in for it')
         }),
       ]),
       ...(sources.length > 2 ? { wide: true as const } : {}),
@@ -56,7 +54,7 @@ export function criteriaAppendix({ review }: AppendixContext): Block[] {
             {
               kind: 'list',
               ordered: true,
-              items: own.map((k) => cell(`${k.text} (${k.sense === 'in' ? 'no' : 'yes'} rules out)`)),
+              items: own.map((k) => cell(askedWords(k))),
             },
           ]
         : []

@@ -4,6 +4,7 @@ import { selectClaims } from '../claims'
 import { ofKind } from '../draft/group/alike'
 import { departures } from '../protocol'
 import { searchedIn } from '../standing'
+import { toldInText } from '../told-in-text'
 import { dateWords } from '../words'
 import type { AppendixContext } from './context'
 import { item, type ReportingItem } from './reporting-item'
@@ -14,6 +15,7 @@ import { item, type ReportingItem } from './reporting-item'
  */
 export function reportingItems2020(c: AppendixContext): ReportingItem[] {
   const { review, figures } = c
+  const told = toldInText(c, c.passages)
   const { readers } = figures
   const searched = searchedIn(review)
   const criteria = review.criteria.filter((q) => q.text.trim())
@@ -24,6 +26,7 @@ export function reportingItems2020(c: AppendixContext): ReportingItem[] {
   const { registration } = review
   return [
     item(
+      told,
       5,
       'by which criteria works were let in or set aside',
       criteria.length ? `${plural(criteria.length, 'question')} asked of each work` : undefined,
@@ -31,6 +34,7 @@ export function reportingItems2020(c: AppendixContext): ReportingItem[] {
       'question',
     ),
     item(
+      told,
       6,
       'every place searched or person asked, with the last day',
       searched.length
@@ -40,6 +44,7 @@ export function reportingItems2020(c: AppendixContext): ReportingItem[] {
       'searches',
     ),
     item(
+      told,
       7,
       'full strategies with filters and limits',
       searched.length ? `of all ${plural(searched.length, 'database')}, line by line` : undefined,
@@ -47,6 +52,7 @@ export function reportingItems2020(c: AppendixContext): ReportingItem[] {
       'searches',
     ),
     item(
+      told,
       8,
       'how works were chosen: how many read each, and whether apart',
       readers.broad.length
@@ -54,8 +60,10 @@ export function reportingItems2020(c: AppendixContext): ReportingItem[] {
         : undefined,
       'third part',
       'selection',
+      { tells: ['titles-who', 'titles-read', 'texts-who'] },
     ),
     item(
+      told,
       '16a',
       'the way from records found to works included, best as a figure',
       figures.identified && readers.broad.length
@@ -65,14 +73,17 @@ export function reportingItems2020(c: AppendixContext): ReportingItem[] {
       'selection',
     ),
     item(
+      told,
       '16b',
       'works that seemed to fit and were set aside, with why',
       included?.out ? `${plural(included.out, 'work')}, each with its reason` : undefined,
       'Appendix E',
       'selection',
+      undefined,
       included !== undefined && !included.out,
     ),
     item(
+      told,
       17,
       'each work included, cited',
       included?.included ? `${plural(included.included, 'work')} in full` : undefined,
@@ -80,20 +91,25 @@ export function reportingItems2020(c: AppendixContext): ReportingItem[] {
       'selection',
     ),
     item(
+      told,
       '24a',
       'where the review is registered, or that it is not',
       registration && `${registration.place}${registration.number ? ` (${registration.number})` : ''}`,
       'first part',
       'methods',
+      { tells: ['protocol'] },
     ),
     item(
+      told,
       '24b',
       'where the protocol can be read',
       frozen && `frozen on ${dateWords(frozen.at)}`,
       'first part',
       'methods',
+      { tells: ['protocol'] },
     ),
     item(
+      told,
       '24c',
       'what was amended of, or departs from, what was planned',
       frozen && `${plural(amended.length, 'amendment')}, ${plural(departures(c).length, 'departure')}`,

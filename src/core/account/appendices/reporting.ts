@@ -5,9 +5,14 @@ import { ofKind } from '../draft/group/alike'
 import { text } from '../document'
 import { cell, type Block, type Cell } from '../documents/tree'
 import { searchedIn } from '../standing'
+import { toldInText } from '../told-in-text'
+import { isTold, SAYINGS } from '../sayings'
+import type { NotGone } from '../sayings/ways-not-gone'
+import { daysOf, spellsOf } from '../words'
+import { wasGone } from '../ways-gone'
 import type { AppendixContext } from './context'
 import { reportingItems2020 } from './reporting-2020'
-import { item, type ReportingItem } from './reporting-item'
+import { item, type ReportingItem, type SaidBy } from './reporting-item'
 
 /**
  * The sixteen items of PRISMA-S (Rethlefsen et al., Systematic Reviews 2021;10:39; numbers and matters of the items from
@@ -15,10 +20,20 @@ import { item, type ReportingItem } from './reporting-item'
  */
 export function reportingItems(c: AppendixContext): ReportingItem[] {
   const { review, figures } = c
+  const told = toldInText(c, c.passages)
   const searched = searchedIn(review)
   const others = review.sources.filter((s) => s.kind !== 'database')
-  const ways = (...kinds: string[]): string[] =>
-    others.filter((s) => kinds.includes(s.kind) && s.id in figures.brought).map((s) => s.name)
+  const done = others.filter((s) => s.id in figures.brought || wasGone(review, s.id))
+  const ways = (...kinds: string[]): string[] => done.filter((s) => kinds.includes(s.kind)).map((s) => s.name)
+  /** Said where the ways of these kinds are told, and what came of them. */
+  const notGone: readonly NotGone[] = isTold('ways-not-gone', c)
+    ? SAYINGS['ways-not-gone'].finds.found(c, '').what
+    : []
+  const byWays = (not: readonly NotGone[], ...kinds: string[]): SaidBy => ({
+    tells: ['other way', 'other ways', 'way-followed', 'way-looked', 'way-people', 'pages'],
+    of: done.filter((s) => kinds.includes(s.kind)).map((s) => s.id),
+    not: not.length && not.every((n) => notGone.includes(n)) ? ['ways-not-gone'] : [],
+  })
   const names = (list: readonly string[]): string => list.join('; ')
   const platforms = searched.filter((s) => s.platform || c.source(s.id)?.releaseWords)
   const together = searched.flatMap((s) =>
@@ -38,12 +53,13 @@ export function reportingItems(c: AppendixContext): ReportingItem[] {
   ]
   const limited = review.limits.length > 0
   const reasons = review.limits.every((l) => l.reason.trim())
-  const update =
-    figures.flow.rounds.length > 1 ||
-    searched.some((s) => review.runs.filter((r) => r.sourceId === s.id).length > 0 && s.reminder)
+  const again =
+    figures.flow.rounds.length > 1 || searched.some((s) => spellsOf(daysOf(review, s.id)).length > 1)
+  const reminded = searched.some((s) => s.reminder)
   const every = (list: readonly unknown[]): boolean => list.length > 0 && list.length === searched.length
   return [
     item(
+      told,
       1,
       'each database by name, with its platform',
       searched.length
@@ -53,40 +69,67 @@ export function reportingItems(c: AppendixContext): ReportingItem[] {
       'question',
     ),
     item(
+      told,
       2,
       'databases searched at once on one platform',
       names(together) || undefined,
       'first part',
       'question',
+      { tells: ['together'], not: [] },
       !together.length,
     ),
     item(
+      told,
       3,
       'registers of studies',
       names(registers) || undefined,
       'first part',
       'question',
+      byWays(['registers'], 'register'),
       !registers.length,
     ),
     item(
+      told,
       4,
       'websites and other places looked through',
       names(web) || undefined,
       'first part',
       'selection',
+      byWays(['websites'], 'web', 'catalogue'),
       !web.length,
     ),
     item(
+      told,
       5,
       'references cited by, and works citing, what was kept',
       names(cited) || undefined,
       'first part',
       'selection',
+      byWays(['references', 'citing'], 'reference lists', 'citing papers'),
       !cited.length,
     ),
-    item(6, 'people who were asked', names(people) || undefined, 'first part', 'selection', !people.length),
-    item(7, 'any other way', names(hand) || undefined, 'first part', 'question', !hand.length),
     item(
+      told,
+      6,
+      'people who were asked',
+      names(people) || undefined,
+      'first part',
+      'selection',
+      byWays(['people'], 'people'),
+      !people.length,
+    ),
+    item(
+      told,
+      7,
+      'any other way',
+      names(hand) || undefined,
+      'first part',
+      'question',
+      byWays([], 'hand search', 'own collection'),
+      !hand.length,
+    ),
+    item(
+      told,
       8,
       'every strategy in full, as it was run',
       searched.length ? `${searched.length} of ${searched.length} databases, line by line` : undefined,
@@ -94,6 +137,7 @@ export function reportingItems(c: AppendixContext): ReportingItem[] {
       'searches',
     ),
     item(
+      told,
       9,
       'limits, with reasons, or that there were none',
       limited
@@ -103,33 +147,42 @@ export function reportingItems(c: AppendixContext): ReportingItem[] {
         : searched.length
           ? 'none was set'
           : undefined,
-      'Appendix C',
+      'second part',
       'question',
+      { tells: limited ? ['limits', 'limit in some', 'no limit'] : ['searches-without'] },
     ),
     item(
+      told,
       10,
       'filters that others published',
       names(taken('filter')) || undefined,
       'second part',
       'searches',
+      { tells: ['taken over'], not: ['searches-without'] },
       !taken('filter').length,
     ),
     item(
+      told,
       11,
       'earlier strategies that were taken over',
       names(taken('earlier strategy')) || undefined,
       'second part',
       'searches',
+      { tells: ['taken over'], not: ['searches-without'] },
       !taken('earlier strategy').length,
     ),
     item(
+      told,
       12,
       'how the search is kept up to date',
-      update ? 'searched again, or a date for it is set' : undefined,
+      again ? 'searched again' : reminded ? 'a date for it is set' : undefined,
       'first part',
       'searches',
+      // That a date is set is said in no sentence.
+      { tells: again ? ['dated', 'updated'] : [] },
     ),
     item(
+      told,
       13,
       'the day of each search',
       searched.length ? 'the day of every run' : undefined,
@@ -137,6 +190,7 @@ export function reportingItems(c: AppendixContext): ReportingItem[] {
       'searches',
     ),
     item(
+      told,
       14,
       'whether the strategies were looked over by somebody',
       names(
@@ -144,10 +198,13 @@ export function reportingItems(c: AppendixContext): ReportingItem[] {
           ({ reader, as }) => `${nameOfPerson(review, reader)}${as ? ` (${as})` : ''}`,
         ),
       ) || undefined,
-      'Appendix I',
+      'second part',
       'methods',
+      { tells: ['reviewed'], not: ['searches-without'] },
+      true,
     ),
     item(
+      told,
       15,
       'how many records each source gave',
       figures.identified ? `${figures.identified} records` : undefined,
@@ -155,6 +212,7 @@ export function reportingItems(c: AppendixContext): ReportingItem[] {
       'records',
     ),
     item(
+      told,
       16,
       'how duplicates were told apart',
       review.partition
@@ -164,6 +222,7 @@ export function reportingItems(c: AppendixContext): ReportingItem[] {
           : undefined,
       'third part',
       'records',
+      { tells: ['duplicates'] },
     ),
   ]
 }
@@ -182,11 +241,21 @@ type ChecklistId = (typeof CHECKLISTS)[number]['id']
 /** The key under which a person says why an item is not applicable. */
 export const notApplicable = (checklist: ChecklistId, item: string): string => `${checklist}/${item}`
 
-/** Items that neither the record closes nor a person called not applicable. */
+/** Does an item still ask for something: that it be done, or that the text say it? */
+export const isOpen = (i: ReportingItem): boolean => !i.closed && (!i.notUsed || i.offered !== undefined)
+
+/** Items that neither the text closes nor a person called not applicable. */
 export const openItems = (c: AppendixContext): number =>
   CHECKLISTS.flatMap(({ id, items }) =>
-    items(c).filter((i) => !i.evidence && !i.notUsed && !c.review.leftAdvice?.[notApplicable(id, i.number)]),
+    items(c).filter((i) => isOpen(i) && !c.review.leftAdvice?.[notApplicable(id, i.number)]),
   ).length
+
+/** What there is of an item, in words: what closes it, or how far it is. */
+export function itemWords({ evidence, closed, notUsed }: ReportingItem): string {
+  if (evidence) return closed ? evidence : `${evidence}: in the record, not in the text`
+  if (closed) return 'told as not done'
+  return notUsed ? 'the record names none' : 'not reported'
+}
 
 /** H: the items as tables: what closes each, and where it stands. */
 export const reportingAppendix = (c: AppendixContext): Block[] =>
@@ -205,18 +274,14 @@ export function checklistTables(
   return CHECKLISTS.map(({ id, name, items }) => ({
     id,
     name,
-    head: ['Item', 'About', 'From the record', 'Where'],
+    head: ['Item', 'About', 'What closes it', 'Where'],
     rows: items(c).map((i) => {
       const left = c.review.leftAdvice?.[notApplicable(id, i.number)]
       return [
         cell(i.number),
         cell(i.about),
-        cell(
-          left
-            ? `not applicable, because ${left}`
-            : (i.evidence ?? (i.notUsed ? 'the record names none' : 'not reported')),
-        ),
-        cell(i.evidence ? i.place : ''),
+        cell(left ? `not applicable, because ${left}` : itemWords(i)),
+        cell(i.closed ? i.place : ''),
       ]
     }),
   }))

@@ -4,6 +4,7 @@ import { nameOfPerson, standingRuns, type Run, type Source } from '../../review'
 import { limitsToSend } from '../../strategy'
 import { cell, type Block } from '../documents/tree'
 import { text } from '../document'
+import { waysTable } from './ways'
 import { dateWords, daysOf, spellsOf, spellWords, type Spell } from '../words'
 import type { AppendixContext } from './context'
 
@@ -27,9 +28,12 @@ const plain = (words: string): string => {
 /** B: each strategy as it was run, a table for each source and time of searching, so that it can be typed again. */
 export function strategiesAppendix(c: AppendixContext): Block[] {
   const { review } = c
-  return review.sources
-    .filter((s) => s.kind === 'database')
-    .flatMap((s) => spellsOf(daysOf(review, s.id)).flatMap((spell) => tableOf(c, s, spell)))
+  return [
+    ...review.sources
+      .filter((s) => s.kind === 'database')
+      .flatMap((s) => spellsOf(daysOf(review, s.id)).flatMap((spell) => tableOf(c, s, spell))),
+    ...waysTable(review),
+  ]
 }
 
 function tableOf(c: AppendixContext, s: Source, spell: Spell): Block[] {
@@ -48,13 +52,15 @@ function tableOf(c: AppendixContext, s: Source, spell: Spell): Block[] {
   }))
   // Where a database keeps no lines, a line is sent whole, with every limit that holds for it.
   const limits = limitsToSend(lines, !profile || profile.lines !== undefined)
+  const noteOf = new Map((review.strategies[s.id] ?? []).map((l) => [l.id, l.note.trim()]))
+  const noted = runs.some((r) => noteOf.get(r.lineId))
   const release = runs.at(-1)!.release
   const searched = about?.releaseWords ? about.releaseWords(release) : release
   return [
     {
       kind: 'table',
       caption: [text(`${s.name}, ${spellWords(spell)}${searched ? ` (${searched})` : ''}`)],
-      head: STRATEGY_HEAD,
+      head: [...STRATEGY_HEAD, ...(noted ? ['Note'] : [])],
       rows: runs.map((run, n) => [
         cell(String(run.number)),
         cell(run.sent),
@@ -62,6 +68,7 @@ function tableOf(c: AppendixContext, s: Source, spell: Spell): Block[] {
         cell([...new Set(limits[n]!.map(limitToTick))].join('; ')),
         cell(thousands(run.hits)),
         cell(`${dateWords(run.at)}, ${run.by ? nameOfPerson(review, run.by) : ''}`.replace(/, $/, '')),
+        ...(noted ? [cell(noteOf.get(run.lineId) ?? '')] : []),
       ]),
       mono: [1, 2],
       wide: true,

@@ -1,7 +1,7 @@
 import type { Source } from '../../review'
 import type { FactContext } from '../facts'
 import { revisedBetween, searchedIn } from '../standing'
-import { peopleAsked, stepsGone, timesLogged } from '../ways-gone'
+import { wasGone } from '../ways-gone'
 import { daysOf, spellsOf } from '../words'
 import type { Claim } from './claim'
 
@@ -46,9 +46,7 @@ export function sources(context: FactContext): Claim[] {
 function otherWay({ review, figures }: FactContext, { id: sourceId, kind, why: reason }: Source): Claim[] {
   const on = [`source:${sourceId}`]
   const pages = (review.pages ?? []).filter((p) => p.sourceId === sourceId && p.seen)
-  const gone = stepsGone(review, sourceId).length > 0 || timesLogged(review, sourceId).length > 0
-  const done =
-    sourceId in figures.brought || peopleAsked(review, sourceId).length > 0 || pages.length > 0 || gone
+  const done = sourceId in figures.brought || wasGone(review, sourceId)
   return [
     { says: 'OtherSource', on, sourceId, kind, done, reason },
     ...(pages.length ? [{ says: 'PagesSeen', on, sourceId, count: pages.length } satisfies Claim] : []),

@@ -1,6 +1,7 @@
 import { PARTS, type Paragraph, type Passage } from '../document'
 import type { FactContext } from '../facts'
 import { compose, paragraphsOf, partsInOrder, type Telling } from './compose'
+import type { Grouped } from './grouped'
 
 /** How a review tells its account, unless something else is asked for. */
 export const tellingOf = ({ review: { account } }: FactContext): Telling => ({
@@ -28,11 +29,25 @@ export function draftAccount(context: FactContext, telling: Telling = tellingOf(
         edited: edited !== undefined,
         content: edited ? (edited as unknown as Paragraph[]) : draft,
         draft,
-        drafted: sentences.map((s) => ({ stage: s.stage, about: s.told.on, content: s.content })),
+        drafted: sentences.map(({ told, stage, content }) => ({
+          stage,
+          about: told.on,
+          content,
+          tells: told.tells === 'saying' ? told.saying : told.tells,
+          of: sourcesOf(told),
+        })),
       },
     ]
   })
 }
+
+/** The sources that a sentence is of. */
+const sourcesOf = (told: Grouped): readonly string[] => [
+  ...('sourceId' in told ? [told.sourceId] : []),
+  ...('sourceIds' in told ? told.sourceIds : []),
+  ...(told.tells === 'other ways' ? told.ways.map((w) => w.sourceId) : []),
+  ...(told.tells === 'saying' && told.of !== undefined ? [told.of] : []),
+]
 
 export { compose, groupAll, paragraphsOf, type Telling, type ToldPart, type ToldSentence } from './compose'
 export type { Grouped, GroupedOf } from './grouped'

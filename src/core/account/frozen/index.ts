@@ -1,3 +1,3 @@
 export { factsChanged, factsIn, type FactChange } from './facts-changed'
 export { freezeText, frozenBytes, GENERATOR, readFrozen, type FrozenDocument } from './frozen-text'
-export { sentenceChanges, withSentence, type SentenceChange } from './sentence-changes'
+export { sentenceChanges, withDrafted, withSentence, type SentenceChange } from './sentence-changes'

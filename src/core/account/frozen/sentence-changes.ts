@@ -102,3 +102,19 @@ export function withSentence(
   paragraphs[before.paragraph] = { ...paragraphs[before.paragraph]!, content }
   return paragraphs
 }
+
+/** The text with these words of the draft taken into it, sentence by sentence; those it has already are left as they are. */
+export function withDrafted(
+  context: FactContext,
+  { content, draft }: { content: readonly Paragraph[]; draft: readonly Paragraph[] },
+  offered: readonly (readonly Inline[])[],
+): Paragraph[] {
+  const wanted = offered.map((own) => own.map((n) => inlineWords(context, n)).join(''))
+  let mine: Paragraph[] = [...content]
+  for (;;) {
+    const changes = sentenceChanges(context, mine, draft)
+    const next = changes.find((c) => c.is === 'drafted' && wanted.some((words) => words.includes(c.words)))
+    if (!next) return mine
+    mine = withSentence(mine, changes, next)
+  }
+}

@@ -1,5 +1,6 @@
 import { limitWords } from '../../query'
 import type { FrozenPlan } from '../../review'
+import { askedWords } from '../words'
 
 /** One matter in which two plans differ. */
 export interface Difference {
@@ -46,7 +47,7 @@ const LISTS: readonly { key: string; about: string; of: (plan: FrozenPlan) => Th
         .filter((c) => c.text.trim())
         .map((c) => ({
           id: c.id,
-          words: `${quoted(c.text)} (${c.sense === 'in' ? 'no' : 'yes'} rules out, ${c.pass} pass)`,
+          words: `${askedWords({ ...c, text: quoted(c.text) })} of ${c.pass === 'broad' ? 'titles and abstracts' : 'full texts'}`,
         })),
   },
 ]

@@ -3,7 +3,7 @@ import { limitWords } from '../../query'
 import type { FrozenPlan, ProtocolVersion, Review } from '../../review'
 import { text } from '../document'
 import { cell, type Block, type DocumentTree } from '../documents/tree'
-import { dateWords } from '../words'
+import { askedWords, dateWords } from '../words'
 import { planDifferences, type Difference } from './differences'
 
 /** Identifies a frozen plan: the SHA-256 of its canonical JSON. */
@@ -50,10 +50,7 @@ export function protocolDocument({
             kind: 'paragraph',
             content: cell(pass === 'broad' ? 'Of title and abstract:' : 'Of the full text:'),
           },
-          ...list(
-            own.map((c) => `${c.text} (${c.sense === 'in' ? 'no' : 'yes'} rules out)`),
-            true,
-          ),
+          ...list(own.map(askedWords), true),
         ]
       : []
   }

@@ -2,6 +2,7 @@ import { asTold } from '../as-run'
 import type { FactContext } from '../facts'
 import type { Saying } from './saying'
 import { duplicates } from './duplicates'
+import { searchesWithout } from './searches-without'
 import { textsAsked } from './texts-asked'
 import { textsRead } from './texts-read'
 import { textsReasons } from './texts-reasons'
@@ -32,11 +33,15 @@ export const SAYINGS = {
   'way-people': wayPeople,
   'ways-not-gone': waysNotGone,
   truncation,
+  'searches-without': searchesWithout,
 } satisfies Record<string, Saying<unknown>>
 
 export type SayingName = keyof typeof SAYINGS
 export const SAYING_NAMES = Object.keys(SAYINGS) as SayingName[]
 export type FoundOf<N extends SayingName> = (typeof SAYINGS)[N] extends Saying<infer F> ? F : never
+
+/** Is something that is told told as a saying? */
+export const isSaying = (name: string): name is SayingName => Object.hasOwn(SAYINGS, name)
 
 /** A saying that is told, with what it found, and of what it is told where that is not the review. */
 export type ToldSaying = { [N in SayingName]: { saying: N; of?: string; found: FoundOf<N> } }[SayingName]

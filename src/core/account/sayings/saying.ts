@@ -17,6 +17,7 @@ export type Family =
   | 'people'
   | 'not used'
   | 'sent without truncation'
+  | 'not used in searches'
 
 /** One thing that is told of a review: whether, and what of it. Its words stand in `words`, its meaning in `meanings`. */
 export interface Saying<Found> {

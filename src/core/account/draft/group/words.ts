@@ -27,6 +27,10 @@ export function words(
     ...known(claims, byTime),
     ...limits(claims),
     ...reviewed(claims),
+    ...toldAs(
+      sayings.filter((s) => s.saying === 'searches-without'),
+      ['plan'],
+    ),
   ]
 }
 

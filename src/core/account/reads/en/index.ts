@@ -1,5 +1,6 @@
 import type { SayingName } from '../../sayings'
 import { numberIn, partsOf } from './number'
+import { searchesWithout, type Without } from './searches-without'
 import { textsReasons } from './texts-reasons'
 import { truncation, type Truncation } from './truncation'
 import { wayFollowed, type Followed } from './way-followed'
@@ -60,6 +61,7 @@ export interface Reads {
   'way-people': PeopleAsked
   'ways-not-gone': NotGone
   truncation: Truncation
+  'searches-without': Without
 }
 
 /** Numbers before what is said of them: "5 are left open" under `left open`. */
@@ -219,8 +221,9 @@ export const READS: { readonly [N in SayingName]: (sentence: string) => Reads[N]
   'way-people': wayPeople,
   'ways-not-gone': waysNotGone,
   truncation,
+  'searches-without': searchesWithout,
 }
 
 export type { Time } from './days'
 export type { ReadByMany } from './who-read'
-export type { Followed, Looked, NotGone, PeopleAsked, Truncation }
+export type { Followed, Looked, NotGone, PeopleAsked, Truncation, Without }

@@ -1,5 +1,6 @@
 import type { FoundOf, SayingName } from '../../sayings'
 import { duplicates } from './duplicates'
+import { searchesWithout } from './searches-without'
 import { textsAsked } from './texts-asked'
 import { textsRead } from './texts-read'
 import { textsReasons } from './texts-reasons'
@@ -31,4 +32,5 @@ export const WORDS: { readonly [N in SayingName]: Words<FoundOf<N>> } = {
   'way-people': wayPeople,
   'ways-not-gone': waysNotGone,
   truncation,
+  'searches-without': searchesWithout,
 }

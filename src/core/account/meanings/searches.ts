@@ -1,7 +1,9 @@
-import type { Truncation } from '../reads/en'
+import type { Truncation, Without } from '../reads/en'
 import type { Deeds } from './deeds'
 
 interface Ran {
+  by: string
+  limits: unknown[]
   id: string
   sourceId: string
   lineId: string
@@ -67,5 +69,31 @@ export function truncation(read: Truncation, deeds: Deeds): boolean {
         told.words.every((w) => words.includes(w))
       )
     })
+  )
+}
+
+/** Each of these was not done with any strategy that was run, and each other one was done or planned. */
+export function searchesWithout(read: Without, deeds: Deeds): boolean {
+  const runs = deeds.of('run.log') as unknown as Ran[]
+  const gone = new Set(deeds.of('limit.remove').map((l) => l.id))
+  const ran = new Set(runs.map((r) => r.lineId))
+  const last = new Map(deeds.of('strategy.set').map((p) => [p.sourceId as string, p]))
+  const taken = [...last.values()].flatMap((p) =>
+    (p.lines as { id: string; takenOver?: { what: string } }[]).flatMap((l) =>
+      l.takenOver && ran.has(l.id) ? [l.takenOver.what] : [],
+    ),
+  )
+  const searchers = new Set(runs.map((r) => r.by))
+  const there: Record<Without[number], boolean> = {
+    limits: deeds.of('limit.set').some((l) => !gone.has(l.id)) || runs.some((r) => r.limits.length > 0),
+    filter: taken.includes('filter'),
+    earlier: taken.includes('earlier strategy'),
+    review: deeds.of('searchreview.finish').some((p) => !searchers.has(p.reader as string)),
+  }
+  return (
+    read.length > 0 &&
+    runs.length > 0 &&
+    deeds.counted('broad').length > 0 &&
+    (Object.keys(there) as Without).every((what) => there[what] !== read.includes(what))
   )
 }

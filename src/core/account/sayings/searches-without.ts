@@ -1,0 +1,38 @@
+import { passSums } from '../facts/selection'
+import type { FactContext } from '../facts'
+import { finishedReviews, standingRuns } from '../../review'
+import { searchedIn } from '../standing'
+import { saying } from './saying'
+
+/** What a reader may expect of strategies, and these have not; by PRISMA-S items 9 to 11 and 14. */
+export type Without = 'limits' | 'filter' | 'earlier' | 'review'
+
+function without({ review }: FactContext): Without[] {
+  const runs = standingRuns(review.runs)
+  const lines = searchedIn(review).flatMap((s) => review.strategies[s.id] ?? [])
+  const ran = new Set(runs.map((r) => r.lineId))
+  const taken = new Set(lines.flatMap((l) => (l.takenOver && ran.has(l.id) ? [l.takenOver.what] : [])))
+  const limited = review.limits.length > 0 || runs.some((r) => r.limits.length > 0)
+  const searchers = new Set(runs.map((r) => r.by))
+  const reviewed = finishedReviews(review).some((r) => !searchers.has(r.reader))
+  return [
+    ...(limited ? [] : ['limits' as const]),
+    ...(taken.has('filter') ? [] : ['filter' as const]),
+    ...(taken.has('earlier strategy') ? [] : ['earlier' as const]),
+    ...(reviewed ? [] : ['review' as const]),
+  ]
+}
+
+/** What was not done with the strategies, once reading has begun. */
+export const searchesWithout = saying<{ what: Without[] }>({
+  family: 'not used in searches',
+  place: { theme: 'words', phase: 'searched', stage: 'searches' },
+  finds: {
+    when: {
+      searched: ({ review }) => searchedIn(review).length > 0,
+      read: ({ figures }) => passSums(figures).screened > 0,
+      lacking: (c) => without(c).length > 0,
+    },
+    found: (c) => ({ what: without(c) }),
+  },
+})

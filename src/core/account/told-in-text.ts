@@ -1,0 +1,46 @@
+import { inlinesOf, type Inline, type Passage } from './document'
+import { draftAccount } from './draft'
+import { inlineWords, type FactContext } from './facts'
+import { READS } from './reads/en'
+import { isSaying } from './sayings'
+
+/** A sentence of the draft, with the passage to which it belongs, and whether the text as it stands says it. */
+export interface ToldInText {
+  /** What it tells, and of which part of the review where there are several. */
+  tells: string
+  of: readonly string[]
+  passage: Passage['id']
+  content: readonly Inline[]
+  said: boolean
+}
+
+const wordsOf = (context: FactContext, content: readonly Inline[]): string =>
+  content
+    .map((n) => inlineWords(context, n))
+    .join('')
+    .replace(/\s+/g, ' ')
+    .trim()
+
+/**
+ * Everything that the record has to tell, and whether the section says it: a passage that nobody edited says all of it; one
+ * that was edited says a sentence that still stands in it word for word, or in words by which the same is read.
+ */
+export function toldInText(
+  context: FactContext,
+  passages: readonly Passage[] = draftAccount(context),
+): ToldInText[] {
+  return passages.flatMap(({ id, edited, content, drafted }) => {
+    const text = edited ? content.map((p) => wordsOf(context, [...inlinesOf(p)])).join(' ') : ''
+    const sentences = text.split(/(?<=[.?!]) (?=\p{Lu})/u)
+    return drafted.map(({ tells, of, content: own }): ToldInText => {
+      const words = wordsOf(context, own)
+      const reads = isSaying(tells) ? READS[tells] : undefined
+      const meant = reads && JSON.stringify(reads(words))
+      const said =
+        !edited ||
+        text.includes(words) ||
+        (meant !== undefined && sentences.some((s) => JSON.stringify(reads!(s)) === meant))
+      return { tells, of, passage: id, content: own, said }
+    })
+  })
+}
