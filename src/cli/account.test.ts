@@ -41,8 +41,8 @@ describe('a stranger who has only the Word file', () => {
   it('types the lines of Appendix B into the stand-ins and gets every count, of spring and of autumn', async () => {
     const out = await run(['account', file('demo.zip'), file('section.docx')])
     expect(out.errors ?? []).toEqual([])
-    const tables = (await tablesOf('section.docx')).filter(
-      (t) => t.rows[0]?.join().startsWith('Line,As sent,In plain notation,Limits,Hits,Run'),
+    const tables = (await tablesOf('section.docx')).filter((t) =>
+      t.rows[0]?.join().startsWith('Line,As sent,In plain notation,Limits,Hits,Run'),
     )
     // Five databases, searched twice.
     expect(tables).toHaveLength(10)

@@ -3,7 +3,8 @@ import type { Arguments, Options } from './arguments'
 
 /** What a command came to: exit code, what it prints, and what goes to standard error. */
 export interface Outcome {
-  exit: 0 | 1
+  /** 0, it is done; 1, something is wrong with what was given; 3, something could not be checked. 2 is a call that was not understood. */
+  exit: 0 | 1 | 3
   output?: string
   /** A file for standard output, as it is. */
   bytes?: Uint8Array

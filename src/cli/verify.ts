@@ -1,7 +1,7 @@
 import { existsSync } from 'node:fs'
 import { Worker } from 'node:worker_threads'
 import type { Review } from '../core/review'
-import { reportText, verifyPackage, type Check } from '../verify'
+import { endOf, reportText, verifyPackage, type Check } from '../verify'
 import { handedFrom } from './account'
 import { UsageError, type Arguments } from './arguments'
 import type { CliCommand, Outcome } from './command'
@@ -38,16 +38,16 @@ async function run(args: Arguments): Promise<Outcome> {
   const here = { from: handedFrom, standin: loadStandin, ...(other && { runs: other.runs }), done }
   const checks = await verifyPackage(bytes, here, args.get('digest')?.[0]).finally(other?.end)
   return {
-    exit: checks.some((c) => c.state === 'fault') ? 1 : 0,
+    exit: endOf(checks),
     output: args.has('json') ? JSON.stringify(checks) : reportText(checks),
   }
 }
 
 export const VERIFY_COMMANDS: Record<string, CliCommand> = {
   verify: {
-    help: 'check a package: files, journal, partition, flow, frozen texts, and every run of a stand-in repeated',
+    help: 'check a package: files, text, journal, partition, flow, frozen texts, and every run of a stand-in repeated',
     usage: 'PACKAGE [--digest "HEX OR WORDS"]',
-    note: '--digest: one that was kept elsewhere, in hex or in eight words. Exit code 1 on any fault.',
+    note: '--digest: one that was kept elsewhere, in hex or in eight words. Exit code 0: all was checked and is right; 1: a fault; 3: something could not be checked.',
     example: 'review.luvren.zip',
     files: true,
     options: { digest: 'value', json: 'flag' },

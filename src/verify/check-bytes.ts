@@ -4,6 +4,7 @@ import { packForPeople, type OpenedReview } from '../core/handed'
 import { packReview, type Packed } from '../core/review'
 import type { VerifyHere } from '.'
 import { checked, unchecked, type Check } from './report'
+import { valueFaults, versionFault } from './by-value'
 import { reviewDiffers, whatDiffers } from './what-differs'
 
 const CRATE = 'data/ro-crate-metadata.json'
@@ -55,12 +56,17 @@ async function compare(
     .sort()
   const [version, present] = [own, now].map((files) => versionIn(files[CRATE]))
   const onlyNamed = differing.length === 1 && differing[0] === CRATE
-  if (there && version !== undefined && version !== present && !onlyNamed)
-    // Under another version words and pictures may be others; what they are made from is checked all the same.
-    return unchecked(
-      ABOUT,
-      `they were made by version ${version} of what writes them, and this is ${present}`,
-    )
+  if (there && version !== undefined && version !== present && !onlyNamed) {
+    const wrong = versionFault(version, opened.entries)
+    if (wrong) return checked(ABOUT, 'the version of what made them', [wrong])
+    // Under another version words and pictures may be others; values are not, whatever they are called.
+    const values = differing.flatMap((name) => valueFaults(name, own[name], now[name]))
+    return checked(ABOUT, 'their values compared with what the review packs to', values, [], {
+      open: [
+        `They were made by version ${version} of what writes them, and this is ${present}: their words and pictures were not compared.`,
+      ],
+    })
+  }
   if (!there && version === undefined && differing.every((name) => DESCRIBING.has(name)))
     return unchecked(ABOUT, 'there are none, and what described the package does not say its version')
   // The lists of digests follow from what differs, and are named where nothing else does.

@@ -67,11 +67,12 @@ export async function checkFrozen({ review, entries, beside, blob }: OpenedRevie
   if (leftOutWords(entries, false).some((words) => words.startsWith('what was ruled')))
     return unchecked(about, 'rulings were left out of the package, and their numbers need them')
   const faults: string[] = []
+  const open: string[] = []
   const remarks: string[] = []
   for (const { name, digest, journal } of frozen) {
     const bytes = await blob(digest)
     if (!bytes) {
-      remarks.push(`“${name}” was left out of the package.`)
+      open.push(`“${name}” was left out of the package.`)
       continue
     }
     const read = readFrozen(bytes)
@@ -87,7 +88,7 @@ export async function checkFrozen({ review, entries, beside, blob }: OpenedRevie
     const { figuresVersion: counted = 1 } = text
     const figures = figuresOfVersion(counted, entries, text.journal.seq, beside)
     if (!figures) {
-      remarks.push(`“${name}” was counted by version ${counted} of the figures, which is not known here.`)
+      open.push(`“${name}” was counted by version ${counted} of the figures, which is not known here.`)
       continue
     }
     if (counted !== FIGURES_VERSION)
@@ -102,7 +103,7 @@ export async function checkFrozen({ review, entries, beside, blob }: OpenedRevie
         )
     }
     if (text.generator !== GENERATOR) {
-      remarks.push(`“${name}” was written by another version: its words were not compared.`)
+      open.push(`“${name}” was written by another version: its words were not compared.`)
       continue
     }
     const then = fold(
@@ -126,6 +127,7 @@ export async function checkFrozen({ review, entries, beside, blob }: OpenedRevie
     `${plural(frozen.length, 'text')} reckoned again from the journal as it stood`,
     faults,
     remarks,
+    { open },
   )
 }
 

@@ -7,11 +7,12 @@ import { ABOUT as BYTES, checkBytes } from './check-bytes'
 import { checkCrate } from './check-crate'
 import { checkFlow, checkFrozen, checkPartition, checkTyped } from './check-record'
 import { checkRuns } from './check-runs'
+import { checkText } from './read-back/check-text'
 import { checked, unchecked, type Check } from './report'
 
 export { checkFrozen } from './check-record'
 export { checkRuns } from './check-runs'
-export { reportText, type Check } from './report'
+export { endOf, reportText, type Check } from './report'
 
 /** What verifying needs from where it is done: a page's worker, or the command line. */
 export interface VerifyHere {
@@ -60,9 +61,11 @@ export async function verifyFile(
   const packed = await opened.packed()
   const beside = `${plural(packed.blobs.size, 'file')} beside the journal`
   const chain = `${plural(entries.length, 'entry', 'entries')} against the chain, ending in ${digestWords(entries.at(-1)!.digest)}`
-  const remarks = [
+  const open = [
     ...(packed.leftOut.length
-      ? [`${plural(packed.leftOut.length, 'file')} left out when it was packed.`]
+      ? [
+          `${plural(packed.leftOut.length, 'file')} left out when it was packed: nothing that is made from them was checked.`,
+        ]
       : []),
     ...(beginsFromState(entries)
       ? [
@@ -70,12 +73,13 @@ export async function verifyFile(
         ]
       : []),
   ]
-  const first = checked('Package', `${beside} against the manifest, ${chain}`, [], remarks)
+  const first = checked('Package', `${beside} against the manifest, ${chain}`, [], [], { open })
   const more = [
     () => first,
     () => checkArchive(bytes),
     unlessNewer(opened, BYTES, () => checkBytes(bytes, opened, packed, here)),
     () => checkCrate(bytes),
+    unlessNewer(opened, 'Text read back', () => checkText(bytes, opened)),
   ]
   return { checks: await inTurn(more, here), opened, runs }
 }

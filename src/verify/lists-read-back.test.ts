@@ -75,7 +75,8 @@ function workOf(reference: string): string {
 }
 const row = (reference: string, reason?: string): Named => ({
   work: workOf(reference),
-  ...(reason === undefined ? {} : { reason: bare(reason) }),
+  // A mark behind a reason says that it is none of the questions.
+  ...(reason === undefined ? {} : { reason: bare(reason).replace(/ (?:textit )?a$/, '') }),
 })
 const between = (whole: string, from: RegExp, to: RegExp): string => {
   const start = whole.search(from)

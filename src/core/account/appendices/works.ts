@@ -11,13 +11,9 @@ const told = ({ reference, notices = [] }: Referenced): Inline[] => [
     : []),
 ]
 
-/** A reason in words; where questions are asked, one that is none of them says so. */
-function mainReason(review: AppendixContext['review'], reason: string): string {
-  if (reason === 'none') return 'no reason noted'
-  const words = reasonWords(review, reason)
-  const asked = review.criteria.some((q) => q.text.trim())
-  return asked && reason.startsWith('words:') ? `${words} (none of the questions asked)` : words
-}
+/** Is a reason a person’s own words, where there are questions that could have been the reason? */
+const isOwn = (review: AppendixContext['review'], reason: string): boolean =>
+  reason.startsWith('words:') && review.criteria.some((q) => q.text.trim())
 
 /** E: works that went out on their full text, each with its one main reason. */
 export const excludedAppendix = ({ excluded = [], review }: AppendixContext): Block[] =>
@@ -27,7 +23,16 @@ export const excludedAppendix = ({ excluded = [], review }: AppendixContext): Bl
           kind: 'table',
           caption: [text('Works set aside on their full text, each with the main reason')],
           head: ['Work', 'Reason'],
-          rows: excluded.map((w) => [told(w), [text(mainReason(review, w.reason))]]),
+          rows: excluded.map((w) => [
+            told(w),
+            [
+              text(w.reason === 'none' ? 'no reason noted' : reasonWords(review, w.reason)),
+              ...(isOwn(review, w.reason) ? [text(' a', 'italic')] : []),
+            ],
+          ]),
+          ...(excluded.some((w) => isOwn(review, w.reason))
+            ? { notes: [[text('a ', 'italic'), text('none of the questions asked.')]] }
+            : {}),
         },
       ]
     : []

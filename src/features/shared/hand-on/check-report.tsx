@@ -14,11 +14,11 @@ export function CheckReport({ checks, done }: { checks: readonly Check[]; done: 
           <div key={c.about} data-state={c.state}>
             <b>{c.about}</b> <span>{c.state}</span>
             <p className="sub">{c.says}</p>
-            {[...c.faults, ...c.remarks].slice(0, SHOWN).map((words) => (
+            {[...c.faults, ...c.open, ...c.remarks].slice(0, SHOWN).map((words) => (
               <p key={words}>{words}</p>
             ))}
-            {c.faults.length + c.remarks.length > SHOWN && (
-              <p className="sub">and {c.faults.length + c.remarks.length - SHOWN} more</p>
+            {c.faults.length + c.open.length + c.remarks.length > SHOWN && (
+              <p className="sub">and {c.faults.length + c.open.length + c.remarks.length - SHOWN} more</p>
             )}
           </div>
         ))}

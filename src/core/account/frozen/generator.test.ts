@@ -1,0 +1,16 @@
+import { expect, it } from 'vitest'
+import { digestOf } from '../../base'
+import { demoContext } from '../demo-context.fixture'
+import { resolved, resolveFact, sectionDocument, toMarkdown } from '..'
+import { GENERATOR } from './frozen-text'
+
+/** What each version of the writer makes of the demo, by its digest. A package of another version is not held against it. */
+const WROTE: Readonly<Record<number, string>> = {
+  7: '034b76a05147cffe0c0d0c9e36ecd8b89a3d9ac248e73c69edb0a7a4d996ba15',
+}
+
+it('writes the demo as its version does: who changes a word of the section raises the version', async () => {
+  const context = await demoContext()
+  const tree = resolved(sectionDocument(context), (ref) => resolveFact(context, ref).text)
+  expect(digestOf(new TextEncoder().encode(toMarkdown(tree)))).toBe(WROTE[GENERATOR])
+})
