@@ -109,6 +109,8 @@ export const searchings = fc.record({
       lines: fc.array(lineSent, { minLength: 1, maxLength: 2 }),
       joined: fc.boolean(),
       ran: fc.constantFrom('all', 'all', 'all', 'none'),
+      how: fc.constantFrom('by hand', 'by hand', 'pasted history', 'stand-in'),
+      corrected: fc.nat(5).map((n) => n === 5),
     }),
     { minLength: 1, maxLength: 2 },
   ),
@@ -163,7 +165,7 @@ function database(
     },
   }
   const bare = lines.map(({ id, text }, i) => ({ number: i + 1, id, text, limits: [] }))
-  const runs = lines.map((l, i) => {
+  const ran = lines.map((l, i) => {
     const joins = l.id.endsWith('join')
     const reached = joins ? bare : [bare[i]!]
     return {
@@ -183,10 +185,26 @@ function database(
         at: '2026-05-02T09:00:00Z',
         by: 'p-1',
         release: '2026',
-        how: 'by hand',
+        how: d.how,
       },
     } as Command
   })
+  const first = ran[0]!.payload as object
+  const runs: Command[] = d.corrected
+    ? [
+        ...ran,
+        {
+          kind: 'run.log',
+          payload: {
+            ...first,
+            id: `again-${sourceId}`,
+            hits: 7,
+            supersedes: `run-${lines[0]!.id}`,
+            because: 'mistyped',
+          } as never,
+        },
+      ]
+    : ran
   return [
     { kind: 'source.set', payload: { id: sourceId, kind: 'database', name: sourceId, why: '' } },
     set,

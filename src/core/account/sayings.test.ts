@@ -39,7 +39,7 @@ const OTHERS =
 
 /** Sentences of the parts on searching that are no sayings yet: none of these has a word that the sayings there have. */
 const OF_SEARCHES =
-  /^(?!.*(?:truncation|references of|that cite|looked through|asked on|answer|took over no|set no limits|nobody else|none of the questions|for further works)).*$/
+  /^(?!.*(?:truncation|references of|that cite|looked through|asked on|answer|by hand|search histor|logged wrongly|took over no|set no limits|nobody else|none of the questions|for further works)).*$/
 
 interface Case {
   drawn: Reading | Searching
@@ -134,6 +134,15 @@ const BREAKS: Readonly<
     const kinds = ['register', 'web', 'reference lists', 'citing papers', 'people'] as const
     const kind = kinds.find((k) => c.review.sources.every((s) => s.kind !== k))
     return kind && [{ kind: 'source.set', payload: { id: 'more', kind, name: 'more', why: '' } }]
+  },
+  'counts-by-hand': (_e, c) => {
+    const run = c.review.runs.findLast((r) => r.how !== 'stand-in' && r.lineId === last(c, r.sourceId))
+    return run && [{ kind: 'run.log', payload: { ...run, id: 'other', how: 'stand-in' } }]
+  },
+  'counts-corrected': (_e, c) => {
+    const wrong = new Set(c.review.runs.map((r) => r.supersedes))
+    const run = c.review.runs.find((r) => r.supersedes === undefined && !wrong.has(r.id))
+    return run && [{ kind: 'run.log', payload: { ...run, id: 'better', supersedes: run.id, because: 'so' } }]
   },
   'searches-without': (_e, c) =>
     c.review.limits.length

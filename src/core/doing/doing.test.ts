@@ -33,6 +33,7 @@ import {
   dropContact,
   dropPage,
   dropQuote,
+  editPassage,
   finishSearchReview,
   keepPage,
   keepQuote,
@@ -98,7 +99,7 @@ function at(review: Review): DoingAt {
 
 /** Doings are called by what they do; other functions of the folder by what they are. */
 const DOES =
-  /^(?:add|log|correct|take|rule[WM]|retrieve|keep|settle$|choose|plan|name|draw|bind|partStudy|drop|day|say|askTo|finish)/
+  /^(?:add|log|correct|take|rule[WM]|retrieve|keep|settle$|choose|plan|name|draw|bind|partStudy|drop|day|say|askTo|finish|edit)/
 
 /** Something was brought in, and one work of it was ruled. */
 const ruledOf = (review: Review) =>
@@ -203,6 +204,11 @@ const CASES: Record<string, (review: Review) => readonly Command[]> = {
   dayPage: (r) => dayPage(at(r), { page: PAGE, day: '2026-11-25' }),
   keepPage: (r) => keepPage(at(r), { page: PAGE, copy: FILE }),
   dropPage: (r) => dropPage(at(r), { id: 'p' }),
+  editPassage: (r) =>
+    editPassage(at(r), {
+      passage: 'where',
+      content: [{ type: 'paragraph', content: [{ type: 'text', text: 'In my words.' }] }],
+    }),
   logWay: (r) => logWay(at(r), { sourceId: 's', how: 'read', day: '2026-11-25', named: 9, known: 9 }),
 }
 

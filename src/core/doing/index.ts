@@ -1,4 +1,5 @@
 export { answeredWords, finishSearchReview } from './methods/finish-search-review'
+export { editPassage } from './methods/edit-passage'
 export { settleSearchPoint, takeProposal } from './methods/settle-search-point'
 export type { Doing, DoingAt } from './doing'
 export { addDescribed, addSources, type SourceChosen } from './question/add-source'

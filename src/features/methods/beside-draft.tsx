@@ -1,5 +1,6 @@
 'use client'
 import { sentenceChanges, withSentence, type FactContext, type Paragraph, type Passage } from '@/core/account'
+import { editPassage } from '@/core/doing'
 import type { PassageContent } from '@/core/review'
 import { useStore } from '@/store/provider'
 import { InlineTexts } from '../shared/account-text'
@@ -14,12 +15,12 @@ export function BesideDraft({
   draft: readonly Paragraph[]
   context: FactContext
 }) {
-  const { act, deed } = useStore()
+  const { deed, doIt } = useStore()
   const changes = sentenceChanges(context, passage.content, draft)
   const offered = changes.filter((c) => c.is === 'drafted')
   const take = (n: number): void => {
     const content = withSentence(passage.content, changes, changes[n]!) as unknown as PassageContent
-    deed(act('account.edit', { passage: passage.id, content }))
+    deed(doIt(editPassage, { passage: passage.id, content }))
   }
   if (!offered.length && changes.every((c) => c.is === 'same'))
     return <p className="sub">The draft reads just the same.</p>

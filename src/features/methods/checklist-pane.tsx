@@ -8,6 +8,7 @@ import {
   type Passage,
   type ReportingItem,
 } from '@/core/account'
+import { editPassage } from '@/core/doing'
 import type { PassageContent } from '@/core/review'
 import { useState } from 'react'
 import { useStore } from '@/store/provider'
@@ -80,7 +81,7 @@ function ItemRow({
   passages: readonly Passage[]
   show: () => void
 }) {
-  const { act, deed } = useStore()
+  const { act, deed, doIt } = useStore()
   const lead = useLeadTo(context.review)
   const [leaving, setLeaving] = useState(false)
   const left = context.review.leftAdvice?.[key]
@@ -89,7 +90,7 @@ function ItemRow({
   const take = (): void => {
     if (!passage || !item.offered) return
     const content = withDrafted(context, passage, item.offered) as unknown as PassageContent
-    deed(act('account.edit', { passage: passage.id, content }))
+    deed(doIt(editPassage, { passage: passage.id, content }))
   }
   return (
     <tr data-state={state}>

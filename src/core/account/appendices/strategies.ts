@@ -53,7 +53,15 @@ function tableOf(c: AppendixContext, s: Source, spell: Spell): Block[] {
   // Where a database keeps no lines, a line is sent whole, with every limit that holds for it.
   const limits = limitsToSend(lines, !profile || profile.lines !== undefined)
   const noteOf = new Map((review.strategies[s.id] ?? []).map((l) => [l.id, l.note.trim()]))
-  const noted = runs.some((r) => noteOf.get(r.lineId))
+  const notes = runs.map((r) =>
+    [
+      noteOf.get(r.lineId),
+      r.supersedes === undefined ? '' : `corrected: ${r.because?.trim() || 'no reason noted'}`,
+    ]
+      .filter(Boolean)
+      .join('; '),
+  )
+  const noted = notes.some(Boolean)
   const release = runs.at(-1)!.release
   const searched = about?.releaseWords ? about.releaseWords(release) : release
   return [
@@ -68,7 +76,7 @@ function tableOf(c: AppendixContext, s: Source, spell: Spell): Block[] {
         cell([...new Set(limits[n]!.map(limitToTick))].join('; ')),
         cell(thousands(run.hits)),
         cell(`${dateWords(run.at)}, ${run.by ? nameOfPerson(review, run.by) : ''}`.replace(/, $/, '')),
-        ...(noted ? [cell(noteOf.get(run.lineId) ?? '')] : []),
+        ...(noted ? [cell(notes[n]!)] : []),
       ]),
       mono: [1, 2],
       wide: true,

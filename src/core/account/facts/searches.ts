@@ -1,6 +1,7 @@
 import { listed, plural, pluralInWords, thousands } from '../../base'
 import { standingRuns, type Line, type Run } from '../../review'
 import { finalLine, limitsThatCount } from '../../strategy'
+import { correctedRuns } from '../sayings/counts-corrected'
 import { cutWords } from '../cut-words'
 import { joinOf } from '../joins'
 import { currentRuns, joiningLine } from '../runs'
@@ -61,6 +62,15 @@ export const SEARCHES: Record<string, Reader> = {
       stage: 'searches',
       anchor: `source:${id}`,
       from: `the line of ${nameOf(c, id)} that joins the others`,
+    }
+  },
+  'runs.corrected': (c) => {
+    const n = correctedRuns(c)
+    return {
+      text: pluralInWords(n, 'run'),
+      missing: !n,
+      stage: 'searches',
+      from: 'runs that stand in the place of others, which were logged wrongly',
     }
   },
   'words.cut': (c, id) => {

@@ -1,6 +1,6 @@
 import type { Asked, Duplicates, ReadByMany, Reads, Shown, TextsRead, TitlesRead } from '../reads/en'
 import { Deeds, type Deed } from './deeds'
-import { searchesWithout, truncation } from './searches'
+import { countsByHand, countsCorrected, searchesWithout, truncation } from './searches'
 import { followed, looked, notGone, peopleAsked } from './ways'
 
 const has = (deeds: Deeds, works: readonly string[], pass: 'broad' | 'close', verdict: string): number =>
@@ -171,6 +171,8 @@ const MEANINGS: { readonly [N in keyof Reads]: (read: Reads[N], deeds: Deeds) =>
   'ways-not-gone': notGone,
   truncation,
   'searches-without': searchesWithout,
+  'counts-by-hand': countsByHand,
+  'counts-corrected': countsCorrected,
 }
 
 /** Is it true what a sentence says? Judged from deeds and works, slowly, and from nothing else. */

@@ -1,8 +1,9 @@
-import type { Truncation, Without } from '../reads/en'
+import type { ByHand, Truncation, Without } from '../reads/en'
 import type { Deeds } from './deeds'
 
 interface Ran {
   by: string
+  how: string
   limits: unknown[]
   id: string
   sourceId: string
@@ -96,4 +97,41 @@ export function searchesWithout(read: Without, deeds: Deeds): boolean {
     deeds.counted('broad').length > 0 &&
     (Object.keys(there) as Without).every((what) => there[what] !== read.includes(what))
   )
+}
+
+/** The last run of the last line of each database, as far as it stands, by the name of the database. */
+function counting(deeds: Deeds): { name: string; run: Ran }[] {
+  const runs = deeds.of('run.log') as unknown as Ran[]
+  const replaced = new Set(runs.map((r) => r.supersedes))
+  const sources = new Map(deeds.of('source.set').map((s) => [s.id as string, s]))
+  return [...sources.values()].flatMap((s) => {
+    const lines = deeds.of('strategy.set').findLast((p) => p.sourceId === s.id)?.lines as
+      { id: string }[] | undefined
+    const run = runs.findLast(
+      (r) => r.sourceId === s.id && r.lineId === lines?.at(-1)?.id && !replaced.has(r.id),
+    )
+    return s.kind === 'database' && run ? [{ name: s.name as string, run }] : []
+  })
+}
+
+/** Just these databases have counts that were typed, and just these from a history. */
+export function countsByHand(read: ByHand, deeds: Deeds): boolean {
+  const all = counting(deeds)
+  const are = (told: readonly string[], how: string): boolean => {
+    const own = all.filter((c) => c.run.how === how).map((c) => c.name)
+    return own.length === told.length && own.every((name) => told.includes(name))
+  }
+  return (
+    read.typed.length + read.pasted.length > 0 &&
+    are(read.typed, 'by hand') &&
+    are(read.pasted, 'pasted history')
+  )
+}
+
+/** So many runs took the place of others and stand. */
+export function countsCorrected(read: { runs: number }, deeds: Deeds): boolean {
+  const runs = deeds.of('run.log') as unknown as Ran[]
+  const replaced = new Set(runs.map((r) => r.supersedes))
+  const standing = runs.filter((r) => r.supersedes !== undefined && !replaced.has(r.id))
+  return read.runs > 0 && standing.length === read.runs
 }

@@ -1,6 +1,8 @@
 import { asTold } from '../as-run'
 import type { FactContext } from '../facts'
 import type { Saying } from './saying'
+import { countsByHand } from './counts-by-hand'
+import { countsCorrected } from './counts-corrected'
 import { duplicates } from './duplicates'
 import { searchesWithout } from './searches-without'
 import { textsAsked } from './texts-asked'
@@ -34,6 +36,8 @@ export const SAYINGS = {
   'ways-not-gone': waysNotGone,
   truncation,
   'searches-without': searchesWithout,
+  'counts-by-hand': countsByHand,
+  'counts-corrected': countsCorrected,
 } satisfies Record<string, Saying<unknown>>
 
 export type SayingName = keyof typeof SAYINGS

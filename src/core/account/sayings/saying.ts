@@ -18,6 +18,8 @@ export type Family =
   | 'not used'
   | 'sent without truncation'
   | 'not used in searches'
+  | 'counts by hand'
+  | 'counts corrected'
 
 /** One thing that is told of a review: whether, and what of it. Its words stand in `words`, its meaning in `meanings`. */
 export interface Saying<Found> {

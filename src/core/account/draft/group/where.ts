@@ -76,6 +76,10 @@ export function where(claims: readonly Claim[], sayings: readonly ToldSaying[], 
       platform,
     })),
     ...dated(claims, byTime),
+    ...toldAs(
+      sayings.filter((s) => s.saying === 'counts-by-hand' || s.saying === 'counts-corrected'),
+      ['runs'],
+    ),
     ...others(claims, sayings),
     ...toldAs(
       sayings.filter((s) => s.saying === 'ways-not-gone'),

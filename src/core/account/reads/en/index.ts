@@ -1,4 +1,5 @@
 import type { SayingName } from '../../sayings'
+import { countsByHand, countsCorrected, type ByHand } from './counts'
 import { numberIn, partsOf } from './number'
 import { searchesWithout, type Without } from './searches-without'
 import { textsReasons } from './texts-reasons'
@@ -62,6 +63,8 @@ export interface Reads {
   'ways-not-gone': NotGone
   truncation: Truncation
   'searches-without': Without
+  'counts-by-hand': ByHand
+  'counts-corrected': { runs: number }
 }
 
 /** Numbers before what is said of them: "5 are left open" under `left open`. */
@@ -222,8 +225,10 @@ export const READS: { readonly [N in SayingName]: (sentence: string) => Reads[N]
   'ways-not-gone': waysNotGone,
   truncation,
   'searches-without': searchesWithout,
+  'counts-by-hand': countsByHand,
+  'counts-corrected': countsCorrected,
 }
 
 export type { Time } from './days'
 export type { ReadByMany } from './who-read'
-export type { Followed, Looked, NotGone, PeopleAsked, Truncation, Without }
+export type { ByHand, Followed, Looked, NotGone, PeopleAsked, Truncation, Without }

@@ -1,4 +1,6 @@
 import type { FoundOf, SayingName } from '../../sayings'
+import { countsByHand } from './counts-by-hand'
+import { countsCorrected } from './counts-corrected'
 import { duplicates } from './duplicates'
 import { searchesWithout } from './searches-without'
 import { textsAsked } from './texts-asked'
@@ -33,4 +35,6 @@ export const WORDS: { readonly [N in SayingName]: Words<FoundOf<N>> } = {
   'ways-not-gone': waysNotGone,
   truncation,
   'searches-without': searchesWithout,
+  'counts-by-hand': countsByHand,
+  'counts-corrected': countsCorrected,
 }

@@ -1,0 +1,10 @@
+import { were } from '../../draft/say/speaker'
+import type { FoundOf } from '../../sayings'
+import type { Words } from './words'
+
+export const countsCorrected: Words<FoundOf<'counts-corrected'>> = {
+  says: ({ runs }) => [
+    `{^runs.corrected} ${were(runs)} logged wrongly at first and corrected, with why in Appendix B.`,
+    `Logged wrongly at first and corrected, with why in Appendix B, ${were(runs)} {runs.corrected}.`,
+  ],
+}
