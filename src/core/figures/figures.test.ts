@@ -228,3 +228,75 @@ describe('the figures of a review', () => {
 })
 
 const canonical = (value: unknown): string => JSON.stringify(value ?? null)
+
+describe('known items that were not found', () => {
+  const line = (id: string, from?: number) => ({
+    id,
+    text: 'title: noise',
+    limits: from === undefined ? [] : [{ kind: 'years', from, to: 2026 }],
+  })
+  const told = (
+    years: readonly (number | undefined)[],
+    searched: readonly (number | undefined)[],
+  ): number => {
+    const commands = [
+      { kind: 'review.create', payload: { id: 'r', title: 'R' } },
+      {
+        kind: 'known.add',
+        payload: {
+          items: years.map((year, n) => ({
+            id: `k${n}`,
+            raw: 'x',
+            form: 'reference',
+            title: `Wanted ${n}`,
+            authors: [],
+            ...(year === undefined ? {} : { year }),
+          })),
+        },
+      },
+      ...searched.flatMap((from, n) => [
+        { kind: 'source.set', payload: { id: `d${n}`, kind: 'database', name: `D${n}`, why: '' } },
+        {
+          kind: 'strategy.set',
+          payload: {
+            sourceId: `d${n}`,
+            why: 'drafted anew',
+            lines: [{ ...line('l', from), note: '', drafted: false }],
+          },
+        },
+        {
+          kind: 'run.log',
+          payload: {
+            id: `run${n}`,
+            sourceId: `d${n}`,
+            lineId: 'l',
+            key: '',
+            keyRule: 0,
+            reached: [{ number: 1, ...line('l', from) }],
+            number: 1,
+            text: 'title: noise',
+            sent: 'noise',
+            limits: line('l', from).limits,
+            hits: 3,
+            at,
+            by: 'p-1',
+            release: '2026',
+            how: 'by hand',
+          },
+        },
+      ]),
+    ] as Command[]
+    const entries: Entry[] = []
+    for (const command of commands)
+      entries.push(nextEntry(entries.at(-1), command, { at, by: 'p-1', salt: '0'.repeat(32) }))
+    const { review, problems } = fold(entries)
+    expect(problems).toEqual([])
+    return tell(review, worksOf(review, recordsOf)).figures.knownOutside
+  }
+  it('are outside the limits by their own year, where every search that was run left it out', () => {
+    expect(told([2012, 2020, undefined], [2017])).toBe(1)
+    expect(told([2012, 2016, 2017], [2017, 2015])).toBe(1)
+    expect(told([2012], [2017, undefined])).toBe(0)
+    expect(told([2012], [])).toBe(0)
+  })
+})

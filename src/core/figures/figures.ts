@@ -1,4 +1,5 @@
 import { heldValues, keptFor } from '../base'
+import { knownOutside } from './known-outside'
 import {
   currentRuns,
   standingImports,
@@ -49,6 +50,8 @@ export interface Figures {
   duplicates: number
   /** Known items that are among the works. */
   knownFound: number
+  /** Known items that are not among the works, and are from years that every search left out. */
+  knownOutside: number
   /** Works that one source alone has; none where there is but one source. */
   foundOnce: number
   /** The same by source. */
@@ -120,6 +123,11 @@ export function figuresOf(review: Review, ruled: Ruled, tally: Tally = tallyOf(r
     foundOnce: Object.keys(brought).length > 1 ? counted.once : 0,
     onceFrom: counted.onceFrom,
     knownFound: review.knownItems.filter((k) => ruled.works.known.has(k.id)).length,
+    knownOutside: knownOutside(
+      review,
+      searchedIn(review).map((s) => s.id),
+      ruled.works.known,
+    ),
     ...placesIn(review, ruled, tally),
     readers: { broad: readersOf(ruled.byWork, 'broad'), close: readersOf(ruled.byWork, 'close') },
     pairsToSettle: ruled.works.toSettle.length,

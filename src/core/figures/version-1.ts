@@ -9,7 +9,7 @@ type Counts1 = Omit<PassCounts, 'toSettle'>
 /** The figures as version 1 told them. */
 export interface Figures1 extends Omit<
   Figures,
-  'broad' | 'close' | 'flow' | 'agreements' | 'reasonsDiffer' | 'settled' | 'read'
+  'broad' | 'close' | 'flow' | 'agreements' | 'reasonsDiffer' | 'settled' | 'read' | 'knownOutside'
 > {
   broad: Counts1
   close: Counts1
@@ -30,6 +30,7 @@ export function figures1Of(review: Review, ruled: Ruled): Figures1 {
     reasonsDiffer: _differ,
     settled: _settled,
     read: _read,
+    knownOutside: _outside,
     ...figures
   } = figuresOf(review, ruled, tally)
   const counts = ({ toSettle: _, ...all }: PassCounts): Counts1 => all

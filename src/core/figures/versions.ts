@@ -4,7 +4,7 @@ import { figuresAt, toldAt, type FiguresBeside } from './told'
 import { figures1Of, type Figures1 } from './version-1'
 
 /** Raised when a number of the figures is counted otherwise, or another one is told. */
-export const FIGURES_VERSION = 2
+export const FIGURES_VERSION = 3
 
 type FiguresOf<T> = (entries: readonly Entry[], upTo: number, beside: FiguresBeside) => T
 
@@ -13,11 +13,22 @@ const first: FiguresOf<Figures1> = (entries, upTo, beside) => {
   return figures1Of(review, ruled)
 }
 
+/** Frozen. Version 2 did not ask why a known item was not found. */
+type Figures2 = Omit<Figures, 'knownOutside'>
+const second: FiguresOf<Figures2> = (entries, upTo, beside) => {
+  const { knownOutside: _outside, ...figures } = figuresAt(entries, upTo, beside)
+  return figures
+}
+
 /**
  * The figures as each version counted them. A version that was ever released stays here as it was: texts were frozen with its
  * numbers, and are held against it.
  */
-const BY_VERSION: Readonly<Record<number, FiguresOf<Figures | Figures1>>> = { 1: first, 2: figuresAt }
+const BY_VERSION: Readonly<Record<number, FiguresOf<Figures | Figures1 | Figures2>>> = {
+  1: first,
+  2: second,
+  3: figuresAt,
+}
 
 /** The figures behind an entry by the version that is named; undefined where it is not known here. */
 export const figuresOfVersion = (
@@ -25,4 +36,4 @@ export const figuresOfVersion = (
   entries: readonly Entry[],
   upTo: number,
   beside: FiguresBeside,
-): Figures | Figures1 | undefined => BY_VERSION[version]?.(entries, upTo, beside)
+): Figures | Figures1 | Figures2 | undefined => BY_VERSION[version]?.(entries, upTo, beside)

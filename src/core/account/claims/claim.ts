@@ -49,7 +49,7 @@ export type Claim =
     })
   | (Says<'Departed'> & { points: number })
   | (Says<'KnownNamed'> & { when: 'before' | 'any' | 'while' | 'later'; count: number })
-  | (Says<'KnownFound'> & { found: number; of: number })
+  | (Says<'KnownFound'> & { found: number; of: number; outside: number })
   | (Says<'SourcesSearched'> & { sourceIds: string[] })
   | (Says<'SourcesPlanned'> & { sourceIds: string[]; besides: boolean })
   | (Says<'SourcesIndexed'> & { sourceIds: string[] })

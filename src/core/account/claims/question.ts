@@ -86,6 +86,7 @@ function known(context: FactContext): Claim[] {
       says: 'KnownFound',
       on: brought.map((id) => `import:${id}`),
       found: context.figures.knownFound,
+      outside: context.figures.knownOutside,
       of: all,
     })
   return claims

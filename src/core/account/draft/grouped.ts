@@ -83,9 +83,9 @@ export type Grouped =
   | (Told<'known'> & {
       when: ClaimOf<'KnownNamed'>['when']
       count: number
-      found?: { found: number; of: number }
+      found?: { found: number; of: number; outside: number }
     })
-  | (Told<'found'> & { found: number; of: number })
+  | (Told<'found'> & { found: number; of: number; outside: number })
   | (Told<'limits'> & {
       limits: ReasonedLimit[]
       how: 'kept' | 'planned' | 'dropped'

@@ -9,6 +9,23 @@ export const RECORDS: Record<string, Reader> = {
     anchor: 'known',
     from: 'the known items among the records that were brought in',
   }),
+  'known.outside': (c) => ({
+    text: inWords(c.figures.knownOutside),
+    missing: !c.figures.knownOutside,
+    stage: 'records',
+    anchor: 'known',
+    from: 'known items from years that every search left out',
+  }),
+  'known.missed': (c) => {
+    const n = c.review.knownItems.length - c.figures.knownFound - c.figures.knownOutside
+    return {
+      text: inWords(n),
+      missing: n <= 0,
+      stage: 'records',
+      anchor: 'known',
+      from: 'known items that no search left out and none found',
+    }
+  },
   'records.from': (c, id) => {
     const n = c.figures.brought[id] ?? 0
     return {

@@ -187,7 +187,9 @@ function known(claims: readonly Claim[], byTime: boolean): Grouped[] {
     on,
     when,
     count,
-    ...(found && !byTime && n === named.length - 1 ? { found: { found: found.found, of: found.of } } : {}),
+    ...(found && !byTime && n === named.length - 1
+      ? { found: { found: found.found, of: found.of, outside: found.outside } }
+      : {}),
   }))
   return found && byTime
     ? [
@@ -200,6 +202,7 @@ function known(claims: readonly Claim[], byTime: boolean): Grouped[] {
           on: found.on,
           found: found.found,
           of: found.of,
+          outside: found.outside,
         },
       ]
     : told

@@ -3,7 +3,7 @@ import type { LimitValue } from '../../../query'
 import { verbatim } from '../../document'
 import { limitNoun } from '../../words'
 import type { Alike, GroupedOf, ReasonedLimit, Way } from '../grouped'
-import { afterwards, because, commaBecause, concept, database, were, type Say } from './speaker'
+import { afterwards, are, because, commaBecause, concept, database, were, type Say } from './speaker'
 
 const names = (ids: readonly string[], word?: string): string => listed(ids.map(database), word)
 
@@ -133,7 +133,7 @@ export const WORDS = {
   },
   known: ({ when, count, found }: GroupedOf<'known'>) => {
     const are = count === 1 ? 'was' : 'were'
-    const result = found ? foundWords(found.found, found.of, when === 'later') : ''
+    const result = found ? foundWords(found, when === 'later') : ''
     switch (when) {
       case 'before':
         return [
@@ -157,13 +157,16 @@ export const WORDS = {
         ]
     }
   },
-  found: ({ found, of }: GroupedOf<'found'>) => [
-    found === of
-      ? 'All known items were among them.'
-      : !found
-        ? 'None of the known items was among them.'
-        : `Of the known items, {known.found} ${were(found)} among them.`,
-  ],
+  found: ({ found, of, outside }: GroupedOf<'found'>) => {
+    const why = missedWords({ found, of, outside })
+    return [
+      found === of
+        ? 'All known items were among them.'
+        : !found
+          ? `None of the known items was among them${why.replace(',', ':')}.`
+          : `Of the known items, {known.found} ${were(found)} among them${why}.`,
+    ]
+  },
   limits: ({ limits, how, partly }: GroupedOf<'limits'>, say: Say) => {
     if (how === 'dropped')
       return [
@@ -243,12 +246,31 @@ const MOST_TERMS = 12
 
 const article = (by: string): string => (/^(?:an?|the) /i.test(by) ? '' : 'the ')
 
-function foundWords(found: number, of: number, all: boolean): string {
+interface Found {
+  found: number
+  of: number
+  outside: number
+}
+
+/** Why known items were not found, as far as their own years tell; empty where these tell nothing. */
+function missedWords({ found, of, outside }: Found): string {
+  if (!outside) return ''
+  const missed = of - found - outside
+  const years = `from ${outside === 1 ? 'a year' : 'years'} that the limits leave out`
+  if (!missed) {
+    const others = !found ? 'all' : outside === 1 ? 'the other one' : 'the other {known.outside}'
+    return `, and ${others} ${are(outside)} ${years}`
+  }
+  return `, {known.outside} ${are(outside)} ${years}, and {known.missed} ${were(missed)} not found`
+}
+
+function foundWords({ found, of, outside }: Found, all: boolean): string {
+  const why = missedWords({ found, of, outside })
   const among = 'among the records brought in'
   const they = all ? 'of all of them' : of === 1 ? '' : 'of them'
-  if (!found) return `; none of them is ${among}`
+  if (!found) return `; none of them is ${among}${why}`
   if (found === of) return of === 1 ? `; it is ${among}` : `; all of them are ${among}`
-  return `; {known.found} ${they ? `${they} ` : ''}${found === 1 ? 'is' : 'are'} ${among}`
+  return `; {known.found} ${they ? `${they} ` : ''}${found === 1 ? 'is' : 'are'} ${among}${why}`
 }
 
 /** "for each concept" where all that were asked for have it, else their names. */
