@@ -18,7 +18,7 @@ const hits = (page: Page, line: number) => page.locator(`[data-line="${line}"] .
 const count = async (page: Page, line: number): Promise<number> =>
   Number((await hits(page, line).innerText()).replace(/\D/g, ''))
 const run = async (page: Page): Promise<void> => {
-  await page.getByRole('button', { name: /Run \d+ stale/ }).click()
+  await page.getByRole('button', { name: /Run \d+ lines?/ }).click()
   await expect(page.getByRole('button', { name: /All run/ })).toBeVisible()
 }
 

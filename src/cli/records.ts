@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs'
 import path from 'node:path'
 import { messageOf, plural, thousands } from '../core/base'
+import { searchOrder } from '../core/figures'
 import {
   drawOverlap,
   findPartition,
@@ -152,7 +153,7 @@ async function overlap(args: Arguments): Promise<Outcome> {
   const { review, works } = opened
   const names = new Map(review.sources.map((s) => [s.id, s.name]))
   const nameOf = (id: string): string => names.get(id) ?? id
-  const found = overlapOf(works.works, [...new Set(review.imports.map((i) => i.sourceId))])
+  const found = overlapOf(works.works, searchOrder(review))
   const svg = args.get('svg')?.[0]
   if (svg !== undefined) writeOut(svg, drawOverlap(found, nameOf))
   return {

@@ -1,5 +1,6 @@
 import { checklistTables, wordsOfCell, type AppendixContext } from '../account'
 import { canonicalJson } from '../base'
+import { searchOrder } from '../figures'
 import type { Profile } from '../profile'
 import { csvText, drawOverlap, overlapOf, overlapTable } from '../records'
 import type { HandedFrom } from './from'
@@ -14,8 +15,7 @@ export function overlapFiles({
   works,
   short,
 }: Pick<HandedFrom, 'review' | 'works' | 'short'>): { svg: string; files: WordsFile[] } | undefined {
-  const order = [...new Set(review.imports.map((i) => i.sourceId))]
-  const found = overlapOf(works.works, order)
+  const found = overlapOf(works.works, searchOrder(review))
   if (found.sources.filter((s) => s.works).length < 2) return undefined
   const source = (id: string) => review.sources.find((s) => s.id === id)
   return {

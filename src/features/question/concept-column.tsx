@@ -54,7 +54,11 @@ export function ConceptColumn({
         className="plain link sub"
         onClick={() => deed(act('concept.set', { ...concept, essential: !concept.essential }))}
       >
-        {concept.essential ? 'essential: always asked for' : 'optional: not asked for'}
+        {!concept.essential
+          ? 'optional: not asked for'
+          : review.alternatives.some((a) => a.conceptIds.includes(concept.id))
+            ? 'essential: this or one like it is asked for'
+            : 'essential: always asked for'}
       </button>
       <AlternativesChoice concept={concept} review={review} />
       {!concept.essential && <OptionalReason concept={concept} />}

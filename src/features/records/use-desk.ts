@@ -1,4 +1,5 @@
 import { useMemo } from 'react'
+import { searchOrder } from '@/core/figures'
 import type { Review } from '@/core/review'
 import { useSession } from '@/store/provider'
 import { useAsked } from '@/store/use-asked'
@@ -32,7 +33,6 @@ export function useDesk(): Desk {
 export function useSourceNames(review: Review): { order: string[]; nameOf: (id: string) => string } {
   return useMemo(() => {
     const names = new Map(review.sources.map((s) => [s.id, sourceInfo(review, s).short]))
-    const order = [...new Set(review.imports.map((i) => i.sourceId))]
-    return { order, nameOf: (id) => names.get(id) ?? id }
+    return { order: searchOrder(review), nameOf: (id) => names.get(id) ?? id }
   }, [review])
 }

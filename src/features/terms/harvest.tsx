@@ -62,7 +62,7 @@ export function Harvest({ review, sources }: { review: Review; sources: readonly
           onChange={(e) => setChosen(e.target.value as From)}
           options={[
             { value: 'known items', label: `Known items (${review.knownItems.length})` },
-            { value: 'works kept', label: `Works kept in selection (${thousands(kept.length)})` },
+            { value: 'works kept', label: `Works ruled in (${thousands(kept.length)})` },
           ]}
         />
         {result && result.records > 0 && (
@@ -76,7 +76,7 @@ export function Harvest({ review, sources }: { review: Review; sources: readonly
         <p className="empty">
           {from === 'known items'
             ? 'No known item has been found in the planned databases yet. Paste some under Question (I), or rule works in under Selection.'
-            : 'No work has been kept in Selection yet; known items will do as well.'}
+            : 'No work has been ruled in yet; known items will do as well.'}
         </p>
       ) : !result ? (
         <p className="empty">Reading the good records against the rest …</p>

@@ -64,7 +64,7 @@ function Running({ sheet, actions }: { sheet: Sheet; actions: SheetActions }) {
     const run = stale ? actions.run : actions.runAll
     return (
       <Button type={stale ? 'primary' : 'default'} disabled={!lines.length} onClick={run.run}>
-        {stale ? `Run ${stale} stale` : 'All run'}
+        {stale ? `Run ${plural(stale, 'line')}` : 'All run'}
         <KeyHint of={run} />
       </Button>
     )

@@ -92,8 +92,8 @@ export function MissingPane({ selected }: { selected: Selected }) {
               return (
                 <li key={`${a} ${b}`}>
                   {name(a)} ({first}) and {name(b)} ({second}) share {both}: about <b>{Math.round(all)}</b> (
-                  {Math.round(interval[0])}–{Math.round(interval[1])}) works that would be kept; {kept.length}{' '}
-                  are in hand.
+                  {Math.round(interval[0])}–{Math.round(interval[1])}) works that would be in; {kept.length}{' '}
+                  are.
                   {warnings.includes('few in common') && ' Too few in common to say much.'}
                   {warnings.includes('one holds the other') &&
                     ' One holds all of the other: too low for certain.'}
@@ -102,7 +102,7 @@ export function MissingPane({ selected }: { selected: Selected }) {
             })}
           </ul>
         ) : (
-          <p>Two databases with kept works are needed.</p>
+          <p>Two databases with works that are in are needed.</p>
         )}
         <p className="sub">
           Capture and recapture (Chapman 1951). It holds only if the sources find works independently of each
@@ -138,11 +138,11 @@ function Expected({ selected }: { selected: Selected }) {
       <p>
         {value?.left === undefined
           ? 'What is still to be expected cannot be told: it takes at least five works that are in and five that are out.'
-          : `Of ${plural(unread, 'work')} without a ruling, about ${thousands(Math.round(value.left))} would be kept, by what was kept and what was not so far.`}
+          : `Of ${plural(unread, 'work')} without a ruling, about ${thousands(Math.round(value.left))} would be in, by what was ruled in and out so far.`}
       </p>
       <p className="sub">
         Reckoned from the words of the works (logistic regression on tf-idf, tried on rulings that it had not
-        seen). It supposes that unread works are kept as often as read ones with like words were; it knows
+        seen). It supposes that unread works are ruled in as often as read ones with like words were; it knows
         nothing of works that no search has found.
       </p>
     </>
@@ -160,10 +160,10 @@ function Curve({ points }: { points: readonly StoppingPoint[] }) {
   return (
     <Chart
       kind="line"
-      label={`${thousands(last.found)} kept of ${thousands(last.read)} read, in the order of reading`}
+      label={`${thousands(last.found)} in of ${thousands(last.read)} read, in the order of reading`}
       points={{ name: 'works read', of: shown.map((p) => p.read) }}
-      counted="kept"
-      series={[{ name: 'kept', values: shown.map((p) => p.found) }]}
+      counted="in"
+      series={[{ name: 'in', values: shown.map((p) => p.found) }]}
     />
   )
 }

@@ -44,7 +44,7 @@ export function Needed({ selected }: { selected: Selected }) {
     .filter((r) => r.read)
   return (
     <section>
-      <h2>Read for one that is kept</h2>
+      <h2>Read for one that is in</h2>
       <p className="needed-by">
         {(['source', 'line', 'term'] as const).map((one) => (
           <Button
@@ -84,7 +84,7 @@ function Table({ rows }: { rows: readonly Row[] }) {
                 <th scope="row">{name}</th>
                 <td>{needed === undefined ? '–' : needed.toFixed(1)}</td>
                 <td className="sub">
-                  {thousands(kept)} kept of {thousands(read)} read
+                  {thousands(kept)} in of {thousands(read)} read
                 </td>
               </tr>
             )

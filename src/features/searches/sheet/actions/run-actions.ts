@@ -21,7 +21,7 @@ export function runActions(sheet: Sheet, means: Means) {
   return {
     run: {
       id: 'run',
-      label: stale ? `Run ${stale} stale` : 'Run',
+      label: stale ? `Run ${plural(stale, 'line')}` : 'Run',
       key: 'R',
       strip: true,
       when: () => can() && stale > 0,

@@ -190,7 +190,7 @@ describe('What can be done with a sheet', () => {
     expect(when({ runs: ['a', 'b', 'c', 'd'] })).toEqual([false, true, false])
     for (const none of [{ busy: true }, { outside: true }, { lines: [] }])
       expect(when({ chosen: 'a', ...none })).toEqual([false, false, false])
-    expect(runActions(...both(stage({ runs: ['a'] }))).run.label).toBe('Run 3 stale')
+    expect(runActions(...both(stage({ runs: ['a'] }))).run.label).toBe('Run 3 lines')
   })
 
   it('brings the records in only of a line that was run as it stands', () => {
