@@ -60,7 +60,21 @@ export function sectionDocument(
       : []
   })
   const title = context.review.title || 'Search and selection'
-  return commentsNamed(withReferences({ title, blocks: [...section, ...appendices] }), context)
+  const blocks = [...section, ...appendices]
+  return commentsNamed(withReferences({ title, ...writtenBy(context), blocks }), context)
+}
+
+/** Who worked on a review, by deeds and rulings, as its authors, and the day of its last entry; nothing where neither is known. */
+function writtenBy({ review, entries, figures }: FactContext): Pick<DocumentTree, 'authors' | 'day'> {
+  const ids = new Set([
+    ...(entries ?? []).map((e) => e.by),
+    ...figures.readers.broad,
+    ...figures.readers.close,
+  ])
+  const named = review.people.filter((p) => ids.has(p.id)).map((p) => nameOfPerson(review, p.id))
+  const authors = [...new Set(named.filter(Boolean))]
+  const day = entries?.at(-1)?.at.slice(0, 10)
+  return { ...(authors.length ? { authors } : {}), ...(day === undefined ? {} : { day }) }
 }
 
 /** What was searched, for whoever looks it over: the table of sources and each strategy as it was run, by itself. */

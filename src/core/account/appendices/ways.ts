@@ -14,7 +14,7 @@ const contactWords = ({ who, way, asked, answered, what }: Contact): string =>
     who.trim() || 'somebody',
     way.trim() && `by ${way.trim()}`,
     asked && `asked on ${dateWords(asked)}`,
-    answered ? `answered on ${dateWords(answered)}` : 'no answer noted',
+    answered ? `answered on ${dateWords(answered)}` : what.trim() ? undefined : 'no answer noted',
     what,
   ])
 

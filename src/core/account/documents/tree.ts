@@ -26,6 +26,9 @@ export interface DocumentTree {
   title: string
   /** A few pages for one reader: without contents, and across the page where a table is wide. */
   short?: true
+  /** Who wrote it, by name, and the day of what it tells last, as a date. */
+  authors?: readonly string[]
+  day?: string
   blocks: Block[]
 }
 

@@ -1,21 +1,27 @@
 import {
   AlignmentType,
+  Bookmark,
   BorderStyle,
   CommentRangeEnd,
   CommentRangeStart,
   CommentReference,
   Document,
+  ExternalHyperlink,
+  Footer,
   FootnoteReferenceRun,
   HeadingLevel,
   ImageRun,
+  InternalHyperlink,
   LevelFormat,
   Packer,
+  PageNumber,
   PageOrientation,
   Paragraph,
   Table,
   TableCell,
   TableLayoutType,
   TableRow,
+  TabStopType,
   TextRun,
   WidthType,
   XmlComponent,
@@ -42,6 +48,8 @@ const MONO = 'Courier New'
 interface Beside {
   notes: string[]
   comments: TextComment[]
+  /** What can be referred to, "Table 1" and "Appendix B", with the bookmark that stands there. */
+  marks: ReadonlyMap<string, string>
 }
 
 /**
@@ -51,19 +59,47 @@ interface Beside {
 const COMMENTS_FROM = 100_000
 
 /** What can stand in a line. */
-type Run = TextRun | FootnoteReferenceRun | CommentRangeStart | CommentRangeEnd
+type Run = TextRun | FootnoteReferenceRun | CommentRangeStart | CommentRangeEnd | ExternalHyperlink
+
+/** Addresses, and what a table, a figure or an appendix is called. */
+const LEADS = /(https:\/\/doi\.org\/\S+[^\s.,;)\]])|\b((?:Table|Figure) \d+|Appendix [A-Z])\b/g
+
+/** Words as runs: addresses lead there, and what is called by its number is a field that follows the number. */
+function leading(words: string, style: object, { marks }: Beside): Run[] {
+  const made: Run[] = []
+  let from = 0
+  const plain = (to: number): void => {
+    if (to > from) made.push(new TextRun({ text: words.slice(from, to), ...style }))
+  }
+  for (const { 0: found, 1: address, index } of words.matchAll(LEADS)) {
+    const mark = marks.get(found)
+    if (!address && !mark) continue
+    plain(index)
+    from = index + found.length
+    if (address)
+      made.push(
+        new ExternalHyperlink({ link: address, children: [new TextRun({ text: address, ...style })] }),
+      )
+    else made.push(...field(` REF ${mark} \\h `, new TextRun({ text: found, ...style })))
+  }
+  plain(words.length)
+  return made
+}
 
 const runs = (content: Cell, beside: Beside, mono = false): Run[] =>
   content.flatMap((node, at): Run[] => {
     if (node.type === 'footnote') return [new FootnoteReferenceRun(beside.notes.push(node.attrs.words))]
     if (node.type !== 'text') return []
     const marks = node.marks?.map((m) => m.type) ?? []
-    const run = new TextRun({
-      text: node.text,
-      italics: marks.includes('italic'),
-      bold: marks.includes('bold'),
-      ...(mono ? { font: MONO, size: 16 } : {}),
-    })
+    const said = leading(
+      node.text,
+      {
+        italics: marks.includes('italic'),
+        bold: marks.includes('bold'),
+        ...(mono ? { font: MONO, size: 16 } : {}),
+      },
+      beside,
+    )
     // Words that stand otherwise in the middle are several parts under one comment: it begins and ends once.
     const own = commentsOn(node)
     const [before, after] = [commentsOn(content[at - 1]), commentsOn(content[at + 1])]
@@ -75,7 +111,7 @@ const runs = (content: Cell, beside: Beside, mono = false): Run[] =>
     }
     return [
       ...begins.map((c) => new CommentRangeStart(numberOf(c))),
-      run,
+      ...said,
       ...ends.flatMap((c) => [
         new CommentRangeEnd(numberOf(c)),
         new TextRun({ children: [new CommentReference(numberOf(c))] }),
@@ -95,23 +131,28 @@ class Part extends XmlComponent {
   }
 }
 const fieldRun = (part: Part): TextRun => new TextRun({ children: [part as never] })
+/** A field with what it shows in it (ISO/IEC 29500-1, 17.16.2, complex fields), for readers that reckon no fields. */
+const field = (instruction: string, shown: TextRun): TextRun[] => [
+  fieldRun(new Part('w:fldChar', { 'w:fldCharType': 'begin' })),
+  fieldRun(new Part('w:instrText', { 'xml:space': 'preserve' }, instruction)),
+  fieldRun(new Part('w:fldChar', { 'w:fldCharType': 'separate' })),
+  shown,
+  fieldRun(new Part('w:fldChar', { 'w:fldCharType': 'end' })),
+]
+/** The name of the bookmark of what is called so. */
+const markOf = (called: string): string => `_${called.replace(' ', '_')}`
 
-/**
- * "Table 3. …". Its number is a field of Word’s with the number in it (ISO/IEC 29500-1, 17.16.2, complex fields), so that
- * readers which reckon no fields show it too.
- */
+/** "Table 3. …". Its number is a field of Word’s, and its name a bookmark to which text refers. */
 function caption(label: string, content: Cell): Paragraph {
   const [word = '', number = ''] = label.replace(/\.$/, '').split(' ')
   return new Paragraph({
     style: 'Caption',
     keepNext: true,
     children: [
-      new TextRun(`${word} `),
-      fieldRun(new Part('w:fldChar', { 'w:fldCharType': 'begin' })),
-      fieldRun(new Part('w:instrText', { 'xml:space': 'preserve' }, ` SEQ ${word} \\* ARABIC `)),
-      fieldRun(new Part('w:fldChar', { 'w:fldCharType': 'separate' })),
-      new TextRun(number),
-      fieldRun(new Part('w:fldChar', { 'w:fldCharType': 'end' })),
+      new Bookmark({
+        id: markOf(`${word} ${number}`),
+        children: [new TextRun(`${word} `), ...field(` SEQ ${word} \\* ARABIC `, new TextRun(number))],
+      }),
       new TextRun('. '),
       ...content.flatMap((n) => (n.type === 'text' ? [new TextRun({ text: n.text, italics: true })] : [])),
     ],
@@ -119,10 +160,10 @@ function caption(label: string, content: Cell): Paragraph {
 }
 
 /**
- * The contents as a field with its entries in it, so that they show before a program has reckoned pages; an update in Word
- * adds the pages.
+ * The contents as a field with its entries in it, each of which leads to its heading, so that they show before a program has
+ * reckoned pages; the page of each is a field that an update fills.
  */
-function contents(blocks: readonly Block[]): Paragraph[] {
+function contents(blocks: readonly Block[], headings: ReadonlyMap<Block, string>): Paragraph[] {
   const heads = blocks.flatMap((b) => (b.kind === 'heading' && b.level < 3 ? [b] : []))
   const begin = [
     fieldRun(new Part('w:fldChar', { 'w:fldCharType': 'begin' })),
@@ -136,7 +177,16 @@ function contents(blocks: readonly Block[]): Paragraph[] {
             new Paragraph({
               style: 'Contents',
               indent: { left: (b.level - 1) * 280 },
-              children: [...(n ? [] : begin), new TextRun(wordsOfCell(b.content))],
+              tabStops: [{ type: TabStopType.RIGHT, position: 9_020 }],
+              children: [
+                ...(n ? [] : begin),
+                new InternalHyperlink({
+                  anchor: headings.get(b)!,
+                  children: [new TextRun(wordsOfCell(b.content))],
+                }),
+                new TextRun('\t'),
+                ...field(` PAGEREF ${headings.get(b)!} \\h `, new TextRun('')),
+              ],
             }),
         ),
         new Paragraph({ children: [fieldRun(new Part('w:fldChar', { 'w:fldCharType': 'end' }))] }),
@@ -193,11 +243,18 @@ function childrenOf(
   list: number,
   across: boolean,
   beside: Beside,
+  headings: ReadonlyMap<Block, string>,
 ): FileChild[] {
   const own = (content: Cell): Run[] => runs(content, beside)
   switch (b.kind) {
     case 'heading':
-      return [new Paragraph({ heading: LEVELS[b.level - 1]!, children: own(b.content) })]
+      return [
+        new Paragraph({
+          heading: LEVELS[b.level - 1]!,
+          // Bookmarks of this library do not hold each other: that of the contents stands before the words.
+          children: [new Bookmark({ id: headings.get(b)!, children: [] }), ...headingRuns(b.content, beside)],
+        }),
+      ]
     case 'paragraph':
       return [new Paragraph({ children: own(b.content), style: b.note ? 'Note' : 'Body' })]
     case 'list':
@@ -243,6 +300,18 @@ function childrenOf(
   }
 }
 
+/** A heading; of an appendix, its name is a bookmark of its own, to which text refers. */
+function headingRuns(content: Cell, beside: Beside): (Run | Bookmark)[] {
+  const words = wordsOfCell(content)
+  const called = /^Appendix [A-Z]/.exec(words)?.[0]
+  const bare: Beside = { ...beside, marks: new Map() }
+  if (!called || !beside.marks.has(called)) return runs(content, bare)
+  return [
+    new Bookmark({ id: markOf(called), children: [new TextRun(called)] }),
+    new TextRun(words.slice(called.length)),
+  ]
+}
+
 /**
  * A document as a Word file: real headings with contents, tables whose heads are repeated, captions, figures with their
  * text. The same bytes for the same document. Kept apart from the other writers because it is heavy.
@@ -254,9 +323,11 @@ export async function toWord(
   // One sign that XML cannot hold, and no program opens the file.
   const tree = withPlainSigns(of).value
   const labels = labelsOf(tree)
+  const heads = tree.blocks.filter((b) => b.kind === 'heading')
+  const headings = new Map<Block, string>(heads.map((b, n) => [b, `_part_${n + 1}`]))
   const title = [
     new Paragraph({ text: tree.title, heading: HeadingLevel.TITLE }),
-    ...(tree.short ? [] : contents(tree.blocks)),
+    ...(tree.short ? [] : contents(tree.blocks, headings)),
   ]
   // Wide tables lie across the page: what begins an appendix begins a section, which turns if it has such a table.
   const parts: Block[][] = [[]]
@@ -264,16 +335,43 @@ export async function toWord(
     if (b.kind === 'heading' && b.page) parts.push([])
     parts[parts.length - 1]!.push(b)
   }
-  const beside: Beside = { notes: [], comments: [] }
+  const called = [
+    ...[...labels.values()].map((l) => l.replace(/\.$/, '')),
+    ...heads.flatMap((b) => /^Appendix [A-Z]/.exec(wordsOfCell(b.content))?.[0] ?? []),
+  ]
+  const beside: Beside = {
+    notes: [],
+    comments: [],
+    marks: new Map(called.map((name) => [name, markOf(name)])),
+  }
   let list = 0
   const sections = parts.map((part, n): ISectionOptions => {
     const across = (n > 0 || tree.short === true) && part.some((b) => b.kind === 'table' && b.wide)
     return {
       properties: across ? { page: { size: { orientation: PageOrientation.LANDSCAPE } } } : {},
+      footers: {
+        default: new Footer({
+          children: [
+            new Paragraph({
+              alignment: AlignmentType.RIGHT,
+              style: 'Note',
+              children: [new TextRun({ children: [PageNumber.CURRENT] })],
+            }),
+          ],
+        }),
+      },
       children: [
         ...(n ? [] : title),
         ...part.flatMap((b) =>
-          childrenOf(b, labels.get(b) ?? '', figures, b.kind === 'list' ? ++list : 0, across, beside),
+          childrenOf(
+            b,
+            labels.get(b) ?? '',
+            figures,
+            b.kind === 'list' ? ++list : 0,
+            across,
+            beside,
+            headings,
+          ),
         ),
       ],
     }
@@ -295,7 +393,8 @@ export async function toWord(
     paragraph: { spacing: { after: 120, line: 300 }, ...more },
   })
   const file = new Document({
-    creator: 'Luvren',
+    creator: tree.authors?.join('; ') || 'Luvren',
+    lastModifiedBy: tree.authors?.[0] ?? 'Luvren',
     title: tree.title,
     numbering: {
       config: [
@@ -305,7 +404,7 @@ export async function toWord(
     },
     styles: {
       default: {
-        document: { run: { font: 'Georgia', size: 23 } },
+        document: { run: { font: 'Georgia', size: 23, language: { value: 'en-GB' } } },
         title: {
           run: { font: 'Georgia', size: 40, color: '1C242B' },
           paragraph: { spacing: { after: 240 } },
@@ -353,21 +452,37 @@ export async function toWord(
         }
       : {}),
   })
-  return steady(new Uint8Array(await Packer.toArrayBuffer(file)))
+  return steady(new Uint8Array(await Packer.toArrayBuffer(file)), tree.day)
 }
 
-const DAY = '2026-01-01T00:00:00Z'
+/** Of a document that is of no day. */
+const DAY = '2026-01-01'
 // A zip archive holds local time: the day is made from local parts, so that no time zone changes a byte.
 const STAMP = new Date(2026, 0, 1)
 
-/** The same file without what differs each time: the time at which it was made, in it and on its parts. */
-function steady(bytes: Uint8Array): Uint8Array {
+/** The library names links by chance: in the document and its list of relations they are named by their order. */
+function linksByOrder(files: Record<string, Uint8Array>): void {
+  const names = new Map<string, string>()
+  for (const part of ['word/document.xml', 'word/_rels/document.xml.rels']) {
+    const own = files[part]
+    if (!own) continue
+    const said = new TextDecoder().decode(own).replace(/"(rId[\w-]{16,})"/g, (_all, id: string) => {
+      if (!names.has(id)) names.set(id, `rIdLink${names.size + 1}`)
+      return `"${names.get(id)!}"`
+    })
+    files[part] = new TextEncoder().encode(said)
+  }
+}
+
+/** The same file without what differs each time: the time at which it was made, on its parts and in it, where its day stands. */
+function steady(bytes: Uint8Array, day = DAY): Uint8Array {
   const files = unzipSync(bytes)
   const core = 'docProps/core.xml'
   if (files[core])
     files[core] = new TextEncoder().encode(
-      new TextDecoder().decode(files[core]).replace(/\d{4}-\d\d-\d\dT[\d:.]+Z/g, DAY),
+      new TextDecoder().decode(files[core]).replace(/\d{4}-\d\d-\d\dT[\d:.]+Z/g, `${day}T00:00:00Z`),
     )
+  linksByOrder(files)
   const sorted = Object.keys(files).sort(
     (a, b) => Number(b === '[Content_Types].xml') - Number(a === '[Content_Types].xml') || (a < b ? -1 : 1),
   )
