@@ -7,7 +7,8 @@ export default defineConfig({
   test: {
     include: ['src/**/*.test.ts'],
     setupFiles: ['scripts/seeds.ts'],
-    testTimeout: 60_000,
+    // Room for a machine three times as slow that does other things as well.
+    testTimeout: 300_000,
     pool: 'threads',
     maxWorkers: 2,
     // Each file has a module of its own for what it needs; loading all modules anew for each took as long as a third of the tests.
