@@ -64,7 +64,7 @@ try {
   await shot('harvest', async () => {
     await stage('terms')
     await page.keyboard.press('h')
-    await page.getByText(/Works kept in selection/).click()
+    await page.getByText(/Works ruled in/).click()
     await page.waitForSelector('#harvest')
   })
   await shot('searches', async () => {
