@@ -94,7 +94,9 @@ const PARTS: Parts = {
       Object.entries(account.edited).filter(([passage]) => TELLS_OF_SEARCHING.includes(passage)),
     ),
   }),
-  criteriaVersions: 'on',
+  // What a version was called may say what was found with the one before it.
+  criteriaVersions: ({ criteriaVersions }) =>
+    criteriaVersions?.map((v, n) => ({ ...v, name: `version ${n + 1}` })),
   orders: 'not',
   asked: ({ asked }, { ask }) => asked?.filter((a) => a.id === ask),
   settlements: 'not',

@@ -33,7 +33,9 @@ function faults(name: string, change: (text: string) => string): string[] {
 const under =
   (letter: string, change: (own: string) => string) =>
   (text: string): string => {
-    const at = text.lastIndexOf(`Appendix ${letter}.`)
+    // In Word its name is a mark of its own.
+    const mark = text.lastIndexOf(`w:name="_Appendix_${letter}"`)
+    const at = mark < 0 ? text.lastIndexOf(`Appendix ${letter}.`) : mark
     return text.slice(0, at) + change(text.slice(at))
   }
 

@@ -1,11 +1,15 @@
 import { escapedXml as escaped } from '../../picture'
 import type { Inline } from '../document'
+import { leadsIn } from './leads'
 import { labelsOf, wordsOfCell, type Block, type Cell, type DocumentTree } from './tree'
 
 /** How a fact reads, where it leads to within the page, and where it comes from, in words. */
 export type FactLink = (ref: string) => { text: string; to?: string; from: string }
 
-function inline(node: Inline, notes: string[], factAs?: FactLink): string {
+/** What is found on the page by what it is called. */
+const idOf = (called: string): string => called.toLowerCase().replace(' ', '-')
+
+function inline(node: Inline, notes: string[], here: ReadonlySet<string>, factAs?: FactLink): string {
   if (node.type === 'footnote') {
     const n = notes.push(node.attrs.words)
     return `<sup id="note-${n}-from"><a href="#note-${n}">${n}</a></sup>`
@@ -21,14 +25,19 @@ function inline(node: Inline, notes: string[], factAs?: FactLink): string {
   }
   if (node.type !== 'text') return ''
   const marks = node.marks?.map((m) => m.type) ?? []
-  const text = escaped(node.text)
+  const text = leadsIn(node.text, (called) => here.has(called))
+    .map(({ words, address, called }) => {
+      const to = address ?? (called && `#${idOf(called)}`)
+      return to ? `<a href="${escaped(to)}">${escaped(words)}</a>` : escaped(words)
+    })
+    .join('')
   const italic = marks.includes('italic') ? `<em>${text}</em>` : text
   return marks.includes('bold') ? `<strong>${italic}</strong>` : italic
 }
 const inlinesWith =
-  (notes: string[], factAs: FactLink | undefined) =>
+  (notes: string[], here: ReadonlySet<string>, factAs: FactLink | undefined) =>
   (content: Cell): string =>
-    content.map((node) => inline(node, notes, factAs)).join('')
+    content.map((node) => inline(node, notes, here, factAs)).join('')
 
 const STYLE = `body{font:16px/1.6 Georgia,serif;max-width:46rem;margin:2rem auto;padding:0 1rem;color:#1c242b;background:#fff}
 h1{font-size:1.7rem}h2{font-size:1.25rem;margin-top:2.2rem}h2.page{break-before:page}h3{font-size:1.05rem}
@@ -38,11 +47,18 @@ thead{display:table-header-group}tr{break-inside:avoid}.wide{overflow-x:auto}cod
 a{color:inherit}.fact{text-decoration:underline dotted;text-underline-offset:.2em}dl{display:grid;grid-template-columns:max-content 1fr;gap:.2rem 1.4rem}dd{margin:0}
 figure{margin:1.2rem 0}figure svg{max-width:100%;height:auto}.note{font-size:.82rem}@media print{body{margin:0;max-width:none}.wide{overflow:visible}}`
 
-function block(b: Block, label: string, notes: string[], factAs?: FactLink): string {
-  const inlines = inlinesWith(notes, factAs)
+function block(
+  b: Block,
+  label: string,
+  notes: string[],
+  here: ReadonlySet<string>,
+  factAs?: FactLink,
+): string {
+  const inlines = inlinesWith(notes, here, factAs)
+  const id = label ? ` id="${idOf(label.replace(/\.$/, ''))}"` : ''
   switch (b.kind) {
     case 'heading':
-      return `<h${b.level + 1}${b.page ? ' class="page"' : ''}${anchorOf(wordsOfCell(b.content))}>${inlines(b.content)}</h${b.level + 1}>`
+      return `<h${b.level + 1}${b.page ? ' class="page"' : ''}${anchorOf(wordsOfCell(b.content))}>${inlinesWith(notes, new Set(), factAs)(b.content)}</h${b.level + 1}>`
     case 'paragraph':
       return `<p${b.note ? ' class="note"' : ''}>${inlines(b.content)}</p>`
     case 'list': {
@@ -55,14 +71,15 @@ function block(b: Block, label: string, notes: string[], factAs?: FactLink): str
       const td = (cell: Cell, n: number): string =>
         `<td>${b.mono?.includes(n) && cell.length ? `<code>${inlines(cell)}</code>` : inlines(cell)}</td>`
       const caption = label ? `<caption>${escaped(label)} <em>${inlines(b.caption)}</em></caption>` : ''
-      return `<div class="wide"><table>${caption}<thead><tr>${b.head.map((h) => `<th scope="col">${escaped(h)}</th>`).join('')}</tr></thead><tbody>${b.rows
+      const name = escaped(label || 'A table')
+      return `<div class="wide"${id} role="region" aria-label="${name}" tabindex="0"><table>${caption}<thead><tr>${b.head.map((h) => `<th scope="col">${escaped(h)}</th>`).join('')}</tr></thead><tbody>${b.rows
         .map((r) => `<tr>${r.map(td).join('')}</tr>`)
         .join(
           '\n',
         )}</tbody></table></div>${(b.notes ?? []).map((n) => `<p class="note">${inlines(n)}</p>`).join('')}`
     }
     case 'figure':
-      return `<figure>${b.svg}<figcaption>${escaped(label)} <em>${escaped(wordsOfCell(b.caption))}</em></figcaption></figure>`
+      return `<figure${id}>${b.svg}<figcaption>${escaped(label)} <em>${escaped(wordsOfCell(b.caption))}</em></figcaption></figure>`
   }
 }
 
@@ -100,14 +117,20 @@ export function toHtml(
 ): string {
   const labels = labelsOf(tree)
   const notes: string[] = []
-  const blocks = tree.blocks.map((b) => block(b, labels.get(b) ?? '', notes, factAs)).join('\n')
+  const here = new Set([
+    ...[...labels.values()].map((l) => l.replace(/\.$/, '')),
+    ...tree.blocks.flatMap((b) =>
+      b.kind === 'heading' ? (/^Appendix [A-Z]/.exec(wordsOfCell(b.content))?.[0] ?? []) : [],
+    ),
+  ])
+  const blocks = tree.blocks.map((b) => block(b, labels.get(b) ?? '', notes, here, factAs)).join('\n')
   return `<!doctype html>
 <html lang="en">
 <head><meta charset="utf-8"><meta name="viewport" content="width=device-width, initial-scale=1"><title>${escaped(tree.title)}</title><style>${STYLE}</style></head>
-<body>
+<body><main>
 <h1>${escaped(tree.title)}</h1>
 ${before}${blocks}
-${footNotes(notes)}${after}</body>
+${footNotes(notes)}${after}</main></body>
 </html>
 `
 }

@@ -31,6 +31,7 @@ import {
 import { unzipSync, zipSync } from 'fflate'
 import { withPlainSigns } from '../../base'
 import type { TextComment } from '../document'
+import { leadsIn } from './leads'
 import { columnWidths, labelsOf, wordsOfCell, type Block, type Cell, type DocumentTree } from './tree'
 
 /** A figure as a Word file needs it: outlined, and drawn for programs that show no outlines. */
@@ -61,30 +62,13 @@ const COMMENTS_FROM = 100_000
 /** What can stand in a line. */
 type Run = TextRun | FootnoteReferenceRun | CommentRangeStart | CommentRangeEnd | ExternalHyperlink
 
-/** Addresses, and what a table, a figure or an appendix is called. */
-const LEADS = /(https:\/\/doi\.org\/\S+[^\s.,;)\]])|\b((?:Table|Figure) \d+|Appendix [A-Z])\b/g
-
 /** Words as runs: addresses lead there, and what is called by its number is a field that follows the number. */
-function leading(words: string, style: object, { marks }: Beside): Run[] {
-  const made: Run[] = []
-  let from = 0
-  const plain = (to: number): void => {
-    if (to > from) made.push(new TextRun({ text: words.slice(from, to), ...style }))
-  }
-  for (const { 0: found, 1: address, index } of words.matchAll(LEADS)) {
-    const mark = marks.get(found)
-    if (!address && !mark) continue
-    plain(index)
-    from = index + found.length
-    if (address)
-      made.push(
-        new ExternalHyperlink({ link: address, children: [new TextRun({ text: address, ...style })] }),
-      )
-    else made.push(...field(` REF ${mark} \\h `, new TextRun({ text: found, ...style })))
-  }
-  plain(words.length)
-  return made
-}
+const leading = (words: string, style: object, { marks }: Beside): Run[] =>
+  leadsIn(words, (called) => marks.has(called)).flatMap(({ words: own, address, called }): Run[] => {
+    const run = new TextRun({ text: own, ...style })
+    if (address) return [new ExternalHyperlink({ link: address, children: [run] })]
+    return called ? field(` REF ${marks.get(called)!} \\h `, run) : [run]
+  })
 
 const runs = (content: Cell, beside: Beside, mono = false): Run[] =>
   content.flatMap((node, at): Run[] => {
