@@ -25,7 +25,9 @@ export const asRun = keptFor((review: Review): Review => {
     const now = review.strategies[id] ?? []
     const run = runThatCounted(review, id)
     const joined = run ? linesOf(run, now) : now
-    const lines = edgesAsRun({ ...review, strategies: { ...strategies, [id]: joined } }, id)
+    // Of the review itself, which runs are current is known already.
+    const stands = joined === now ? review : { ...review, strategies: { ...strategies, [id]: joined } }
+    const lines = edgesAsRun(stands, id)
     if (lines !== now) strategies = { ...strategies, [id]: lines }
     // A release that was chosen since and not searched is none that was searched.
     if (run?.how === 'stand-in')
@@ -37,15 +39,11 @@ export const asRun = keptFor((review: Review): Review => {
 })
 
 /** The same for all that an account is read from. */
-export function asTold<C extends FactContext>(context: C): C {
-  const known = kept.get(context)
-  if (known) return known as C
+export const asTold = <C extends FactContext>(context: C): C => toldOf(context) as C
+const toldOf = keptFor((context: FactContext): FactContext => {
   const review = asRun(context.review)
-  const told = review === context.review ? context : { ...context, review }
-  kept.set(context, told)
-  return told
-}
-const kept = new WeakMap<FactContext, FactContext>()
+  return review === context.review ? context : { ...context, review }
+})
 
 /** What a source was searched with, where its counting line stands unrun: that line’s last run, else the one whose records came in. */
 function runThatCounted(review: Review, sourceId: string): Run | undefined {

@@ -1,8 +1,7 @@
+import { inPattern } from '../base'
 import { parse, walk } from '../query'
 import { currentRuns, type Review, type Run } from '../review'
 import { finalRun } from './standing'
-
-const escaped = (words: string): string => words.replace(/[.*+?^${}()|[\]\\]/g, '\\$&')
 
 /**
  * Words that a run asks for with any ending, and that were sent without a sign for it: as they begin, and in no other form.
@@ -21,7 +20,7 @@ export function cutIn({ text, sent }: Pick<Run, 'text' | 'sent'>): string[] {
 
 /** Does a word stand in what was sent as it is, and nowhere with a sign or another ending? */
 function isBare(stem: string, sent: string): boolean {
-  const found = [...sent.matchAll(new RegExp(`(?<![\\p{L}\\p{N}-])${escaped(stem)}(.?)`, 'giu'))]
+  const found = [...sent.matchAll(new RegExp(`(?<![\\p{L}\\p{N}-])${inPattern(stem)}(.?)`, 'giu'))]
   return found.length > 0 && found.every(([, next]) => next === '' || /[\s)"”,;\]]/.test(next!))
 }
 

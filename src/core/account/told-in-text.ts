@@ -1,3 +1,4 @@
+import { keptFor } from '../base'
 import { inlinesOf, type Inline, type Passage } from './document'
 import { draftAccount } from './draft'
 import { inlineWords, type FactContext } from './facts'
@@ -14,6 +15,11 @@ export interface ToldInText {
   said: boolean
 }
 
+/** The section as it stands; absent: as it is drafted and edited in the review. */
+interface Section {
+  passages?: readonly Passage[] | undefined
+}
+
 const wordsOf = (context: FactContext, content: readonly Inline[]): string =>
   content
     .map((n) => inlineWords(context, n))
@@ -25,10 +31,8 @@ const wordsOf = (context: FactContext, content: readonly Inline[]): string =>
  * Everything that the record has to tell, and whether the section says it: a passage that nobody edited says all of it; one
  * that was edited says a sentence that still stands in it word for word, or in words by which the same is read.
  */
-export function toldInText(
-  context: FactContext,
-  passages: readonly Passage[] = draftAccount(context),
-): ToldInText[] {
+export const toldInText = keptFor((context: FactContext & Section): ToldInText[] => {
+  const { passages = draftAccount(context) } = context
   return passages.flatMap(({ id, edited, content, drafted }) => {
     const text = edited ? content.map((p) => wordsOf(context, [...inlinesOf(p)])).join(' ') : ''
     const sentences = text.split(/(?<=[.?!]) (?=\p{Lu})/u)
@@ -43,4 +47,4 @@ export function toldInText(
       return { tells, of, passage: id, content: own, said }
     })
   })
-}
+})

@@ -76,3 +76,6 @@ export function listed(items: readonly string[], word = 'and'): string {
   if (items.length < 2) return items[0] ?? ''
   return `${items.slice(0, -1).join(', ')} ${word} ${items[items.length - 1]}`
 }
+
+/** Words as they stand, for the inside of a pattern. */
+export const inPattern = (words: string): string => words.replace(/[.*+?^${}()|[\]\\/]/g, '\\$&')

@@ -7,7 +7,7 @@ import {
   type LimitKind,
   type LimitValue,
 } from '../query'
-import { problem, type Problem } from '../base'
+import { inPattern, problem, type Problem } from '../base'
 import { limitAs } from './limits'
 import { readFrom } from './read'
 import type { Profile } from './schema'
@@ -68,7 +68,7 @@ export function withLimits(
   }
 }
 
-const escaped = (text: string): string => text.replace(/[.*+?^${}()|[\]\\/]/g, '\\$&').replace(/\s+/g, '\\s*')
+const escaped = (text: string): string => inPattern(text).replace(/\s+/g, '\\s*')
 
 /** The form of a limit as a pattern; its slots become groups of their names. */
 function patternOf(form: string, profile: Profile): RegExp {

@@ -1,3 +1,4 @@
+import { inPattern } from '../base'
 import { MOST_WORDS_BETWEEN, type Field } from '../query'
 import type { Profile } from './schema'
 
@@ -22,7 +23,6 @@ export interface Rule {
   at: (text: string, i: number) => { mark: SyntaxMark; end: number } | undefined
 }
 
-const escaped = (text: string): string => text.replace(/[.*+?^${}()|[\]\\/]/g, '\\$&')
 const isLetter = (text: string): boolean => /[\p{L}\p{N}]/u.test(text)
 
 /** A rule from a pattern; the pattern is anchored at the place and reads at most a bounded stretch. */
@@ -46,21 +46,21 @@ function rule(
 function literal(text: string): string {
   const start = isLetter(text.charAt(0)) ? '(?<![\\p{L}\\p{N}])' : ''
   const end = isLetter(text.charAt(text.length - 1)) ? '(?![\\p{L}\\p{N}])' : ''
-  return start + text.trim().split(/\s+/).map(escaped).join('\\s+') + end
+  return start + text.trim().split(/\s+/).map(inPattern).join('\\s+') + end
 }
 
 /** A form as a pattern, its slot as a group. The longest forms come first, so that none hides another. */
 function formPattern(form: string, slot: string, group: string): string {
   const [before = '', after = ''] = form.split(`{${slot}}`)
   const start = before && isLetter(before.charAt(0)) ? '(?<![\\p{L}\\p{N}])' : ''
-  return `${start}${escaped(before)}${group}${escaped(after)}`
+  return `${start}${inPattern(before)}${group}${inPattern(after)}`
 }
 
 /** What a label may hold: anything but the sign that ends the form. */
 const labelGroup = (form: string, slot: string): string => {
   const after = form.split(`{${slot}}`)[1] ?? ''
   const stop = after.trim().slice(-1)
-  return stop ? `([^${escaped(stop)}\\n]{1,200}?)` : '([\\p{L}\\p{N}.\\-]{1,80})'
+  return stop ? `([^${inPattern(stop)}\\n]{1,200}?)` : '([\\p{L}\\p{N}.\\-]{1,80})'
 }
 
 function headingRules(profile: Profile): Rule[] {
@@ -124,10 +124,10 @@ function fieldRules(profile: Profile): Rule[] {
     .map(({ of, form }): Rule => {
       const [before = '', after = ''] = form.split('{expr}')
       const start = (text: string): string =>
-        (isLetter(text.charAt(0)) ? '(?<![\\p{L}\\p{N}])' : '') + escaped(text)
+        (isLetter(text.charAt(0)) ? '(?<![\\p{L}\\p{N}])' : '') + inPattern(text)
       if (before && after) return rule(start(before), () => ({ kind: 'wrap', fields: of, until: after }))
       if (before) return rule(start(before), () => ({ kind: 'prefix', fields: of }))
-      return rule(escaped(after) + (isLetter(after.slice(-1)) ? '(?![\\p{L}\\p{N}])' : ''), () => ({
+      return rule(inPattern(after) + (isLetter(after.slice(-1)) ? '(?![\\p{L}\\p{N}])' : ''), () => ({
         kind: 'suffix',
         fields: of,
       }))
@@ -189,7 +189,7 @@ function textRule(profile: Profile): Rule {
   const { any, one, upTo } = profile.truncation
   const signs = [
     ...(upTo ? [formPattern(upTo, 'n', '\\d{1,2}')] : []),
-    ...[any, one].flatMap((s) => (s ? [escaped(s)] : [])),
+    ...[any, one].flatMap((s) => (s ? [inPattern(s)] : [])),
   ]
   const unit = `(?:[\\p{L}\\p{N}\\p{M}]${signs.length ? `|${signs.join('|')}` : ''})`
   return rule(`${unit}+(?:['’.\\-–/+]${unit}+)*`, (m) => ({
@@ -209,14 +209,14 @@ export function rulesOf(profile: Profile): Rule[] {
     ...operatorRules(profile),
     ...fieldRules(profile),
     quoteRule(profile),
-    rule(escaped(open), () => ({ kind: 'open' })),
-    rule(escaped(close), () => ({ kind: 'close', text: close })),
+    rule(inPattern(open), () => ({ kind: 'open' })),
+    rule(inPattern(close), () => ({ kind: 'close', text: close })),
     ...[...new Set(profile.fields.map((f) => f.form.split('{expr}')[1]!))]
       .filter(
         (end, i) =>
           end && profile.fields.some((f) => f.form.endsWith(end) && !f.form.startsWith('{expr}')) && i >= 0,
       )
-      .map((end) => rule(escaped(end), () => ({ kind: 'close', text: end }))),
+      .map((end) => rule(inPattern(end), () => ({ kind: 'close', text: end }))),
     textRule(profile),
   ]
 }

@@ -1,3 +1,4 @@
+import { inPattern } from '../base'
 import { plainReview } from './plain-review'
 import type { Review } from './values'
 
@@ -50,9 +51,7 @@ export function namesInTexts(review: Review): NamedText[] {
   ]
   const forms = [...new Set(names)].map((name) => {
     const last = name.split(/\s+/).at(-1)!
-    const wanted = [name, ...(last.length > 3 ? [last] : [])].map((w) =>
-      w.replace(/[.*+?^${}()|[\]\\]/g, '\\$&'),
-    )
+    const wanted = [name, ...(last.length > 3 ? [last] : [])].map(inPattern)
     return { name, at: new RegExp(`(?<![\\p{L}\\p{N}])(?:${wanted.join('|')})(?![\\p{L}\\p{N}])`, 'u') }
   })
   const found: NamedText[] = []

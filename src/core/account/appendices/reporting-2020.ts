@@ -15,7 +15,7 @@ import { item, type ReportingItem } from './reporting-item'
  */
 export function reportingItems2020(c: AppendixContext): ReportingItem[] {
   const { review, figures } = c
-  const told = toldInText(c, c.passages)
+  const told = toldInText(c)
   const { readers } = figures
   const searched = searchedIn(review)
   const criteria = review.criteria.filter((q) => q.text.trim())

@@ -20,7 +20,7 @@ import { item, type ReportingItem, type SaidBy } from './reporting-item'
  */
 export function reportingItems(c: AppendixContext): ReportingItem[] {
   const { review, figures } = c
-  const told = toldInText(c, c.passages)
+  const told = toldInText(c)
   const searched = searchedIn(review)
   const others = review.sources.filter((s) => s.kind !== 'database')
   const done = others.filter((s) => s.id in figures.brought || wasGone(review, s.id))
