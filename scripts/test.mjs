@@ -31,10 +31,9 @@ const lanes = await Promise.all([
     () => buildAppStep({ LUVREN_TYPES_CHECKED: '1' }),
   ),
   lane(
-    () => step('Format', bin('prettier'), ['--check', '--log-level', 'warn', '.']),
+    () => step('Format', bin('oxfmt'), ['--check']),
     () => step('Types', process.execPath, TYPES),
-    () => step('Lint by types', bin('oxlint'), ['--type-aware']),
-    () => step('Lint', bin('eslint'), ['.']),
+    () => step('Lint', bin('oxlint'), ['--type-aware']),
     () => step('Direction of imports', bin('depcruise'), ['--config', '.dependency-cruiser.cjs', 'src']),
   ),
 ])

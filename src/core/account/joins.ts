@@ -9,7 +9,9 @@ import { joiningLine } from './runs'
  * else, as it is written. Undefined where nothing was joined.
  */
 export type Join =
-  { kind: 'blocks'; groups: string[][]; orWithin: boolean } | { kind: 'other'; text: string } | undefined
+  | { kind: 'blocks'; groups: string[][]; orWithin: boolean }
+  | { kind: 'other'; text: string }
+  | undefined
 
 export function joinOf(lines: readonly Line[], concepts: readonly string[]): Join {
   const joining = joiningLine(lines)

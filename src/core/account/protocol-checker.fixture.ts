@@ -34,7 +34,8 @@ export function protocolPatterns(
   const at = (e: CheckedEntry): string => (e.payload as { at: string }).at
   const runs = stateOf(entries).runs
   const registration = entries.findLast((e) => e.kind === 'protocol.register')?.payload as
-    { place: string; number: string } | undefined
+    | { place: string; number: string }
+    | undefined
   const frozen = (m: RegExpExecArray): boolean => {
     const [first] = freezing
     if (!first || !isDay(m, 1, at(first))) return false

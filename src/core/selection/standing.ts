@@ -58,7 +58,8 @@ export function standingOf(
   own: OwnRulings | undefined,
   pass: PassName,
   settled:
-    { verdict: 'in' | 'out'; criterionId?: string | undefined; reason?: string | undefined } | undefined,
+    | { verdict: 'in' | 'out'; criterionId?: string | undefined; reason?: string | undefined }
+    | undefined,
   rules: RulingRules,
 ): Standing {
   const said: WorkRuling[] = []

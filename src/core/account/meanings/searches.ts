@@ -106,7 +106,8 @@ function counting(deeds: Deeds): { name: string; run: Ran }[] {
   const sources = new Map(deeds.of('source.set').map((s) => [s.id as string, s]))
   return [...sources.values()].flatMap((s) => {
     const lines = deeds.of('strategy.set').findLast((p) => p.sourceId === s.id)?.lines as
-      { id: string }[] | undefined
+      | { id: string }[]
+      | undefined
     const run = runs.findLast(
       (r) => r.sourceId === s.id && r.lineId === lines?.at(-1)?.id && !replaced.has(r.id),
     )

@@ -9,7 +9,7 @@ async function repack(file: string): Promise<void> {
   const { entries, digests, blob } = opened.value
   const blobs = new Map<string, Uint8Array>()
   for (const digest of digests) blobs.set(digest, await blob(digest))
-  // eslint-disable-next-line no-restricted-syntax -- to show that the zone is really another
+  // eslint-disable-next-line own/no-restricted-syntax -- to show that the zone is really another
   const hour = new Date('2026-11-16T12:00:00Z').getHours()
   process.stdout.write(`${hour} ${digestOf(packReview({ entries, blobs }, 'The demo'))}`)
 }

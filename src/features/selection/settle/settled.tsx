@@ -28,7 +28,8 @@ export function Settled({ selected: { review, works, said } }: { selected: Selec
             {pass === 'broad' ? 'title and abstract' : 'full text'}: {s.verdict}
             {s.verdict === 'out' && reasonOf(s) !== 'none'
               ? ` (${reasonWords(review, reasonOf(s))})`
-              : ''}, {s.how}, by {nameOfPerson(review, s.by)}
+              : ''},{' '}
+            {s.how}, by {nameOfPerson(review, s.by)}
             {s.at ? ` on ${dateWords(s.at)}` : ''}
           </span>
         </p>
