@@ -27,7 +27,7 @@ const DAY_ORDERS: Readonly<Record<string, DayOrder>> = {
 
 interface Searched {
   found: Found | undefined
-  problems: Problem[]
+  problems: readonly Problem[]
 }
 
 /** Searches once; a query with errors finds nothing and says why. */

@@ -1,4 +1,4 @@
-import { foldLabel, never, nonEmpty } from '../base'
+import { foldLabel, keptFor, never, nonEmpty } from '../base'
 import {
   and,
   heading,
@@ -33,7 +33,17 @@ export interface PrintOptions {
  * Rewrites an expression into one that the database can say, and names every loss. A rewrite called *wider* finds at
  * least what was asked, *narrower* at most that, under the reference evaluator; *changed* promises neither.
  */
-export function adapt(e: Expr, profile: Profile, options: PrintOptions = {}): { tree: Expr; losses: Loss[] } {
+export function adapt(e: Expr, profile: Profile, options?: PrintOptions): Adapted {
+  return options ? adaptAnew(e, profile, options) : keptOf(profile)(e)
+}
+export interface Adapted {
+  readonly tree: Expr
+  readonly losses: readonly Loss[]
+}
+/** Without anything from outside, the same expression is rewritten once for each profile. */
+const keptOf = keptFor((profile: Profile) => keptFor((e: Expr) => adaptAnew(e, profile, {})))
+
+function adaptAnew(e: Expr, profile: Profile, options: PrintOptions): Adapted {
   const adapter = new Adapter(profile, options)
   return { tree: adapter.expr(e, undefined), losses: adapter.losses }
 }

@@ -1,4 +1,4 @@
-import { hasErrors, problem, type Problem, type Span } from '../base'
+import { hasErrors, keptByText, problem, type Problem, type Span } from '../base'
 import { lex, type Mark } from './lexer'
 import { maskedWords } from './mask'
 import { print } from './print'
@@ -7,8 +7,8 @@ import { MOST_IN_RANGE, readWord, type Expr, type Lines } from './tree'
 
 export interface Parsed {
   /** The part that was understood; undefined where there was nothing to understand. */
-  tree: Expr | undefined
-  problems: Problem[]
+  readonly tree: Expr | undefined
+  readonly problems: readonly Problem[]
 }
 
 /** Brackets and fields deeper than this are refused: no reader follows them, and no recursion may run away. */
@@ -17,9 +17,16 @@ export const DEEPEST = 120
 /**
  * Reads plain notation. Never throws, takes linear time, and always returns a tree of what it understood together
  * with problems whose spans point into `text`. A problem of severity `error` means that the tree is not what was
- * written and must not be run. The empty text gives no tree and no problem.
+ * written and must not be run. The empty text gives no tree and no problem. What was read of a text is kept: whoever asks
+ * again is given the same tree, which nobody changes.
  */
 export function parse(text: string): Parsed {
+  return kept(text)
+}
+// The lines of a review are read again by every screen, sentence and check: after each deed, all of them.
+const kept = keptByText(read, { most: 500, longest: 10_000 })
+
+function read(text: string): Parsed {
   const { marks, problems } = lex(text)
   const parser = new Parser(text, marks, problems)
   const tree = parser.whole()

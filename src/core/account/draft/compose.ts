@@ -159,17 +159,17 @@ export function compose(context: FactContext, telling: Telling): ToldPart[] {
     const sentences = all
       .filter((g) => (telling.order === 'time' ? g.phase : g.theme) === id)
       .map((told): ToldSentence => {
-        const ways = sayingsOf(told, say, context).map((w) => paragraph(w).content ?? [])
-        const differs = (content: readonly Inline[]): boolean => {
-          const begins = [last, ...openings(wordsOf(content, context))]
-          return begins.every((b, n) => n === 0 || b !== begins[n - 1])
-        }
-        // "Beyond databases we …" is not said twice in a part.
-        const opening = (content: readonly Inline[]): string =>
-          wordsOf(content, context).split(' ').slice(0, 2).join(' ')
-        const best = ways.find((w) => differs(w) && !begun.has(opening(w))) ?? ways.find(differs) ?? ways[0]!
-        const chosen = shortened(best, named)
-        begun.add(opening(best))
+        const ways = sayingsOf(told, say, context).map((w) => {
+          const content = paragraph(w).content ?? []
+          const words = wordsOf(content, context)
+          // "Beyond databases we …" is not said twice in a part.
+          return { content, begins: openings(words), opening: words.split(' ').slice(0, 2).join(' ') }
+        })
+        const differs = ({ begins }: (typeof ways)[number]): boolean =>
+          [last, ...begins].every((b, n, all) => n === 0 || b !== all[n - 1])
+        const best = ways.find((w) => differs(w) && !begun.has(w.opening)) ?? ways.find(differs) ?? ways[0]!
+        const chosen = shortened(best.content, named)
+        begun.add(best.opening)
         last = openings(wordsOf(chosen, context)).at(-1) ?? ''
         return { told, stage: told.stage, content: chosen }
       })

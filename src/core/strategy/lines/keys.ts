@@ -44,7 +44,16 @@ export const PRESENT_RULE: KeyRule = RULE_0
  * line it refers to, however far back. Two lines with the same key ask the same. A reference forward or to itself
  * counts as a reference to nothing.
  */
-export function lineKeys(lines: readonly LineLike[], rule: KeyRule = PRESENT_RULE): Map<string, string> {
+export function lineKeys(
+  lines: readonly LineLike[],
+  rule: KeyRule = PRESENT_RULE,
+): ReadonlyMap<string, string> {
+  return rule === PRESENT_RULE ? presentKeys(lines) : keysOf(lines, rule)
+}
+// After each deed every line is asked for its key; a list of lines is never changed in place.
+const presentKeys = keptFor((lines: readonly LineLike[]) => keysOf(lines, PRESENT_RULE))
+
+function keysOf(lines: readonly LineLike[], rule: KeyRule): ReadonlyMap<string, string> {
   const keys: string[] = []
   lines.forEach((line, i) => {
     const { tree } = parse(line.text)
