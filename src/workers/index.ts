@@ -68,6 +68,12 @@ export const judgeDesk = (): Remote<JudgeDesk> => search.desk.judge as unknown a
 export const longDesk = (): Remote<LongDesk> => long.desk
 export const recordsDesk = (): Remote<RecordsDesk> => records.desk
 
+/** Starts the worker that reads records, which a review that is opened waits for: it comes while the page itself does. */
+export const startRecords = (): void => {
+  // Where it cannot be had, whoever asks something of it is told.
+  records.ready().catch(() => undefined)
+}
+
 /** What the workers do that are late or cannot be had, in words: "reads records". */
 export const workersMissing = (): { late: readonly string[]; gone: readonly string[] } => {
   const those = (state: WorkerState): string[] => DOORS.filter((d) => d.state === state).map((d) => d.what)
