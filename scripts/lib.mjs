@@ -107,7 +107,7 @@ export function buildApp() {
 export const listPages = () =>
   listHashes(path.join(root, '.next', 'server', 'app'), path.join(root, '.next', 'script-hashes.json'))
 
-/** The same as a step of a lane, the data being built. */
+/** The same as a step of a lane; the pages need no data to be built. */
 export async function buildAppStep(env = {}) {
   if (!appIsStale()) return true
   const ok = await step(APP, bin('next'), ['build'], env)

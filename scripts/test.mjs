@@ -26,13 +26,13 @@ rmSync('test-results', { recursive: true, force: true })
 // What does not need what another makes goes on beside it: one core each.
 const lanes = await Promise.all([
   lane(
-    () => buildDataStep(),
-    // Types are checked in the other lane, of the tests too.
+    () => step('Types', process.execPath, TYPES),
+    // They were checked before, of the tests too.
     () => buildAppStep({ LUVREN_TYPES_CHECKED: '1' }),
   ),
   lane(
+    () => buildDataStep(),
     () => step('Format', bin('oxfmt'), ['--check']),
-    () => step('Types', process.execPath, TYPES),
     () => step('Lint', bin('oxlint'), ['--type-aware']),
     () => step('Direction of imports', bin('depcruise'), ['--config', '.dependency-cruiser.cjs', 'src']),
   ),

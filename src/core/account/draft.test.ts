@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import path from 'node:path'
 import { describe, expect, it } from 'vitest'
+import { trials } from '../base/trials.fixture'
 import { draftAccount, inlinesOf, inlineWords, type FactContext, type Telling } from '.'
 import { contextOf, journal, reviews } from './random-review.fixture'
 import { findsSomething } from './what-lines-find.fixture'
@@ -63,7 +64,7 @@ describe('the drafts that were read aloud', () => {
     })
 })
 
-const CASES = 400
+const CASES = trials(200, 2000)
 describe('the draft of any review', () => {
   it('has no empty slot, no word twice in a row, no two sentences that begin alike, and every number is a fact', () => {
     fc.assert(

@@ -172,15 +172,20 @@ export const readings = fc.record({
 })
 export type Reading = typeof readings extends fc.Arbitrary<infer T> ? T : never
 
-/** The same journal with some deeds more, a minute apart. */
-export function andThen(entries: readonly Entry[], commands: readonly Command[]): Entry[] {
+/** The same journal with some deeds more, a minute apart; what stands in a list of its own is one deed. */
+export function andThen(
+  entries: readonly Entry[],
+  deeds: readonly (Command | readonly Command[])[],
+): Entry[] {
   const all = [...entries]
-  for (const command of commands) {
+  for (const deed of deeds) {
     const at = new Date(Date.UTC(2026, 3, 1, 8, all.length)).toISOString()
-    const payload = { ...command.payload } as Record<string, unknown>
-    if (payload.at === AT) payload.at = at
-    const salt = all.length.toString(16).padStart(32, '0')
-    all.push(nextEntry(all.at(-1), { kind: command.kind, payload } as Command, { at, by: 'p-1', salt }))
+    for (const command of [deed].flat()) {
+      const payload = { ...command.payload } as Record<string, unknown>
+      if (payload.at === AT) payload.at = at
+      const salt = all.length.toString(16).padStart(32, '0')
+      all.push(nextEntry(all.at(-1), { kind: command.kind, payload } as Command, { at, by: 'p-1', salt }))
+    }
   }
   return all
 }

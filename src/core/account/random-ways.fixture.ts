@@ -111,9 +111,16 @@ export const searchings = fc.record({
       ran: fc.constantFrom('all', 'all', 'all', 'none'),
       how: fc.constantFrom('by hand', 'by hand', 'pasted history', 'stand-in'),
       corrected: fc.nat(5).map((n) => n === 5),
+      /** On the same platform, others were searched with it; it is to be searched again. */
+      together: fc.nat(4).map((n) => n === 4),
+      again: fc.constantFrom(undefined, undefined, 'month' as const, 'half year' as const),
     }),
     { minLength: 1, maxLength: 2 },
   ),
+  /** Another database was searched and taken out of the plan: what left with it, what stayed, or it came again. */
+  gone: fc.constantFrom(undefined, undefined, 'nothing', 'records', 'stayed', 'again'),
+  /** The record was deposited, once or again. */
+  deposits: fc.constantFrom(0, 0, 0, 1, 2),
   ways: fc.uniqueArray(way, { selector: (w) => (w[0]!.payload as { id: string }).id, maxLength: 4 }),
   /** A limit is planned, a line took something over, another person looked over the strategies. */
   limit: fc.nat(3).map((n) => n === 3),
@@ -206,9 +213,45 @@ function database(
       ]
     : ran
   return [
-    { kind: 'source.set', payload: { id: sourceId, kind: 'database', name: sourceId, why: '' } },
+    {
+      kind: 'source.set',
+      payload: {
+        id: sourceId,
+        kind: 'database',
+        name: sourceId,
+        why: '',
+        ...(d.together ? { platform: 'Hall', together: 'Oak' } : {}),
+        ...(d.again ? { reminder: { every: d.again, from: n ? '2026-12-01' : '2025-11-30' } } : {}),
+      },
+    },
     set,
     ...(d.ran === 'all' ? runs : []),
+  ]
+}
+
+/** A third database that was searched, and taken out of the plan. */
+function takenOutOf(how: NonNullable<Searching['gone']>): (Command | Command[])[] {
+  const source = (id: string): Command => ({
+    kind: 'source.set',
+    payload: { id, kind: 'database', name: 'Mere', why: '' },
+  })
+  const run = {
+    ...{ id: 'run-mere', sourceId: 'Mere', lineId: 'm-1', key: '', keyRule: 0, reached: [], number: 1 },
+    ...{ text: 'noise', sent: 'noise', limits: [], hits: 12, at: '2026-05-03T09:00:00Z', by: 'p-1' },
+    ...{ release: '2026', how: 'by hand' },
+  }
+  const brought = {
+    ...{ id: 'j', sourceId: 'Mere', digest: 'c'.repeat(64), count: 6, at: '2026-05-03T10:00:00Z' },
+  }
+  const out: Command = { kind: 'source.remove', payload: { id: 'Mere' } }
+  return [
+    source('Mere'),
+    { kind: 'run.log', payload: run } as never as Command,
+    ...(how === 'nothing' ? [] : [{ kind: 'records.import', payload: brought } as never as Command]),
+    how === 'records' || how === 'again'
+      ? [{ kind: 'import.remove', payload: { id: 'j' } } as Command, out]
+      : out,
+    ...(how === 'again' ? [source('Mere-2')] : []),
   ]
 }
 
@@ -220,6 +263,8 @@ export const searchingJournal = ({
   databases,
   ways,
   every,
+  gone,
+  deposits,
   limit,
   taken,
   both,
@@ -262,4 +307,12 @@ export const searchingJournal = ({
         }))
       : []),
     ...ways.flat(),
-  ] as Command[])
+    ...(gone ? takenOutOf(gone) : []),
+    ...Array.from({ length: deposits }, (_, n) => ({
+      kind: 'package.deposit',
+      payload: {
+        ...{ id: `d${n}`, address: `https://archive.example/${n}`, day: `2026-06-0${n + 1}` },
+        digest: 'amber birch',
+      },
+    })),
+  ] as (Command | Command[])[])

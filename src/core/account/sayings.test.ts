@@ -39,7 +39,7 @@ const OTHERS =
 
 /** Sentences of the parts on searching that are no sayings yet: none of these has a word that the sayings there have. */
 const OF_SEARCHES =
-  /^(?!.*(?:truncation|references of|that cite|looked through|asked on|answer|by hand|search histor|logged wrongly|took over no|set no limits|nobody else|none of the questions|for further works)).*$/
+  /^(?!.*(?:truncation|references of|that cite|looked through|asked on|answer|by hand|search histor|logged wrongly|took over no|taken out of the plan|to be run again|no two databases|deposited|set no limits|nobody else|none of the questions|for further works)).*$/
 
 interface Case {
   drawn: Reading | Searching
@@ -134,6 +134,27 @@ const BREAKS: Readonly<
     const kinds = ['register', 'web', 'reference lists', 'citing papers', 'people'] as const
     const kind = kinds.find((k) => c.review.sources.every((s) => s.kind !== k))
     return kind && [{ kind: 'source.set', payload: { id: 'more', kind, name: 'more', why: '' } }]
+  },
+  'source-gone': (_e, c) => {
+    // It is searched once more, on a later day.
+    const run = c.review.runs.find((r) => !c.review.sources.some((s) => s.id === r.sourceId))
+    return run && [{ kind: 'run.log', payload: { ...run, id: 'later', at: '2027-02-02T09:00:00Z' } }]
+  },
+  deposited: (_e, c) => {
+    const [one] = c.review.deposits ?? []
+    return (
+      one && [
+        { kind: 'package.deposit', payload: { ...one, id: 'd-2', address: 'https://archive.example/2' } },
+      ]
+    )
+  },
+  'search-again': (_e, c) => {
+    const source = c.review.sources.find((s) => s.reminder)
+    return (
+      source && [
+        { kind: 'source.set', payload: { ...source, reminder: { every: 'month', from: '2027-03-03' } } },
+      ]
+    )
   },
   'counts-by-hand': (_e, c) => {
     const run = c.review.runs.findLast((r) => r.how !== 'stand-in' && r.lineId === last(c, r.sourceId))

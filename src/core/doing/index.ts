@@ -1,4 +1,5 @@
 export { answeredWords, finishSearchReview } from './methods/finish-search-review'
+export { deposit } from './methods/deposit'
 export { editPassage } from './methods/edit-passage'
 export { settleSearchPoint, takeProposal } from './methods/settle-search-point'
 export type { Doing, DoingAt } from './doing'

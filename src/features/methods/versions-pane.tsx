@@ -21,6 +21,7 @@ import { useStore } from '@/store/provider'
 import { useAsked } from '@/store/use-asked'
 import { useYields } from '@/store/yields'
 import { TreeView } from '../shared/tree-view'
+import { Deposited } from './deposited'
 import { sectionOf } from './section-files'
 import { TreeExports } from './tree-exports'
 
@@ -43,6 +44,7 @@ export function VersionsPane({
         <h1>Frozen texts</h1>
       </div>
       <FreezeText context={context} told={told} passages={passages} />
+      <Deposited context={context} />
       {shown && (
         <>
           <ul className="frozen-list">

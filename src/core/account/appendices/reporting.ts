@@ -75,7 +75,7 @@ export function reportingItems(c: AppendixContext): ReportingItem[] {
       names(together) || undefined,
       'first part',
       'question',
-      { tells: ['together'], not: [] },
+      { tells: ['together'], not: notGone.includes('at once') ? ['ways-not-gone'] : [] },
       !together.length,
     ),
     item(
@@ -178,8 +178,7 @@ export function reportingItems(c: AppendixContext): ReportingItem[] {
       again ? 'searched again' : reminded ? 'a date for it is set' : undefined,
       'first part',
       'searches',
-      // That a date is set is said in no sentence.
-      { tells: again ? ['dated', 'updated'] : [] },
+      { tells: again ? ['dated', 'updated'] : ['search-again'] },
     ),
     item(
       told,

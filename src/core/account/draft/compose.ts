@@ -6,6 +6,7 @@ import { sayingsTold } from '../sayings'
 import type { Grouped, GroupedOf, Phase, Theme } from './grouped'
 import { judging, screening } from './group/read'
 import { departing } from './group/protocol'
+import { toldAs } from './group/told-as'
 import { where } from './group/where'
 import { words } from './group/words'
 import { sayingsOf, speaker } from './say'
@@ -38,6 +39,10 @@ export function groupAll(of: FactContext, { order, length }: Telling): Grouped[]
     ...screening(claims, sayings),
     ...judging(claims, sayings),
     ...departing(claims),
+    ...toldAs(
+      sayings.filter((s) => s.saying === 'deposited'),
+      ['plan'],
+    ),
   ]
   // How many known items were found is told when it has been told what came in.
   const told = after(all, 'found', 'brought')

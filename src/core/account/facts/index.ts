@@ -1,6 +1,7 @@
 import { asTold } from '../as-run'
 import { wordsOfInline, type Inline } from '../document'
 import type { Fact, FactContext, Reader } from './fact'
+import { DEPOSIT } from './deposit'
 import { QUESTION } from './question'
 import { TERMS } from './terms'
 import { SEARCHES } from './searches'
@@ -9,6 +10,7 @@ import { SELECTION } from './selection'
 import { PROTOCOL } from './protocol'
 import { READING } from './reading'
 import { SEARCH_REVIEW } from './search-review'
+import { SOURCE_GONE } from './source-gone'
 import { WAYS } from './ways'
 
 export type { Fact, FactContext, SourceFacts, Stage } from './fact'
@@ -25,6 +27,8 @@ const READERS: Record<string, Reader> = {
   ...WAYS,
   ...PROTOCOL,
   ...SEARCH_REVIEW,
+  ...SOURCE_GONE,
+  ...DEPOSIT,
 }
 
 export const FACT_NAMES: readonly string[] = Object.keys(READERS)

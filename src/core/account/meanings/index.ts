@@ -1,7 +1,7 @@
 import type { Asked, Duplicates, ReadByMany, Reads, Shown, TextsRead, TitlesRead } from '../reads/en'
 import { Deeds, type Deed } from './deeds'
 import { countsByHand, countsCorrected, searchesWithout, truncation } from './searches'
-import { followed, looked, notGone, peopleAsked } from './ways'
+import { followed, looked, notGone, peopleAsked, searchAgain, sourceGone } from './ways'
 
 const has = (deeds: Deeds, works: readonly string[], pass: 'broad' | 'close', verdict: string): number =>
   works.filter((w) => deeds.stands(w, pass).verdict === verdict).length
@@ -169,6 +169,12 @@ const MEANINGS: { readonly [N in keyof Reads]: (read: Reads[N], deeds: Deeds) =>
   'way-looked': looked,
   'way-people': peopleAsked,
   'ways-not-gone': notGone,
+  'source-gone': sourceGone,
+  'search-again': searchAgain,
+  deposited: (read, deeds) => {
+    const last = deeds.of('package.deposit').at(-1)
+    return last?.address === read.address && last.day === read.day
+  },
   truncation,
   'searches-without': searchesWithout,
   'counts-by-hand': countsByHand,

@@ -129,10 +129,13 @@ export function countsByHand(read: ByHand, deeds: Deeds): boolean {
   )
 }
 
-/** So many runs took the place of others and stand. */
+/** So many runs of what is still in the plan took the place of others and stand. */
 export function countsCorrected(read: { runs: number }, deeds: Deeds): boolean {
   const runs = deeds.of('run.log') as unknown as Ran[]
   const replaced = new Set(runs.map((r) => r.supersedes))
-  const standing = runs.filter((r) => r.supersedes !== undefined && !replaced.has(r.id))
+  const out = new Set(deeds.of('source.remove').map((p) => p.id))
+  const standing = runs.filter(
+    (r) => r.supersedes !== undefined && !replaced.has(r.id) && !out.has(r.sourceId),
+  )
   return read.runs > 0 && standing.length === read.runs
 }

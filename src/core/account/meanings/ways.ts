@@ -1,4 +1,4 @@
-import type { Followed, Looked, NotGone, PeopleAsked, Time } from '../reads/en'
+import type { Followed, Looked, NotGone, PeopleAsked, SearchAgain, SourceGone, Time } from '../reads/en'
 import type { Deeds } from './deeds'
 
 type Payload = ReturnType<Deeds['of']>[number]
@@ -10,6 +10,12 @@ const last = (deeds: Deeds, kind: string): Payload[] => [
 const sourcesOf = (deeds: Deeds): Payload[] => {
   const gone = new Set(deeds.of('source.remove').map((p) => p.id))
   return last(deeds, 'source.set').filter((s) => !gone.has(s.id))
+}
+/** The runs of a source that no other has taken the place of. */
+const ranIn = (deeds: Deeds, sourceId: unknown): Payload[] => {
+  const runs = deeds.of('run.log')
+  const replaced = new Set(runs.map((r) => r.supersedes))
+  return runs.filter((r) => r.sourceId === sourceId && !replaced.has(r.id))
 }
 const PAUSE = 14 * 86_400_000
 
@@ -111,17 +117,80 @@ export function peopleAsked(read: PeopleAsked, deeds: Deeds): boolean {
 /** None of these was done or is planned, and each other one of them was or is. */
 export function notGone(read: NotGone, deeds: Deeds): boolean {
   const kinds = new Set(sourcesOf(deeds).map((s) => s.kind))
+  const searched = sourcesOf(deeds).filter((s) => s.kind === 'database' && ranIn(deeds, s.id).length)
   const there: Record<NotGone[number], boolean> = {
     registers: kinds.has('register'),
     websites: kinds.has('web'),
     references: kinds.has('reference lists'),
     citing: kinds.has('citing papers'),
     people: kinds.has('people') || deeds.of('contact.set').some((p) => p.asked),
+    'at once': searched.length < 2 || searched.some((s) => said(s.together)),
   }
   return (
     read.length > 0 &&
-    deeds.of('run.log').length > 0 &&
+    searched.length > 0 &&
     deeds.counted('broad').length > 0 &&
     (Object.keys(there) as NotGone).every((what) => there[what] !== read.includes(what))
+  )
+}
+
+/** Some source of this name was searched on just these days and taken out then, with what is said of its records. */
+export function sourceGone(read: SourceGone, deeds: Deeds): boolean {
+  const there = sourcesOf(deeds)
+  const ids = [...new Set(deeds.of('source.set').map((s) => s.id))].filter((id) =>
+    there.every((s) => s.id !== id),
+  )
+  return ids.some((id) => {
+    const name = deeds.of('source.set').findLast((s) => s.id === id)!.name
+    const out = deeds.of('source.remove').findLast((s) => s.id === id)!.$at
+    const days = ranIn(deeds, id).map((r) => (r.at as string).slice(0, 10))
+    const own = deeds.of('records.import').filter((i) => i.sourceId === id)
+    const gone = new Map(deeds.of('import.remove').map((i) => [i.id, i.$at]))
+    const left = own.filter((i) => gone.get(i.id) === out)
+    return (
+      said(name) === read.name &&
+      read.another === there.some((s) => said(s.name) === read.name) &&
+      timesAre(read.times, days) &&
+      read.on === out.slice(0, 10) &&
+      read.left === total(left, 'count') &&
+      read.stayed ===
+        total(
+          own.filter((i) => !gone.has(i.id)),
+          'count',
+        )
+    )
+  })
+}
+
+const MONTHS: Readonly<Record<string, number>> = { month: 1, 'three months': 3, 'half year': 6, year: 12 }
+
+/** The first day of a rhythm behind a day: months are counted on from its beginning; a month without such a day has none. */
+function firstBehind({ every, from }: { every: string; from: string }, day: string): string {
+  const [y, m, d] = from.split('-').map(Number) as [number, number, number]
+  for (let n = 0; ; n += MONTHS[every]!) {
+    const at = new Date(Date.UTC(y, m - 1 + n, d))
+    const date = at.toISOString().slice(0, 10)
+    if (at.getUTCDate() === d && date > day) return date
+  }
+}
+
+/** Just these databases, of those that were searched, are to be searched again, so often and then next. */
+export function searchAgain(read: SearchAgain, deeds: Deeds): boolean {
+  const searched = sourcesOf(deeds).filter((s) => s.kind === 'database' && ranIn(deeds, s.id).length)
+  const planned = searched.filter((s) => s.reminder)
+  const told = read.flatMap((p) => p.names ?? searched.map((s) => s.name as string))
+  return (
+    planned.length > 0 &&
+    told.length === planned.length &&
+    planned.every((s) => {
+      const days = ranIn(deeds, s.id).map((r) => (r.at as string).slice(0, 10))
+      const reminder = s.reminder as { every: string; from: string }
+      return read.some(
+        (p) =>
+          (p.names?.includes(s.name as string) ?? true) &&
+          p.months === MONTHS[reminder.every] &&
+          p.next === firstBehind(reminder, days.sort().at(-1)!),
+      )
+    })
   )
 }

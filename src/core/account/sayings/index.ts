@@ -3,8 +3,11 @@ import type { FactContext } from '../facts'
 import type { Saying } from './saying'
 import { countsByHand } from './counts-by-hand'
 import { countsCorrected } from './counts-corrected'
+import { deposited } from './deposited'
 import { duplicates } from './duplicates'
+import { searchAgain } from './search-again'
 import { searchesWithout } from './searches-without'
+import { sourceGone } from './source-gone'
 import { textsAsked } from './texts-asked'
 import { textsRead } from './texts-read'
 import { textsReasons } from './texts-reasons'
@@ -34,6 +37,9 @@ export const SAYINGS = {
   'way-looked': wayLooked,
   'way-people': wayPeople,
   'ways-not-gone': waysNotGone,
+  'source-gone': sourceGone,
+  'search-again': searchAgain,
+  deposited,
   truncation,
   'searches-without': searchesWithout,
   'counts-by-hand': countsByHand,

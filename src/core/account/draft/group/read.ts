@@ -76,7 +76,10 @@ export function judging(claims: readonly Claim[], sayings: readonly ToldSaying[]
         notHad,
         awaited,
       })),
-    ...told(sayings, 'judged'),
+    ...told(
+      sayings.filter((s) => s.saying !== 'deposited'),
+      'judged',
+    ),
     ...ofKind(claims, 'Studies').map(({ on }): Grouped => ({ ...judged, tells: 'studies', on, core: true })),
     ...ofKind(claims, 'Updated').map(({ on, round, included }): Grouped => ({
       ...judged,

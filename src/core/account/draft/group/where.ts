@@ -77,12 +77,14 @@ export function where(claims: readonly Claim[], sayings: readonly ToldSaying[], 
     })),
     ...dated(claims, byTime),
     ...toldAs(
-      sayings.filter((s) => s.saying === 'counts-by-hand' || s.saying === 'counts-corrected'),
+      sayings.filter(
+        (s) => s.saying === 'counts-by-hand' || s.saying === 'counts-corrected' || s.saying === 'source-gone',
+      ),
       ['runs'],
     ),
     ...others(claims, sayings),
     ...toldAs(
-      sayings.filter((s) => s.saying === 'ways-not-gone'),
+      sayings.filter((s) => s.saying === 'ways-not-gone' || s.saying === 'search-again'),
       ['plan'],
     ),
   ]

@@ -1,7 +1,10 @@
 import type { SayingName } from '../../sayings'
 import { countsByHand, countsCorrected, type ByHand } from './counts'
+import { deposited, type Deposited } from './deposited'
 import { numberIn, partsOf } from './number'
+import { searchAgain, type SearchAgain } from './search-again'
 import { searchesWithout, type Without } from './searches-without'
+import { sourceGone, type SourceGone } from './source-gone'
 import { textsReasons } from './texts-reasons'
 import { truncation, type Truncation } from './truncation'
 import { wayFollowed, type Followed } from './way-followed'
@@ -61,6 +64,9 @@ export interface Reads {
   'way-looked': Looked
   'way-people': PeopleAsked
   'ways-not-gone': NotGone
+  'source-gone': SourceGone
+  'search-again': SearchAgain
+  deposited: Deposited
   truncation: Truncation
   'searches-without': Without
   'counts-by-hand': ByHand
@@ -223,6 +229,9 @@ export const READS: { readonly [N in SayingName]: (sentence: string) => Reads[N]
   'way-looked': wayLooked,
   'way-people': wayPeople,
   'ways-not-gone': waysNotGone,
+  'source-gone': sourceGone,
+  'search-again': searchAgain,
+  deposited,
   truncation,
   'searches-without': searchesWithout,
   'counts-by-hand': countsByHand,
@@ -231,4 +240,4 @@ export const READS: { readonly [N in SayingName]: (sentence: string) => Reads[N]
 
 export type { Time } from './days'
 export type { ReadByMany } from './who-read'
-export type { ByHand, Followed, Looked, NotGone, PeopleAsked, Truncation, Without }
+export type { ByHand, Followed, Looked, NotGone, PeopleAsked, SearchAgain, SourceGone, Truncation, Without }

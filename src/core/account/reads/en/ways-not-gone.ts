@@ -1,7 +1,7 @@
 import { partsOf } from './number'
 
 /** Which ways a sentence says were not gone. */
-export type NotGone = ('registers' | 'websites' | 'references' | 'citing' | 'people')[]
+export type NotGone = ('registers' | 'websites' | 'references' | 'citing' | 'people' | 'at once')[]
 
 const WAYS: readonly [RegExp, NotGone][] = [
   [/^(?:searched )?no registers of studies(?: were searched)?$/, ['registers']],
@@ -10,6 +10,7 @@ const WAYS: readonly [RegExp, NotGone][] = [
   [/^(?:read )?no reference lists(?: were read)?$/, ['references']],
   [/^(?:looked for )?no citing works(?: were looked for)?$/, ['citing']],
   [/^(?:asked nobody|nobody was asked) for further works$/, ['people']],
+  [/^(?:searched )?no two databases (?:were searched )?at once$/, ['at once']],
 ]
 
 export function waysNotGone(sentence: string): NotGone | undefined {

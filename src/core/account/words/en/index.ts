@@ -1,8 +1,11 @@
 import type { FoundOf, SayingName } from '../../sayings'
 import { countsByHand } from './counts-by-hand'
 import { countsCorrected } from './counts-corrected'
+import { deposited } from './deposited'
 import { duplicates } from './duplicates'
+import { searchAgain } from './search-again'
 import { searchesWithout } from './searches-without'
+import { sourceGone } from './source-gone'
 import { textsAsked } from './texts-asked'
 import { textsRead } from './texts-read'
 import { textsReasons } from './texts-reasons'
@@ -33,6 +36,9 @@ export const WORDS: { readonly [N in SayingName]: Words<FoundOf<N>> } = {
   'way-looked': wayLooked,
   'way-people': wayPeople,
   'ways-not-gone': waysNotGone,
+  'source-gone': sourceGone,
+  'search-again': searchAgain,
+  deposited,
   truncation,
   'searches-without': searchesWithout,
   'counts-by-hand': countsByHand,
