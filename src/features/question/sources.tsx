@@ -174,7 +174,7 @@ function SourceRow({
       title: `${source.name} has been searched`,
       content: `${plural(runs, 'run')} ${runs === 1 ? 'is' : 'are'} logged${
         records ? ` and ${plural(records, 'record')} brought in` : ''
-      }. Out of the plan it is no longer written of${
+      }. Out of the plan, the section tells of it only that it was searched and taken out${
         records ? ', and its records leave the review' : ''
       }; what was run stays in the journal, and undo brings all of it back.`,
       okText: 'Take it out',
