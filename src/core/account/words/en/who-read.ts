@@ -39,7 +39,10 @@ export function whoRead(
           ]
     }
     const [all, every] =
-      pass === 'broad' ? ['all of them', 'each of them'] : ['all full texts', 'each full text']
+      pass === 'broad'
+        ? ['all of them', 'each of them']
+        : // Not all full texts: those of which it was told that they were read.
+          ['all of these full texts', 'each of these full texts']
     const active = `${N}${readers(each)} read ${each === 1 ? all : every}.`
     const passive =
       each === 1
