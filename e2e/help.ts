@@ -162,7 +162,12 @@ export async function flowNumbers(page: Page, column: number): Promise<Record<st
     boxes.map((text) => {
       const [first = ''] = text.split('\n')
       const gap = first.indexOf(' ')
-      return [first.slice(gap + 1), Number(first.slice(0, gap).replace(/,/g, ''))]
+      // Of one it is said as of one.
+      const what = first
+        .slice(gap + 1)
+        .replace(/^(record|full text) /, '$1s ')
+        .replace(/^title and abstract /, 'titles and abstracts ')
+      return [what, Number(first.slice(0, gap).replace(/,/g, ''))]
     }),
   )
 }

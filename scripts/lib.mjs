@@ -1,5 +1,5 @@
 // What the scripts share: installing, building when stale, finding a browser.
-import { execFileSync, spawnSync } from 'node:child_process'
+import { execFileSync, spawn, spawnSync } from 'node:child_process'
 import { existsSync, readdirSync, readFileSync, statSync, writeFileSync, mkdirSync } from 'node:fs'
 import path from 'node:path'
 import { listHashes } from './headers.mjs'
@@ -142,6 +142,20 @@ function fromDebian(what, packages) {
 /** Independent programs that files are checked with; the tests that need one that cannot be had say so and are skipped. */
 export function installCheckers() {
   if (!existsSync('/usr/bin/ris2xml')) fromDebian('converters of bibliographies', ['bibutils'])
+}
+
+/** Whatever compiles LaTeX, installed while other steps go on: it takes a minute, and nothing but a test asks for it. */
+export function installTex() {
+  if (existsSync('/usr/bin/pdflatex') || !existsSync('/usr/bin/apt-get')) return Promise.resolve()
+  const apt = process.getuid?.() === 0 ? 'apt-get' : 'sudo -n apt-get'
+  const options = '-o DPkg::Lock::Timeout=500 -q'
+  const packages = 'texlive-latex-extra lmodern'
+  const command = `${apt} ${options} update && ${apt} ${options} install -y --no-install-recommends ${packages}`
+  return new Promise((done) => {
+    const child = spawn('sh', ['-c', command], { cwd: root, stdio: 'ignore' })
+    child.on('error', done)
+    child.on('close', done)
+  })
 }
 
 export { execFileSync, readFileSync }

@@ -1,11 +1,21 @@
 // npm test: format, lint, types, unit tests, build, end-to-end tests; the last line counts what passed, the one before it
 // says what each step took.
 import { readFileSync, rmSync } from 'node:fs'
-import { bin, buildDataStep, buildAppStep, findChromium, install, installCheckers, run } from './lib.mjs'
+import {
+  bin,
+  buildDataStep,
+  buildAppStep,
+  findChromium,
+  install,
+  installCheckers,
+  installTex,
+  run,
+} from './lib.mjs'
 import { lane, step, timed, timesTaken } from './lanes.mjs'
 
 install()
 installCheckers()
+const tex = installTex()
 const UNIT = 'test-results/unit.json'
 const E2E = 'test-results/e2e.json'
 // The compiler that is quick; the linter has the one that it can ask.
@@ -38,6 +48,7 @@ const lanes = await Promise.all([
   ),
 ])
 for (const ok of lanes.flat()) count(ok)
+await tex
 
 const unit = await shown('Unit tests', bin('vitest'), [
   'run',

@@ -30,6 +30,13 @@ const TITLES = {
 } as const
 
 const some = (n: number, words: string): string => `${thousands(n)} ${words}`
+/** The same of one: "1 full text read". */
+const ofOne = (what: string): string =>
+  what
+    .replace(/^records /, 'record ')
+    .replace(/^whose records are/, 'whose record is')
+    .replace(/^titles and abstracts /, 'title and abstract ')
+    .replace(/^full texts /, 'full text ')
 const most = <T>(list: readonly T[], count: number): { shown: readonly T[]; left: readonly T[] } => ({
   shown: list.slice(0, count),
   left: list.slice(count),
@@ -39,7 +46,13 @@ const most = <T>(list: readonly T[], count: number): { shown: readonly T[]; left
 export function boxesOf(c: FlowColumn, words: FlowWords): FlowBox[] {
   const box = (id: string, n: number, what: string, more: string[] = [], aside = false): FlowBox[] =>
     n || id === 'identified' || id === 'included'
-      ? [{ id: `${c.column}/${id}`, lines: [some(n, what), ...more], ...(aside ? { aside: true } : {}) }]
+      ? [
+          {
+            id: `${c.column}/${id}`,
+            lines: [some(n, n === 1 ? ofOne(what) : what), ...more],
+            ...(aside ? { aside: true } : {}),
+          },
+        ]
       : []
   const reasons = (list: FlowColumn['outReasons'], count: number): string[] => {
     const { shown, left } = most(list, count)
@@ -99,7 +112,12 @@ export function flowParts(flow: Flow, words: FlowWords, whole = false): FlowPart
             boxes: [
               {
                 id: `${n}/all/included`,
-                lines: [some(included, `${included === 1 ? 'work' : 'works'} included by the ${called(n)}`)],
+                lines: [
+                  some(
+                    included,
+                    `${included === 1 ? 'work' : 'works'} included by ${rounds.length > 2 && n ? '' : 'the '}${called(n)}`,
+                  ),
+                ],
               },
             ],
           },
@@ -150,6 +168,8 @@ export const flowText = (flow: Flow, words: FlowWords, whole = false): string =>
 const WIDE = 250
 const SIDE = 230
 const GAP = 34
+/** From one part to the next: two of them beside each other are read in eight points across a page (698 points). */
+const STEP = WIDE + SIDE + GAP + 26
 const LINE = 17
 const PAD = 10
 const SPACE = 22
@@ -175,24 +195,44 @@ export function drawFlow(flow: Flow, words: FlowWords, whole = false): string {
   const parts = flowParts(flow, words, whole)
   const drawn: string[] = []
   const heightOf = (lines: readonly string[]): number => lines.length * LINE + 2 * PAD
-  const text = (x: number, y: number, lines: readonly string[], fill: string): void =>
+  const text = (x: number, y: number, lines: readonly string[], fill: string, bold = 1): void =>
     lines.forEach((line, n) => {
       drawn.push(
-        `<text x="${x + PAD}" y="${y + PAD + 12 + n * LINE}" font-size="12.5" fill="${fill}"${n ? '' : ' font-weight="600"'}>${escaped(line)}</text>`,
+        `<text x="${x + PAD}" y="${y + PAD + 12 + n * LINE}" font-size="12.5" fill="${fill}"${n < bold ? ' font-weight="600"' : ''}>${escaped(line)}</text>`,
       )
     })
-  const laid = parts.map(({ title, boxes }, p) => {
-    const x = 16 + p * (WIDE + SIDE + GAP * 2)
+  const titled = (x: number, y: number, title: string): void => {
     drawn.push(
-      `<text x="${x}" y="26" font-size="13" font-weight="600" fill="${INK.ink}">${escaped(title)}</text>`,
+      `<text x="${x}" y="${y}" font-size="13" font-weight="600" fill="${INK.ink}">${escaped(title)}</text>`,
     )
-    let y = 42
+  }
+  // Rounds before the last are a box each: they stand in a row above, so that the last has the width of the page.
+  const past = parts.filter(({ boxes }) => boxes.length === 1 && boxes[0]!.id.endsWith('/all/included'))
+  const now = parts.filter((p) => !past.includes(p))
+  const pastHigh = Math.max(0, ...past.map(({ boxes }) => heightOf(broken(boxes[0]!.lines[0]!, 36))))
+  past.forEach(({ title, boxes }, n) => {
+    const x = 16 + n * (WIDE + 26)
+    const own = broken(boxes[0]!.lines[0]!, 36)
+    titled(x, 26, title)
+    drawn.push(
+      `<rect x="${x}" y="42" width="${WIDE}" height="${heightOf(own)}" fill="${INK.ground}" stroke="${INK.quiet}"/>`,
+    )
+    text(x, 42, own, INK.ink, own.length)
+  })
+  /** Below the row of rounds before. */
+  const top = past.length ? 42 + pastHigh + SPACE * 2 : 0
+  const laid = now.map(({ title, boxes }, p) => {
+    const x = 16 + p * STEP
+    titled(x, top + 26, title)
+    let y = top + 42
     let side = y
     let from: number | undefined
     /** Where the line begins on which the side boxes of this step hang. */
     let hangs: number | undefined
     for (const { lines, aside } of boxes) {
-      const own = lines.flatMap((line) => broken(line, aside ? 32 : 36))
+      const parted = lines.map((line) => broken(line, aside ? 32 : 36))
+      const own = parted.flat()
+      const bold = parted[0]?.length ?? 0
       const high = heightOf(own)
       if (aside) {
         drawn.push(
@@ -201,7 +241,7 @@ export function drawFlow(flow: Flow, words: FlowWords, whole = false): string {
             : `<path d="M${x + WIDE + GAP / 2} ${hangs}V${side + 18}H${x + WIDE + GAP}" stroke="${INK.quiet}" fill="none"/>`,
           `<rect x="${x + WIDE + GAP}" y="${side}" width="${SIDE}" height="${high}" fill="${INK.ground}" stroke="${INK.hair}"/>`,
         )
-        text(x + WIDE + GAP, side, own, INK.quiet)
+        text(x + WIDE + GAP, side, own, INK.quiet, bold)
         hangs ??= side + 18
         side += high + 8
         continue
@@ -212,7 +252,7 @@ export function drawFlow(flow: Flow, words: FlowWords, whole = false): string {
       drawn.push(
         `<rect x="${x}" y="${at}" width="${WIDE}" height="${high}" fill="${INK.ground}" stroke="${INK.quiet}"/>`,
       )
-      text(x, at, own, INK.ink)
+      text(x, at, own, INK.ink, bold)
       from = at + high
       y = from
       side = at
@@ -220,7 +260,7 @@ export function drawFlow(flow: Flow, words: FlowWords, whole = false): string {
     }
     return { x: x + 40, from: from ?? y, low: Math.max(y, side) }
   })
-  const low = Math.max(60, ...laid.map((l) => l.low)) + SPACE
+  const low = Math.max(top + 60, ...laid.map((l) => l.low)) + SPACE
   for (const { x, from } of laid)
     drawn.push(`<path d="M${x} ${from}V${low}" stroke="${INK.quiet}" fill="none"/>`)
   const last = laid.at(-1)
@@ -230,7 +270,18 @@ export function drawFlow(flow: Flow, words: FlowWords, whole = false): string {
   const high = heightOf(end)
   drawn.push(`<rect x="16" y="${low}" width="${WIDE}" height="${high}" fill="${INK.ink}"/>`)
   text(16, low, end, INK.ground)
-  const width = Math.max(1, parts.length) * (WIDE + SIDE + GAP * 2) - GAP + 32
+  if (past.length) {
+    // Down the margin to what is included.
+    const under = 42 + pastHigh + SPACE / 2
+    for (let n = 0; n < past.length; n++)
+      drawn.push(
+        `<path d="M${16 + n * (WIDE + 26) + 40} ${42 + heightOf(broken(past[n]!.boxes[0]!.lines[0]!, 36))}V${under}" stroke="${INK.quiet}" fill="none"/>`,
+      )
+    drawn.push(
+      `<path d="M${16 + (past.length - 1) * (WIDE + 26) + 40} ${under}H6V${low + high / 2}H16" stroke="${INK.quiet}" fill="none"/>`,
+    )
+  }
+  const width = Math.max(Math.max(1, now.length) * STEP, past.length * (WIDE + 26)) - 26 + 32
   const height = low + high + 16
   return `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 ${width} ${height}" width="${width}" height="${height}" font-family="${FIGURE_FONT}" role="img" aria-label="${escaped(flowText(flow, words, whole))}"><rect width="100%" height="100%" fill="${INK.ground}"/>${drawn.join('')}</svg>`
 }

@@ -262,7 +262,7 @@ function childrenOf(
       const drawn = figures.get(b.svg)
       if (!drawn)
         return [new Paragraph({ children: [new TextRun(b.alt)], style: 'Body' }), caption(label, b.caption)]
-      const width = Math.min(600, drawn.width)
+      const width = Math.min(across ? ACROSS : UPRIGHT, drawn.width)
       const transformation = { width, height: Math.round((drawn.height / drawn.width) * width) }
       return [
         new Paragraph({
@@ -283,6 +283,12 @@ function childrenOf(
     }
   }
 }
+
+/** How wide a figure can be on a page, and across it; in pixels of Word, 96 to the inch. */
+const [UPRIGHT, ACROSS] = [600, 930]
+/** Text of a drawing stands in 12.5 of its units; below eight points nobody reads it in print. */
+const isSmall = (drawn: WordFigure | undefined): boolean =>
+  drawn !== undefined && (12.5 * 0.75 * Math.min(UPRIGHT, drawn.width)) / drawn.width < 8
 
 /** A heading; of an appendix, its name is a bookmark of its own, to which text refers. */
 function headingRuns(content: Cell, beside: Beside): (Run | Bookmark)[] {
@@ -330,9 +336,19 @@ export async function toWord(
   }
   let list = 0
   const sections = parts.map((part, n): ISectionOptions => {
-    const across = (n > 0 || tree.short === true) && part.some((b) => b.kind === 'table' && b.wide)
+    const turned = n > 0 || tree.short === true
+    const small = turned && part.some((b) => b.kind === 'figure' && isSmall(figures.get(b.svg)))
+    const across = small || (turned && part.some((b) => b.kind === 'table' && b.wide))
     return {
-      properties: across ? { page: { size: { orientation: PageOrientation.LANDSCAPE } } } : {},
+      properties: across
+        ? {
+            page: {
+              size: { orientation: PageOrientation.LANDSCAPE },
+              // Heading, drawing and caption stand on one page.
+              ...(small ? { margin: { top: 850, bottom: 850 } } : {}),
+            },
+          }
+        : {},
       footers: {
         default: new Footer({
           children: [
