@@ -5,7 +5,6 @@ import path from 'node:path'
 import { unzipSync } from 'fflate'
 import { afterAll, describe, expect, it } from 'vitest'
 import { toLatex, type DocumentTree } from '../core/account'
-import { text } from '../core/account/document'
 
 const DEMO = path.join(import.meta.dirname, '../../public/data/demo.luvren.zip')
 const hasTex = spawnSync('pdflatex', ['--version']).status === 0
@@ -33,6 +32,8 @@ const faultsIn = (log: string): string[] =>
         Number(/^Overfull \\hbox \(([\d.]+)pt/.exec(l)?.[1] ?? 0) > 1 ||
         /undefined|multiply defined/i.test(l),
     )
+
+const text = (words: string) => ({ type: 'text' as const, text: words })
 
 const HOSTILE: DocumentTree = {
   title: 'A \\title{} & 100 % of_it # $x$ ~ ^ <b> | "q"',

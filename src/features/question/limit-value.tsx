@@ -160,6 +160,8 @@ function Year({
       style={{ width: 46 }}
       min={1000}
       max={9999}
+      // A fifth digit is not taken: it would make another year of it without a word.
+      maxLength={4}
       aria-label={end === 'from' ? 'First year' : 'Last year'}
       placeholder={end}
       value={limit[end] ?? null}

@@ -87,10 +87,11 @@ function LimitRow({
   useEffect(() => {
     if (!fresh) return
     // The menu gives the focus back to its button first. Values come before the reason, where there are any.
-    const timer = setTimeout(
-      () => room.current?.querySelector<HTMLElement>('input:not([type=hidden]), .reason')?.focus(),
-      120,
-    )
+    const timer = setTimeout(() => {
+      // Whoever is in the row already stays where they are: what they type belongs there.
+      if (room.current?.contains(document.activeElement)) return
+      room.current?.querySelector<HTMLElement>('input:not([type=hidden]), .reason')?.focus()
+    }, 120)
     return () => clearTimeout(timer)
   }, [fresh])
   const reason = useStaged(`limit-reason-${planned.id}`, planned.reason, (text) => ({
