@@ -1,8 +1,24 @@
-import { useMemo } from 'react'
 import { draftAccount, type FactContext, type Passage } from '@/core/account'
+import { keptFor } from '@/core/base'
 import { useSession } from './provider'
 import { sourceFactsOf } from '@/standins/source-facts'
 import { useYields } from './yields'
+
+type Parts = Pick<FactContext, 'review' | 'figures' | 'entries' | 'yields'>
+
+let last: FactContext | undefined
+/** The same context for the same parts, whichever place of the page asks: what is made from it is made once for all of them. */
+function contextOf(parts: Parts): FactContext {
+  const { review, figures, entries, yields } = parts
+  if (
+    last?.review !== review ||
+    last.figures !== figures ||
+    last.entries !== entries ||
+    last.yields !== yields
+  )
+    last = { ...parts, source: sourceFactsOf(review) }
+  return last
+}
 
 /** What the facts of the open review are read from. */
 export function useFactContext(): FactContext {
@@ -10,20 +26,10 @@ export function useFactContext(): FactContext {
   const figures = useSession((s) => s.told.figures)
   const entries = useSession((s) => s.entries)
   const yields = useYields((s) => s.yields)
-  return useMemo(
-    () => ({
-      review,
-      figures,
-      entries,
-      yields,
-      source: sourceFactsOf(review),
-    }),
-    [review, figures, entries, yields],
-  )
+  return contextOf({ review, figures, entries, yields })
 }
 
+const accountOf = keptFor((context: FactContext) => ({ context, passages: draftAccount(context) }))
+
 /** The account as it reads now. */
-export function useAccount(): { context: FactContext; passages: Passage[] } {
-  const context = useFactContext()
-  return useMemo(() => ({ context, passages: draftAccount(context) }), [context])
-}
+export const useAccount = (): { context: FactContext; passages: Passage[] } => accountOf(useFactContext())

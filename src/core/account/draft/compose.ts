@@ -139,6 +139,14 @@ const openings = (text: string): string[] =>
     .map((s) => /^[^\s,;:]+/.exec(s.trim())?.[0].toLowerCase() ?? '')
     .filter(Boolean)
 
+/** One way of saying a thing: with its words, and how its sentences begin. */
+function wayOf(saying: string, context: FactContext) {
+  const content = paragraph(saying).content ?? []
+  const words = wordsOf(content, context)
+  // "Beyond databases we …" is not said twice in a part.
+  return { content, begins: openings(words), opening: words.split(' ').slice(0, 2).join(' ') }
+}
+
 /** Names of databases are short from the second time on. */
 function shortened(content: readonly Inline[], named: Set<string>): Inline[] {
   return content.map((node) => {
@@ -164,15 +172,19 @@ export function compose(context: FactContext, telling: Telling): ToldPart[] {
     const sentences = all
       .filter((g) => (telling.order === 'time' ? g.phase : g.theme) === id)
       .map((told): ToldSentence => {
-        const ways = sayingsOf(told, say, context).map((w) => {
-          const content = paragraph(w).content ?? []
-          const words = wordsOf(content, context)
-          // "Beyond databases we …" is not said twice in a part.
-          return { content, begins: openings(words), opening: words.split(' ').slice(0, 2).join(' ') }
-        })
-        const differs = ({ begins }: (typeof ways)[number]): boolean =>
-          [last, ...begins].every((b, n, all) => n === 0 || b !== all[n - 1])
-        const best = ways.find((w) => differs(w) && !begun.has(w.opening)) ?? ways.find(differs) ?? ways[0]!
+        const all = sayingsOf(told, say, context)
+        // The first way mostly does: the others are put into words only where it does not.
+        const made: ReturnType<typeof wayOf>[] = []
+        const find = (fits: (way: ReturnType<typeof wayOf>) => boolean) => {
+          for (let n = 0; n < all.length; n++) {
+            const way = (made[n] ??= wayOf(all[n]!, context))
+            if (fits(way)) return way
+          }
+          return undefined
+        }
+        const differs = ({ begins }: ReturnType<typeof wayOf>): boolean =>
+          [last, ...begins].every((b, n, list) => n === 0 || b !== list[n - 1])
+        const best = find((w) => differs(w) && !begun.has(w.opening)) ?? find(differs) ?? made[0]!
         const chosen = shortened(best.content, named)
         begun.add(best.opening)
         last = openings(wordsOf(chosen, context)).at(-1) ?? ''
