@@ -5,6 +5,22 @@ import path from 'node:path'
 /** A browser in which the demo was opened once, and nobody has worked: other tests begin there. */
 export const DEMO_STATE = path.join(import.meta.dirname, '../test-results/demo-state.json')
 
+/** How many states to open from the browser keeps. */
+const statesKept = (): Promise<number> =>
+  new Promise((done, failed) => {
+    const opening = indexedDB.open('luvren')
+    opening.onerror = () => failed(opening.error)
+    opening.onsuccess = () => {
+      const db = opening.result
+      const asked = db.transaction('snapshots').objectStore('snapshots').count()
+      asked.onerror = () => failed(asked.error)
+      asked.onsuccess = () => {
+        db.close()
+        done(asked.result)
+      }
+    }
+  })
+
 /** Opens the demo once, as a person does the first time, before all tests. */
 export default async function openOnce(config: FullConfig): Promise<void> {
   const { baseURL, launchOptions } = config.projects[0]!.use
@@ -15,7 +31,7 @@ export default async function openOnce(config: FullConfig): Promise<void> {
   await expect(page.locator('.question-text')).toBeVisible({ timeout: 180_000 })
   await expect(page.locator('[data-state="saved"]')).toBeVisible()
   // A state to open from is kept once the journal was checked.
-  await page.waitForTimeout(6000)
+  await expect.poll(() => page.evaluate(statesKept), { timeout: 180_000 }).toBeGreaterThan(0)
   mkdirSync(path.dirname(DEMO_STATE), { recursive: true })
   await context.storageState({ path: DEMO_STATE, indexedDB: true })
   await browser.close()

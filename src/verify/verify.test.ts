@@ -61,7 +61,7 @@ describe.runIf(there)('verifying the demo', () => {
         changed[at] = changed[at]! ^ (1 << bit)
         expect(await faultsIn(changed)).not.toEqual([])
       }),
-      { numRuns: trials(8, 200), endOnFailure: true },
+      { numRuns: trials(5, 200), endOnFailure: true },
     )
   })
 
@@ -79,7 +79,7 @@ describe.runIf(there)('verifying the demo', () => {
           const changed = changeOne(bytes, line, leaf)
           expect(await faultsIn(withManifest(name, changed)), name).not.toEqual([])
         }),
-        { numRuns: trials(6, 100), endOnFailure: true },
+        { numRuns: trials(4, 100), endOnFailure: true },
       )
     },
   )
