@@ -47,6 +47,16 @@ describe('the corpus', () => {
     expect(topical).toBeLessThan(900)
   })
 
+  it('begins in each source with the year that its description says', () => {
+    for (const id of SOURCE_IDS) {
+      const first = Math.min(...open[id].records.map((r) => r.year ?? Infinity))
+      const { coverage } = open[id].profile
+      // A library tells what it holds, not since when.
+      if (/\d/.test(coverage ?? '')) expect(coverage, id).toContain(String(first))
+      else expect(id).toBe('quayside')
+    }
+  })
+
   it('has no two abstracts and no two titles alike, and no pattern left unfilled', () => {
     const works = allWorks()
     expect(new Set(works.map((w) => w.prose.abstract)).size).toBe(works.length)

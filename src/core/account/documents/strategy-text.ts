@@ -22,8 +22,8 @@ export function strategyText(context: FactContext, source: Source): string {
     value && !release.includes(value) ? [`${name}: ${value}`] : []
   const head = [
     source.name,
-    ...noted('Platform', source.platform),
-    ...noted('Coverage', source.coverage),
+    ...noted('Platform', source.platform || about?.profile?.platform),
+    ...noted('Coverage', source.coverage || about?.profile?.coverage),
     ...searchedRelease(release, [...runs.values()], about?.releaseWords),
     ...datesOf(review, [...runs.values()]),
   ]

@@ -32,18 +32,22 @@ function limitCells({ review }: FactContext, id: string): Inline[] {
   ])
 }
 
+/** What was noted of a source, or stands in its description. */
+const known = ({ source }: FactContext, s: Source, what: 'platform' | 'coverage'): string | undefined =>
+  s[what] || source(s.id)?.profile?.[what]
+
 /** The row of a source in Table 1: where, what it covers, when, what was found, and what could not be done there. */
 export function rowOf(told: FactContext, s: Source): Cell[] {
   const context = asTold(told)
   const { review, figures } = context
   const reached = [
     fact(`source.name:${s.id}`),
-    ...(s.platform ? [text(', through '), fact(`source.platform:${s.id}`)] : []),
+    ...(known(context, s, 'platform') ? [text(', through '), fact(`source.platform:${s.id}`)] : []),
   ]
   const joined = joiningLine(review.strategies[s.id] ?? [])
   return [
     reached,
-    s.coverage ? [fact(`source.coverage:${s.id}`)] : [text('not noted')],
+    known(context, s, 'coverage') ? [fact(`source.coverage:${s.id}`)] : [text('not noted')],
     [fact(`source.days:${s.id}`)],
     joined && !joined.limits.length ? [fact(`hits.joined:${s.id}`)] : [text('–')],
     limitCells(context, s.id),
@@ -79,7 +83,7 @@ export function table1(told: FactContext): (Block & { kind: 'table' }) | undefin
   // A column in which nobody noted anything is left out; and where all works came by one way, none was found elsewhere.
   const keeps = (column: number): boolean =>
     column === 1
-      ? sources.some((s) => s.coverage)
+      ? sources.some((s) => known(context, s, 'coverage'))
       : column !== 6 || Object.keys(context.figures.brought).length > 1
   return {
     kind: 'table',

@@ -10,7 +10,9 @@ function sourceText(
   id: string,
   key: 'platform' | 'coverage' | 'together',
 ): ReturnType<Reader> {
-  const text = c.review.sources.find((s) => s.id === id)?.[key]
+  const noted = c.review.sources.find((s) => s.id === id)?.[key]
+  // What nobody noted is taken from its description.
+  const text = noted || (key === 'together' ? undefined : c.source(id)?.profile?.[key])
   return {
     text: text || MISSING,
     missing: !text,

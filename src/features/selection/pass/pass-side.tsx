@@ -67,7 +67,7 @@ export function PassSide({
           options={[
             { value: 'all', label: 'all' },
             ...(box ? [{ value: 'box', label: box.words }] : []),
-            ...(asked ? [{ value: 'asked', label: `asked of you: ${asked.called}` }] : []),
+            ...(asked ? [{ value: 'asked', label: 'asked of you' }] : []),
             { value: 'left', label: 'not ruled by me' },
             { value: 'unsure', label: 'left open by me' },
             ...(again ? [{ value: 'again', label: `asked again: ${thousands(again)} by me` }] : []),
@@ -90,6 +90,7 @@ export function PassSide({
         <p className="sub">
           {nameOfPerson(review, asked.by)} asked on {dateWords(asked.at)} that you read these{' '}
           {thousands(asked.records.length)}
+          {asked.called ? ` (${asked.called})` : ''}
           {asked.until ? `, until ${dateWords(asked.until)}` : ''}.
         </p>
       )}
