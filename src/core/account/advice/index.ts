@@ -38,7 +38,7 @@ export const ADVICE_RULES = {
   },
   untrue: {
     rule: untrue,
-    why: 'A number that is right beside a sentence that is not is believed with it.',
+    why: 'A sentence is believed when the numbers beside it are right.',
   },
   sums: { rule: sums, why: 'A reader who adds up once and fails believes nothing more.' },
   'plan-as-done': { rule: planAsDone, why: 'Planned, set and run are different facts.' },
