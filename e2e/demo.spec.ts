@@ -175,7 +175,7 @@ test('a fact lights up where it comes from', async ({ page }) => {
 test('a number of the account leads to its line, and a line lights up its number', async ({ page }) => {
   await openDemo(page, 'methods')
   const row = page.getByRole('row').filter({ hasText: 'Wideband Citation Index' })
-  const joined = row.getByRole('cell').nth(3).locator('.fact').first()
+  const joined = row.getByRole('cell').nth(4).locator('.fact').first()
   // What stands above may still grow, and take the number from under the pointer.
   await expect(async () => {
     await page.mouse.move(0, 0)
