@@ -30,14 +30,14 @@ const liveOf = keptFor((entries: readonly Entry[]): readonly Entry[] => {
 const idOf = (e: Entry): unknown => (e.payload as { id?: unknown }).id
 
 /** The sources that were searched and taken out of the plan since, in the order of their first run. Runs stay when a source goes. */
-export function takenOut({ review, entries = [] }: Pick<FactContext, 'review' | 'entries'>): TakenOut[] {
+export const takenOut = keptFor(({ review, entries = [] }: FactContext): TakenOut[] => {
   const there = new Set(review.sources.map((s) => s.id))
   const runs = standingRuns(review.runs).filter((r) => !there.has(r.sourceId))
   return [...new Set(runs.map((r) => r.sourceId))].map((id) => {
     const days = runs.filter((r) => r.sourceId === id).map((r) => r.at.slice(0, 10))
     return { id, days, stayed: stayedOf(review, id), ...goneBy(review, entries, id) }
   })
-}
+})
 
 const stayedOf = (review: Review, id: string): number =>
   standingImports(review).reduce((n, i) => n + (i.sourceId === id ? i.count : 0), 0)

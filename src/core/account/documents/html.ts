@@ -1,13 +1,10 @@
 import { escapedXml as escaped } from '../../picture'
 import type { Inline } from '../document'
-import { leadsIn } from './leads'
+import { keyOf, leadsIn } from './leads'
 import { labelsOf, wordsOfCell, type Block, type Cell, type DocumentTree } from './tree'
 
 /** How a fact reads, where it leads to within the page, and where it comes from, in words. */
 export type FactLink = (ref: string) => { text: string; to?: string; from: string }
-
-/** What is found on the page by what it is called. */
-const idOf = (called: string): string => called.toLowerCase().replace(' ', '-')
 
 function inline(node: Inline, notes: string[], here: ReadonlySet<string>, factAs?: FactLink): string {
   if (node.type === 'footnote') {
@@ -27,7 +24,7 @@ function inline(node: Inline, notes: string[], here: ReadonlySet<string>, factAs
   const marks = node.marks?.map((m) => m.type) ?? []
   const text = leadsIn(node.text, (called) => here.has(called))
     .map(({ words, address, called }) => {
-      const to = address ?? (called && `#${idOf(called)}`)
+      const to = address ?? (called && `#${keyOf(called)}`)
       return to ? `<a href="${escaped(to)}">${escaped(words)}</a>` : escaped(words)
     })
     .join('')
@@ -55,7 +52,7 @@ function block(
   factAs?: FactLink,
 ): string {
   const inlines = inlinesWith(notes, here, factAs)
-  const id = label ? ` id="${idOf(label.replace(/\.$/, ''))}"` : ''
+  const id = label ? ` id="${keyOf(label.replace(/\.$/, ''))}"` : ''
   switch (b.kind) {
     case 'heading':
       return `<h${b.level + 1}${b.page ? ' class="page"' : ''}${anchorOf(wordsOfCell(b.content))}>${inlinesWith(notes, new Set(), factAs)(b.content)}</h${b.level + 1}>`

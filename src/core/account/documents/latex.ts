@@ -1,14 +1,11 @@
 import { dateWords } from '../../base'
 import type { Inline } from '../document'
-import { leadsIn } from './leads'
+import { keyOf, leadsIn } from './leads'
 import { drawnInTex } from './latex-figure'
 import { latexQuery, latexText } from './latex-text'
 import { columnWidths, labelsOf, wordsOfCell, type Block, type Cell, type DocumentTree } from './tree'
 
 export { latexText } from './latex-text'
-
-/** What is found in the document by what it is called: "Table 2" as "table-2". */
-const keyOf = (called: string): string => called.toLowerCase().replace(' ', '-')
 
 /** An address as it is followed; "https://doi.org/" and what comes behind it may be broken anywhere. */
 const address = (to: string): string => `\\url{${to.replace(/[%#\\{}]/g, (c) => `\\${c}`)}}`

@@ -1,6 +1,9 @@
 /** A part of a text: plain, an address that it leads to, or what a table, a figure or an appendix is called. */
 export type Lead = { words: string; address?: string; called?: string }
 
+/** What is found in a document by what it is called: "Table 2" as "table-2". */
+export const keyOf = (called: string): string => called.toLowerCase().replace(' ', '-')
+
 const LEADS = /(https:\/\/doi\.org\/\S+[^\s.,;)\]])|\b((?:Table|Figure) \d+|Appendix [A-Z])\b/g
 
 /** A text in parts, as far as they lead somewhere: addresses, and what is called so in this document. */

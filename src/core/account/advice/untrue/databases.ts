@@ -1,7 +1,7 @@
 import { inWords, plural } from '../../../base'
 import { standingRuns } from '../../../review'
 import { searchedIn, limitApplied } from '../../standing'
-import { dateWords, daysOf, spellsOf } from '../../words'
+import { dateWords, daysOf, limitNoun, spellsOf } from '../../words'
 import { countsOf, denies, isPlan, ofAll, type Matter } from './said'
 
 const MONTHS = 'January February March April May June July August September October November December'.split(
@@ -68,12 +68,12 @@ export const limits: Matter = (s, c) => {
   if (without) {
     const there = meant.filter((l) => held(l) > 0)
     return there.length
-      ? `searches were limited by ${there.map((l) => (l.limit.kind === 'peer reviewed' ? 'peer review' : l.limit.kind)).join(', ')}`
+      ? `searches were limited by ${there.map((l) => limitNoun(l.limit.kind)).join(', ')}`
       : undefined
   }
   if (!/\b(?:every|each|all)\b[^,;]*\b(?:search(?:es)?|databases?)\b/i.test(s) || !ofAll(s)) return undefined
   const partly = meant.find((l) => named.includes(l.limit.kind) && held(l) < searched.length)
   return partly
-    ? `the limit of ${partly.limit.kind === 'peer reviewed' ? 'peer review' : partly.limit.kind} held in ${held(partly)} of ${plural(searched.length, 'database')}`
+    ? `the limit of ${limitNoun(partly.limit.kind)} held in ${held(partly)} of ${plural(searched.length, 'database')}`
     : undefined
 }

@@ -1,11 +1,11 @@
 import { plural } from '../../../base'
 import { selectClaims, type Claim } from '../../claims'
+import { ofKind } from '../../draft/group/alike'
 import type { FactContext } from '../../facts'
 import { passSums } from '../../facts/selection'
 import { denies, isPlan, ofAll, type Matter } from './said'
 
-const claimOf = <K extends Claim['says']>(c: FactContext, says: K): Extract<Claim, { says: K }>[] =>
-  selectClaims(c).filter((x): x is Extract<Claim, { says: K }> => x.says === says)
+const claimOf = <K extends Claim['says']>(c: FactContext, says: K) => ofKind(selectClaims(c), says)
 
 /** How differences between readers ended. */
 export const differences: Matter = (s, c) => {
