@@ -162,7 +162,7 @@ export const readings = fc.record({
     fc.array(together, { minLength: 1, maxLength: 1 }),
   ),
   /** The rules told records apart before anything was done. */
-  rules: fc.boolean(),
+  rules: fc.constantFrom('none', 'sure', 'unsure'),
   /** What was brought in is taken out again in the end. */
   removed: fc.nat(19).map((n) => n === 19),
   steps: fc.array(step, { minLength: 2, maxLength: 9 }),
@@ -212,9 +212,19 @@ export const readingJournal = ({
       kind: 'records.import',
       payload: { id: 'i', sourceId: 's', digest: 'a'.repeat(64), count: WORKS, at: '2026-04-01T08:00:00Z' },
     },
-    ...(rules
-      ? [{ kind: 'partition.set', payload: { rules: 1, imports: ['i'], digest: 'b'.repeat(64) } }]
-      : []),
+    ...(rules === 'none'
+      ? []
+      : [
+          {
+            kind: 'partition.set',
+            payload: {
+              rules: 1,
+              imports: ['i'],
+              digest: OWN_WORK,
+              ...(rules === 'unsure' ? { toSettle: ALIKE } : {}),
+            },
+          },
+        ]),
     ...(question
       ? [{ kind: 'criterion.set', payload: { id: 'q0', text: 'Was it loud?', sense: 'in', pass: 'broad' } }]
       : []),
@@ -232,8 +242,13 @@ export const readingJournal = ({
     ...(removed ? [{ kind: 'import.remove', payload: { id: 'i' } }] : []),
   ] as Command[])
 
+/** What lies beside such a journal: each record is a work of its own, and the rules found two pairs of them alike. */
+const [OWN_WORK, ALIKE] = ['b'.repeat(64), 'c'.repeat(64)]
+export const beside = (digest: string): number[] | undefined =>
+  digest === ALIKE ? [0, 1, 2, 3] : digest === OWN_WORK ? ids.map((_, n) => n) : undefined
+
 /** What an account of such a journal is read from. */
 export const readingContext = (entries: readonly Entry[]): FactContext => ({
-  ...contextOf(entries, WORKS),
+  ...contextOf(entries, WORKS, beside),
   source: () => ({ release: 'release of September 2026', hasVocabulary: false }),
 })

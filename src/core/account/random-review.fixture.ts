@@ -374,14 +374,18 @@ const term = (id: string, expression: string, status: string): object => ({
 })
 
 /** What the account of a journal is read from. */
-export function contextOf(entries: readonly Entry[], brought: number): FactContext {
+export function contextOf(
+  entries: readonly Entry[],
+  brought: number,
+  beside?: (digest: string) => readonly number[] | undefined,
+): FactContext {
   const review: Review = fold(entries).review
   const records = Array.from({ length: brought }, (_, i) => emptyRecord(String(i), `Title ${i}`))
   return {
     review,
     figures: tell(
       review,
-      worksOf(review, () => records),
+      worksOf(review, () => records, beside),
     ).figures,
     entries,
     source: (id) => ({

@@ -5,6 +5,7 @@ import type { Command, Entry } from '../review'
 import { holds } from './meanings'
 import {
   andThen,
+  beside,
   readingContext,
   readingJournal,
   readings,
@@ -65,7 +66,7 @@ const BREAKS_TRIED = trials(100, Infinity)
 const taken = (sentence: string): SayingName[] =>
   SAYING_NAMES.filter((name) => READS[name](sentence) !== undefined)
 const isTrue = (name: SayingName, sentence: string, entries: readonly Entry[]): boolean =>
-  holds(name, READS[name](sentence)! as never, entries)
+  holds(name, READS[name](sentence)! as never, entries, beside)
 
 const met: Record<string, number> = {}
 const meet = (what: string): void => {

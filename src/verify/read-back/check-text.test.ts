@@ -57,10 +57,10 @@ describe.runIf(there)('the text of a package, read back', () => {
   it('is right as it was packed', () => {
     const check = checkText(zipSync(files, { level: 0 }), opened)
     expect(check.faults).toEqual([])
-    expect(check.says).toMatch(/^4 files, 261 references/)
+    expect(check.says).toMatch(/^5 files, 348 references/)
   })
 
-  it.each(['account/section.md', 'account/section.docx', 'index.html'])(
+  it.each(['account/section.md', 'account/section.docx', 'account/section.tex', 'index.html'])(
     'is wrong in %s where a number, a list or a reason is another',
     (name) => {
       const said = faults(name, (t) =>

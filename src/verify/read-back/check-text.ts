@@ -7,7 +7,7 @@ import type { OpenedReview } from '../../core/handed'
 import { reasonWords } from '../../core/selection'
 import { sourceFactsOf } from '../../standins/source-facts'
 import { checked, type Check } from '../report'
-import { readHtml, readMarkdown, readWord, type Listed, type ReadBack } from './lists'
+import { readHtml, readLatex, readMarkdown, readWord, type Listed, type ReadBack } from './lists'
 
 const ABOUT = 'Text read back'
 const bare = (words: string): string =>
@@ -25,10 +25,16 @@ export function checkText(bytes: Uint8Array, opened: OpenedReview): Check {
   }
   const docx = files['data/account/section.docx']
   const word = docx && new TextDecoder().decode(unzipSync(docx)['word/document.xml'])
-  const [md, html, csv] = ['account/section.md', 'index.html', 'records/works.csv'].map(text)
+  const [md, html, tex, csv] = [
+    'account/section.md',
+    'index.html',
+    'account/section.tex',
+    'records/works.csv',
+  ].map(text)
   const read: [string, ReadBack][] = [
     ...(md === undefined ? [] : [['section.md', readMarkdown(md)] as [string, ReadBack]]),
     ...(html === undefined ? [] : [['index.html', readHtml(html)] as [string, ReadBack]]),
+    ...(tex === undefined ? [] : [['section.tex', readLatex(tex)] as [string, ReadBack]]),
     ...(word === undefined ? [] : [['section.docx', readWord(word)] as [string, ReadBack]]),
   ]
   if (!read.length && csv === undefined) return checked(ABOUT, 'no files for people were packed', [])

@@ -89,6 +89,55 @@ export function readMarkdown(md: string): ReadBack {
   }
 }
 
+const SIGNS: Readonly<Record<string, string>> = {
+  textbackslash: '\\',
+  textasciicircum: '^',
+  textasciitilde: '~',
+  textless: '<',
+  textgreater: '>',
+  textbar: '|',
+  textquotedbl: '"',
+  allowbreak: '',
+}
+/** Words as a reader of the printed page has them: what marks and leads is gone, and signs stand for themselves. */
+const printed = (tex: string): string =>
+  tex
+    .replace(/\\(?:label|phantomsection|addcontentsline\{\w+\}\{\w+\})(?:\{[^{}]*\})?/g, '')
+    .replace(/\\hyperref\[[^\]]*\]/g, '')
+    .replace(/\\ref\{[a-z]*-?(\d+)\}/g, '$1')
+    .replace(/\\(text\w+|allowbreak)\{\}/g, (whole, name: string) => SIGNS[name] ?? whole)
+    .replace(/\\footnote\{(?:[^{}]|\\[{}])*\}/g, '')
+    .replace(/\\(?:emph|textbf|texttt|url|noindent|par)\b ?/g, '')
+    .replace(/(?<!\\)[{}]/g, '')
+    .replace(/(?<!\\)~/g, ' ')
+    .replace(/\\([{}$&#%_])/g, '$1')
+    .trim()
+
+/** LaTeX, as it is written for the plain article class. */
+export function readLatex(tex: string): ReadBack {
+  const whole = tex.slice(tex.indexOf('\\maketitle'))
+  const heading = (letter: string): RegExp =>
+    new RegExp(`\\\\section\\*\\{Appendix ${letter}\\.[^\n]*\n[^\n]*`)
+  const [out, included] = ['E', 'F'].map((letter) => under(whole, heading(letter), /\\(?:sub)*section\*/))
+  const at = whole.search(/\\section\*\{Appendix /)
+  return {
+    ...(out === undefined
+      ? {}
+      : {
+          out: listed(
+            out.split(/ \\\\(?: \\hline)?\n/).map((row) =>
+              row
+                .replace(/^\\end(?:first)?head\n/, '')
+                .split(/(?<!\\) & /)
+                .map(printed),
+            ),
+          ),
+        }),
+    ...(included === undefined ? {} : { included: cited(included.split('\n\n').map(printed)) }),
+    paragraphs: (at < 0 ? whole : whole.slice(0, at)).split('\n\n').map(printed),
+  }
+}
+
 /** Word: the text of its document, by paragraphs and tables, as `word/document.xml` has it. */
 export function readWord(xml: string): ReadBack {
   const words = (p: string): string =>

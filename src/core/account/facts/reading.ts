@@ -62,6 +62,11 @@ export const READING = {
     stage: 'records',
     from: 'pairs of records that were judged by hand',
   }),
+  'duplicates.open': ({ figures }) => ({
+    text: plural(figures.pairsToSettle, 'pair'),
+    stage: 'records',
+    from: 'pairs of works of which nobody has said yet whether they are one',
+  }),
   'reasons.own': (c) => ({
     text: thousands(reasonsOfTheirOwn(c)),
     stage: 'selection',

@@ -24,7 +24,10 @@ export interface RuledBy {
 export class Deeds {
   readonly live: readonly Deed[]
 
-  constructor(entries: readonly Deed[]) {
+  constructor(
+    entries: readonly Deed[],
+    private readonly beside: (digest: string) => readonly number[] | undefined = () => undefined,
+  ) {
     const gone = new Set<number>()
     for (const e of entries) {
       if (e.kind === 'undo') gone.add((e.payload as { seq: number }).seq)
@@ -44,6 +47,19 @@ export class Deeds {
     const gone = new Set(this.of('import.remove').map((i) => i.id))
     return this.of('records.import').flatMap((i) =>
       gone.has(i.id) ? [] : Array.from({ length: i.count as number }, (_, n) => `${i.id as string}/${n + 1}`),
+    )
+  }
+
+  /** Pairs of records that the rules in force found alike, and did not join. */
+  alike(): (readonly [string, string])[] {
+    const last = this.of('partition.set').at(-1)
+    const places = last?.toSettle === undefined ? [] : (this.beside(last.toSettle as string) ?? [])
+    const there = this.works
+    return Array.from({ length: places.length / 2 }, (_, n) => places.slice(2 * n, 2 * n + 2)).flatMap(
+      ([a, b]) => {
+        const [one, other] = [there[a!], there[b!]]
+        return one !== undefined && other !== undefined ? [[one, other] as const] : []
+      },
     )
   }
 

@@ -133,13 +133,14 @@ function reasonWords(deeds: Deeds, reason: string): string {
 }
 
 function duplicates(read: Duplicates, deeds: Deeds): boolean {
-  const pairs = new Set(
-    [...deeds.of('pair.join'), ...deeds.of('pair.part')].map((p) => [p.a, p.b].map(String).sort().join(' ')),
-  )
+  const pair = (a: unknown, b: unknown): string => [a, b].map(String).sort().join(' ')
+  const pairs = new Set([...deeds.of('pair.join'), ...deeds.of('pair.part')].map((p) => pair(p.a, p.b)))
+  const open = deeds.alike().filter(([a, b]) => !pairs.has(pair(a, b)))
   return (
     deeds.works.length > 0 &&
     read.rules === deeds.of('partition.set').at(-1)?.rules &&
     read.byHand === pairs.size &&
+    read.open === open.length &&
     (read.rules !== undefined || pairs.size > 0)
   )
 }
@@ -182,7 +183,12 @@ const MEANINGS: { readonly [N in keyof Reads]: (read: Reads[N], deeds: Deeds) =>
 }
 
 /** Is it true what a sentence says? Judged from deeds and works, slowly, and from nothing else. */
-export const holds = <N extends keyof Reads>(name: N, read: Reads[N], entries: readonly Deed[]): boolean =>
-  MEANINGS[name](read, new Deeds(entries))
+export const holds = <N extends keyof Reads>(
+  name: N,
+  read: Reads[N],
+  entries: readonly Deed[],
+  /** What lies beside the journal as numbers: the pairs that rules found alike. */
+  beside?: (digest: string) => readonly number[] | undefined,
+): boolean => MEANINGS[name](read, new Deeds(entries, beside))
 
 export { Deeds, type Deed } from './deeds'

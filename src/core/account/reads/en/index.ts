@@ -43,6 +43,8 @@ export interface Asked {
 export interface Duplicates {
   rules?: number
   byHand: number
+  /** Pairs that nobody has judged yet. */
+  open: number
 }
 export interface Shown {
   orders: { order: string; works?: number }[]
@@ -207,11 +209,13 @@ function titlesOrder(sentence: string): Shown | undefined {
 
 function duplicates(sentence: string): Duplicates | undefined {
   const m =
-    /^(?:Duplicates were looked for by hand: |By hand duplicates were looked for: |(?:Duplicates were looked for by|By) the rules of Luvren \(version (\d+)\)(?: duplicates were looked for)?(?:, and )?)(?:([\d,]+) pairs? (?:was|were) judged by hand)?\.$/.exec(
+    /^(?:Duplicates were looked for by hand: |By hand duplicates were looked for: |(?:Duplicates were looked for by|By) the rules of Luvren \(version (\d+)\)(?: duplicates were looked for)?(?:, and )?)(?:([\d,]+) pairs? (?:was|were) judged by hand)?(?:; ([\d,]+) pairs? that may be one work (?:is|are) still to be judged)?\.$/.exec(
       sentence,
     )
   const rules = numberIn(m?.[1])
-  return m ? { ...(rules === undefined ? {} : { rules }), byHand: numberIn(m[2]) ?? 0 } : undefined
+  return m
+    ? { ...(rules === undefined ? {} : { rules }), byHand: numberIn(m[2]) ?? 0, open: numberIn(m[3]) ?? 0 }
+    : undefined
 }
 
 /** Takes printed sentences apart, in every voice, order and length; written apart from the words that make them. */

@@ -1,16 +1,20 @@
-import { were } from '../../draft/say/speaker'
+import { are, were } from '../../draft/say/speaker'
 import type { FoundOf } from '../../sayings'
 import type { Words } from './words'
 
 export const duplicates: Words<FoundOf<'duplicates'>> = {
-  says: ({ rules, byHand }) => {
+  says: ({ rules, byHand, open }) => {
+    const left = open ? `; {duplicates.open} that may be one work ${are(open)} still to be judged` : ''
     const hand = `{duplicates.byHand} ${were(byHand)} judged by hand`
     if (rules === undefined)
-      return [`Duplicates were looked for by hand: ${hand}.`, `By hand duplicates were looked for: ${hand}.`]
+      return [
+        `Duplicates were looked for by hand: ${hand}${left}.`,
+        `By hand duplicates were looked for: ${hand}${left}.`,
+      ]
     const also = byHand ? `, and ${hand}` : ''
     return [
-      `Duplicates were looked for by the rules of Luvren ({duplicates.rules})${also}.`,
-      `By the rules of Luvren ({duplicates.rules}) duplicates were looked for${also}.`,
+      `Duplicates were looked for by the rules of Luvren ({duplicates.rules})${also}${left}.`,
+      `By the rules of Luvren ({duplicates.rules}) duplicates were looked for${also}${left}.`,
     ]
   },
 }
