@@ -64,7 +64,7 @@ async function timed<T>(what: () => Promise<T> | T): Promise<[T, number]> {
 async function main(): Promise<void> {
   const sources = sourceOf(SIZE)
   const source = await sources.source('')
-  const vocabulary = source.index.parts.terms
+  const vocabulary = source.index.words.terms
   const random = new Random('judging terms')
   const words = [
     ...new Set(

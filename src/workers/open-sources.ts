@@ -1,7 +1,7 @@
 import { gunzipSync, strFromU8 } from 'fflate'
 import { facetIndex, recordFinder, Rec, type FacetIndex, type RecordFinder } from '@/core/records'
 import { spellingPairs, type RunCache, type SpellingPairs } from '@/core/strategy'
-import { readSkos, Thesaurus } from '@/core/vocabulary'
+import { readSkos, Thesaurus, type Vocabulary } from '@/core/vocabulary'
 import {
   openStandin,
   readStandinKey,
@@ -9,6 +9,7 @@ import {
   standin,
   vocabularyFile,
   type OpenStandin,
+  type StandinInfo,
 } from '@/standins'
 import { asksOnce, fetchBytes } from './fetch-bytes'
 
@@ -19,15 +20,44 @@ export class OpenSources {
   private readonly files = new Map<string, Promise<Thesaurus>>()
   private readonly awaited = new Map<string, (thesaurus: Thesaurus) => void>()
 
+  private readonly vocabularies = new Map<string, Promise<Vocabulary | undefined>>()
+  private readonly shippedHere = new Map<string, Promise<Thesaurus | undefined>>()
+
   source(id: string): Promise<OpenStandin> {
     let source = this.open.get(id)
     if (!source) {
-      source = load(id)
+      source = load(id, (info) => this.vocabulary(info))
       this.open.set(id, source)
       // A failed load is tried again when it is next asked for.
       source.catch(() => this.open.delete(id))
     }
     return source
+  }
+
+  /** The vocabulary of a stand-in, the same in all its releases; its records are not read for it. */
+  private vocabulary(info: StandinInfo): Promise<Vocabulary | undefined> {
+    const { id } = info
+    let found = this.vocabularies.get(id)
+    if (!found) {
+      found = readVocabularyOf(info)
+      this.vocabularies.set(id, found)
+      found.catch(() => this.vocabularies.delete(id))
+    }
+    return found
+  }
+
+  /** A vocabulary that ships with Luvren, read for itself. */
+  private async shipped(key: string): Promise<Thesaurus | undefined> {
+    const open = this.open.get(key)
+    if (open) return (await open).thesaurus
+    const info = infoOf(key)
+    let found = this.shippedHere.get(info.id)
+    if (!found) {
+      found = this.vocabulary(info).then((v) => v && new Thesaurus(v))
+      this.shippedHere.set(info.id, found)
+      found.catch(() => this.shippedHere.delete(info.id))
+    }
+    return found
   }
 
   async finder(id: string): Promise<RecordFinder> {
@@ -70,7 +100,7 @@ export class OpenSources {
 
   /** A vocabulary by its key. One from a file is waited for until it is handed in. */
   async thesaurus(key: string): Promise<Thesaurus | undefined> {
-    if (!key.startsWith('file:')) return (await this.source(key)).thesaurus
+    if (!key.startsWith('file:')) return this.shipped(key)
     let file = this.files.get(key)
     if (!file) this.files.set(key, (file = new Promise((done) => this.awaited.set(key, done))))
     return file
@@ -88,16 +118,30 @@ export class OpenSources {
   }
 }
 
-async function load(key: string): Promise<OpenStandin> {
-  const { id, release } = readStandinKey(key)
+function infoOf(key: string): StandinInfo {
+  const { id } = readStandinKey(key)
   const info = standin(id)
   if (!info) throw new Error(`There is no stand-in "${id}".`)
-  const vocabulary = vocabularyFile(info)
-  const [records, turtle] = await Promise.all([
+  return info
+}
+
+async function readVocabularyOf(info: StandinInfo): Promise<Vocabulary | undefined> {
+  const file = vocabularyFile(info)
+  if (file === undefined) return undefined
+  const read = readSkos(strFromU8(await fetchBytes(`/data/${file}`)))
+  if (!read.ok) throw new Error(read.problems.map((p) => p.message).join(' '))
+  return read.value
+}
+
+async function load(
+  key: string,
+  vocabularyOf: (info: StandinInfo) => Promise<Vocabulary | undefined>,
+): Promise<OpenStandin> {
+  const info = infoOf(key)
+  const { release } = readStandinKey(key)
+  const [records, vocabulary] = await Promise.all([
     fetchBytes(`/data/${recordsFile(info, release)}`),
-    vocabulary ? fetchBytes(`/data/${vocabulary}`) : undefined,
+    vocabularyOf(info),
   ])
-  const read = turtle && readSkos(strFromU8(turtle))
-  if (read && !read.ok) throw new Error(read.problems.map((p) => p.message).join(' '))
-  return openStandin(info, release, JSON.parse(strFromU8(gunzipSync(records))) as Rec[], read?.value)
+  return openStandin(info, release, JSON.parse(strFromU8(gunzipSync(records))) as Rec[], vocabulary)
 }

@@ -63,7 +63,7 @@ describe('the index beside SQLite FTS5', () => {
       (db.selectValues('SELECT rowid FROM r WHERE r MATCH ? ORDER BY rowid', [query]) as number[]).map(
         (n) => n - 1,
       )
-    vocabulary = index.parts.terms.filter((t) => /^[a-z]{3,}$/.test(t) && !['and', 'not', 'near'].includes(t))
+    vocabulary = index.words.terms.filter((t) => /^[a-z]{3,}$/.test(t) && !['and', 'not', 'near'].includes(t))
   })
 
   it('finds the same records for thousands of random queries', () => {

@@ -1,164 +1,64 @@
-import { foldLabel, foldWord, tokens } from '../base'
-import { FIELD_SHIFT, INDEXED_FIELDS, VALUE_GAP, type Document } from './document'
-import { Index } from './index-read'
-
-const ASCII_RUNS = /^[\x20-\x7e\s]*$/
-const ASCII_WORDS = /[A-Za-z0-9]+/g
+import { foldLabel } from '../base'
+import type { Document } from './document'
+import { Index, type HeadParts } from './index-read'
+import { WordBuilder } from './index-words'
 
 /**
- * Builds the index of documents numbered in the order given. Every word becomes a number in one long row, which is gone
- * through twice: to count, and to put each position at its place. No object is made for a word or a posting, which is what
- * makes it fast (see docs/design.md for the measurement).
+ * Builds the index of documents numbered in the order given: headings, classes and facets at once, words when the first of
+ * them is asked for. Who only counts headings does not wait for the words.
  */
 export function buildIndex(documents: Iterable<Document>): Index {
-  const builder = new Builder()
-  for (const document of documents) builder.add(document)
-  return builder.finish()
+  const all = [...documents]
+  const heads = new HeadBuilder()
+  for (const document of all) heads.add(document)
+  return new Index(heads.finish(), () => {
+    const words = new WordBuilder()
+    for (const document of all) words.add(document)
+    return words.finish()
+  })
 }
 
-/** So many numbers are in a piece of a row. */
-const PIECE_BITS = 16
-const IN_PIECE = (1 << PIECE_BITS) - 1
-
-/** A growing row of numbers in pieces of one size: nothing is copied as it grows, and no room is kept that is not used. */
-class Row {
-  private readonly pieces: Uint32Array[] = []
-  private last = new Uint32Array(0)
-  length = 0
-  push(value: number): void {
-    const at = this.length++ & IN_PIECE
-    if (at === 0) this.pieces.push((this.last = new Uint32Array(1 << PIECE_BITS)))
-    this.last[at] = value
-  }
-  /** The piece in which a number is, and its place there by `IN_PIECE`. */
-  piece(at: number): Uint32Array {
-    return this.pieces[at >>> PIECE_BITS]!
-  }
-  at(at: number): number {
-    return this.piece(at)[at & IN_PIECE]!
-  }
-}
-
+/** An index of documents that come one after the other and are let go. */
 export class Builder {
-  // Spelling as written → number of its folded word; most words are folded once only.
-  private readonly spelled = new Map<string, number>()
-  private readonly folded = new Map<string, number>()
-  private readonly terms: string[] = []
-  private readonly row = new Row()
-  // Of each value in its order: the position of its first word, and where the row stands behind its last one.
-  private readonly starts = new Row()
-  private readonly ends = new Row()
-  /** Of each document: how many values came so far. */
-  private readonly valuesSoFar = new Row()
+  private readonly heads = new HeadBuilder()
+  private readonly words = new WordBuilder()
+
+  add(document: Document): void {
+    this.heads.add(document)
+    this.words.add(document)
+  }
+
+  finish(): Index {
+    const words = this.words.finish()
+    return new Index(this.heads.finish(), () => words)
+  }
+}
+
+class HeadBuilder {
   private readonly headings = new Map<string, { docs: number[]; main: number[] }>()
   private readonly classes = new Map<string, number[]>()
   private readonly facets: Document['facets'][] = []
 
-  add(document: Document): void {
+  add({ headings, classes, facets }: Document): void {
     const doc = this.facets.length
-    for (let f = 0; f < INDEXED_FIELDS.length; f++) {
-      const values = document.fields[INDEXED_FIELDS[f]!]
-      if (!values) continue
-      let place = 0
-      for (const value of values) {
-        place = this.addValue(value, f, place) + VALUE_GAP
-      }
-    }
-    this.valuesSoFar.push(this.ends.length)
-    for (const { label, main } of document.headings) {
+    for (const { label, main } of headings) {
       const key = foldLabel(label)
       let entry = this.headings.get(key)
       if (!entry) this.headings.set(key, (entry = { docs: [], main: [] }))
       if (entry.docs[entry.docs.length - 1] !== doc) entry.docs.push(doc)
       if (main && entry.main[entry.main.length - 1] !== doc) entry.main.push(doc)
     }
-    for (const code of document.classes) {
+    for (const code of classes) {
       const docs = this.classes.get(code)
       if (!docs) this.classes.set(code, [doc])
       else if (docs[docs.length - 1] !== doc) docs.push(doc)
     }
-    this.facets.push(document.facets)
+    this.facets.push(facets)
   }
 
-  /** Takes in the words of a value, which begin at this place of the field; gives the place behind them. */
-  private addValue(value: string, field: number, start: number): number {
-    const before = this.row.length
-    if (ASCII_RUNS.test(value)) {
-      const words = value.match(ASCII_WORDS)
-      if (words) for (const spelled of words) this.row.push(this.termOf(spelled))
-    } else {
-      for (const token of tokens(value)) this.row.push(this.termOf(token.text))
-    }
-    this.starts.push(((field << FIELD_SHIFT) >>> 0) + start)
-    this.ends.push(this.row.length)
-    return start + this.row.length - before
-  }
-
-  private termOf(spelled: string): number {
-    const known = this.spelled.get(spelled)
-    if (known !== undefined) return known
-    const folded = foldWord(spelled)
-    let term = this.folded.get(folded)
-    if (term === undefined) {
-      term = this.terms.length
-      this.terms.push(folded)
-      this.folded.set(folded, term)
-    }
-    this.spelled.set(spelled, term)
-    return term
-  }
-
-  finish(): Index {
-    const size = this.facets.length
-    // Number the terms in alphabetical order, so that a stem is one stretch of them.
-    const order = this.terms.map((_, i) => i).sort((a, b) => (this.terms[a]! < this.terms[b]! ? -1 : 1))
-    const rank = new Uint32Array(order.length)
-    order.forEach((old, now) => (rank[old] = now))
-    const terms = order.map((old) => this.terms[old]!)
-
-    // Behind each term: how many positions it has, and in how many documents it stands (a pair is one term in one document).
-    const cursor = new Uint32Array(terms.length + 1)
-    const termPairs = new Uint32Array(terms.length + 1)
-    const lastDoc = new Int32Array(terms.length).fill(-1)
-    this.walk((old, _position, doc) => {
-      const term = rank[old]!
-      cursor[term + 1]!++
-      if (lastDoc[term] === doc) return
-      lastDoc[term] = doc
-      termPairs[term + 1]!++
-    })
-    for (let t = 0; t < terms.length; t++) {
-      cursor[t + 1]! += cursor[t]!
-      termPairs[t + 1]! += termPairs[t]!
-    }
-    const pairs = termPairs[terms.length]!
-    const positions = new Uint32Array(this.row.length)
-    const pairDoc = new Uint32Array(pairs)
-    const pairMask = new Uint16Array(pairs)
-    const pairStart = new Uint32Array(pairs + 1)
-    const nextPair = termPairs.slice()
-    lastDoc.fill(-1)
-    this.walk((old, position, doc) => {
-      const term = rank[old]!
-      const at = cursor[term]!++
-      positions[at] = position
-      if (lastDoc[term] !== doc) {
-        lastDoc[term] = doc
-        const pair = nextPair[term]!++
-        pairDoc[pair] = doc
-        pairStart[pair] = at
-      }
-      pairMask[nextPair[term]! - 1]! |= 1 << (position >>> FIELD_SHIFT)
-    })
-    pairStart[pairs] = this.row.length
-    return new Index({
-      size,
-      terms,
-      termPairs,
-      pairDoc,
-      pairMask,
-      pairStart,
-      positions,
+  finish(): HeadParts {
+    return {
+      size: this.facets.length,
       headings: new Map(
         [...this.headings].map(([k, v]) => [
           k,
@@ -167,23 +67,6 @@ export class Builder {
       ),
       classes: new Map([...this.classes].map(([k, v]) => [k, Uint32Array.from(v)])),
       facets: this.facets,
-    })
-  }
-
-  /** Every word taken in, in its order: its number, its position and its document. */
-  private walk(take: (word: number, position: number, doc: number) => void): void {
-    let at = 0
-    let value = 0
-    let piece = this.row.piece(0)
-    for (let doc = 0; doc < this.facets.length; doc++) {
-      const lastValue = this.valuesSoFar.at(doc)
-      for (; value < lastValue; value++) {
-        let position = this.starts.at(value)
-        for (const end = this.ends.at(value); at < end; at++) {
-          if ((at & IN_PIECE) === 0) piece = this.row.piece(at)
-          take(piece[at & IN_PIECE]!, position++, doc)
-        }
-      }
     }
   }
 }

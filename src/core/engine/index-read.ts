@@ -2,9 +2,17 @@ import { isMasked, maskStem, maskTest } from '../query'
 import { classMatches, type Document } from './document'
 import { EMPTY, uniteAll, type DocSet } from './docset'
 
-export interface IndexParts {
+/** What is there without a word having been read. */
+export interface HeadParts {
   /** How many documents there are. */
   size: number
+  /** By folded label. */
+  headings: Map<string, { docs: DocSet; main: DocSet }>
+  classes: Map<string, DocSet>
+  facets: Document['facets'][]
+}
+/** The words of the documents, and where they stand. */
+export interface WordParts {
   /** Folded words in alphabetical order (by UTF-16 units). */
   terms: string[]
   /** For each term its first pair; one more entry closes the row. A pair is one term in one document. */
@@ -15,22 +23,29 @@ export interface IndexParts {
   pairStart: Uint32Array
   /** Positions of each pair, ascending. */
   positions: Uint32Array
-  /** By folded label. */
-  headings: Map<string, { docs: DocSet; main: DocSet }>
-  classes: Map<string, DocSet>
-  facets: Document['facets'][]
 }
+export type IndexParts = HeadParts & WordParts
 
 /** Reads an index: which terms a word means, in which documents they stand, and where. */
 export class Index {
   readonly size: number
-  constructor(readonly parts: IndexParts) {
-    this.size = parts.size
+  private read: WordParts | undefined
+
+  /** `asked` gives the words, once, when the first word is. */
+  constructor(
+    readonly heads: HeadParts,
+    private readonly asked: () => WordParts,
+  ) {
+    this.size = heads.size
+  }
+
+  get words(): WordParts {
+    return (this.read ??= this.asked())
   }
 
   /** Number of the first term not below `text`. */
   private lowerBound(text: string): number {
-    const { terms } = this.parts
+    const { terms } = this.words
     let low = 0
     let high = terms.length
     while (low < high) {
@@ -43,7 +58,7 @@ export class Index {
 
   /** The numbers of the terms that a word (with or without signs) matches, ascending. */
   termsFor(word: string): number[] {
-    const { terms } = this.parts
+    const { terms } = this.words
     const stem = maskStem(word)
     if (!isMasked(word)) {
       const at = this.lowerBound(stem)
@@ -58,12 +73,12 @@ export class Index {
   }
 
   term(number: number): string {
-    return this.parts.terms[number]!
+    return this.words.terms[number]!
   }
 
   /** The documents where a term stands in one of the fields of `mask`. */
   docsOf(term: number, mask: number): DocSet {
-    const { termPairs, pairDoc, pairMask } = this.parts
+    const { termPairs, pairDoc, pairMask } = this.words
     const from = termPairs[term]!
     const to = termPairs[term + 1]!
     let n = 0
@@ -77,7 +92,7 @@ export class Index {
 
   headingDocs(foldedLabels: readonly string[], main: boolean): DocSet {
     const sets = foldedLabels.map((label) => {
-      const entry = this.parts.headings.get(label)
+      const entry = this.heads.headings.get(label)
       return entry ? (main ? entry.main : entry.docs) : EMPTY
     })
     return uniteAll(sets, this.size)
@@ -85,7 +100,7 @@ export class Index {
 
   classDocs(code: string, below: boolean): DocSet {
     const sets: DocSet[] = []
-    for (const [other, docs] of this.parts.classes) if (classMatches(other, code, below)) sets.push(docs)
+    for (const [other, docs] of this.heads.classes) if (classMatches(other, code, below)) sets.push(docs)
     return uniteAll(sets, this.size)
   }
 }

@@ -2,7 +2,7 @@ import type { LimitValue } from '../query'
 import type { DocSet } from './docset'
 import type { Index } from './index-read'
 
-type Facets = Index['parts']['facets'][number]
+type Facets = Index['heads']['facets'][number]
 
 /** The facet that a limit goes by. */
 export const FACET_OF_LIMIT = {
@@ -48,6 +48,6 @@ export function limitTest(limit: LimitValue): (facets: Facets) => boolean {
 export function applyLimits(index: Index, docs: DocSet, limits: readonly LimitValue[]): DocSet {
   return limits.reduce((left, limit) => {
     const test = limitTest(limit)
-    return left.filter((doc) => test(index.parts.facets[doc]!))
+    return left.filter((doc) => test(index.heads.facets[doc]!))
   }, docs)
 }

@@ -20,7 +20,7 @@ export function placesOfTerms(index: Index, terms: readonly number[], mask: numb
 }
 
 function onePlaces(index: Index, term: number, mask: number, within: DocSet | undefined): Places {
-  const { termPairs, pairDoc, pairMask, pairStart, positions } = index.parts
+  const { termPairs, pairDoc, pairMask, pairStart, positions } = index.words
   const first = termPairs[term]!
   const last = termPairs[term + 1]!
   const most = within ? Math.min(within.length, last - first) : last - first

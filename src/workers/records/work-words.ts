@@ -51,7 +51,7 @@ export class WorkWords {
     const { laid, review, derived } = this
     const kept = await keptIndex(derived, review.id, laid.from)
     if (kept) {
-      this.found = new Index(kept)
+      this.found = new Index(kept, () => kept)
       return
     }
     const builder = new Builder()
@@ -66,7 +66,7 @@ export class WorkWords {
     laid.shown = undefined
     if (laid.works.works.length < this.keptFrom || laid.lost) return
     // Limits are not asked of a list, and what they go by would take the longest to read again.
-    await keepIndex(derived, review.id, laid.from, { ...this.found.parts, facets: [] })
+    await keepIndex(derived, review.id, laid.from, { ...this.found.heads, ...this.found.words, facets: [] })
   }
 
   private async shownOf(names: readonly string[]): Promise<Rec | undefined> {

@@ -30,7 +30,7 @@ function termsByStem(index: Index, stemming: Exclude<Profile['stemming'], 'none'
   let byStem = kinds.get(stemming)
   if (!byStem) {
     byStem = new Map()
-    for (let t = 0; t < index.parts.terms.length; t++) {
+    for (let t = 0; t < index.words.terms.length; t++) {
       const stem = FOLD[stemming](index.term(t))
       const known = byStem.get(stem)
       if (known) known.push(t)
