@@ -125,6 +125,29 @@ const HISTORY = `Line\tStatement\tHits\tRun on
 1\ttopic:(noise or reverberat+)\t4 812\t2026-03-12 14:02
 Page 1 of 1`
 
+/** Codes stand before in a word of their own, lines are numbered in brackets, and there is no truncation. */
+const WEIR = {
+  id: 'weir',
+  name: 'Weir Street Papers',
+  kind: 'index',
+  operators: { and: ['AND'], or: ['OR'], not: ['BUT NOT'], binding: [['not'], ['and'], ['or']] },
+  sideBySide: 'phrase',
+  quotes: { open: '"', close: '"' },
+  fields: [{ of: ['title', 'abstract', 'keywords'], form: 'words({expr})' }],
+  any: ['title', 'abstract', 'keywords'],
+  lines: { reference: 'S{n}', kept: 'session' },
+}
+const WEIR_HISTORY = `No.;Query;Results;Date
+1;words(noise OR din);1 204;12.03.2026
+2;words(reading OR listening);3 310;12.03.2026
+3;S1 AND S2;4;13.03.2026`
+const WEIR_EXPORT = `Title,Year,Authors
+Noise and reading,2020,"Larch, B."
+Rooms and listening,2020,"Alder, C."
+Corridors and spelling,2018,"Alder, C."
+Ventilation and reading aloud,2021,"Moss, D."
+`
+
 test('a database outside: described in a form, its history taken over, a run logged, its exports held against each other', async ({
   page,
 }) => {
@@ -249,6 +272,44 @@ test('a database outside: described in a form, its history taken over, a run log
       'not looked for yet': 2,
     })
     await expect(page.locator('.flow-column').first()).toContainText('3 from Lantern Index')
+  })
+  await test.step('a second one comes as a file, with a history in another layout and an export in another form', async () => {
+    await stage(page, 'Question')
+    await page.getByLabel('Description of a database').setInputFiles({
+      name: 'weir.json',
+      mimeType: 'application/json',
+      buffer: Buffer.from(JSON.stringify(WEIR)),
+    })
+    await page.getByLabel('Platform of Weir Street Papers').fill('the search of the society')
+    await page.getByLabel('Coverage of Weir Street Papers').fill('1971 to today')
+    await page.getByLabel('Coverage of Weir Street Papers').blur()
+    await stage(page, 'Searches')
+    await page.getByRole('tab', { name: /Weir Street Papers/ }).click()
+    await page.keyboard.press('h')
+    const dialog = page.getByRole('dialog')
+    await dialog.getByLabel('The history as it was copied').fill(WEIR_HISTORY)
+    await expect(dialog.getByText(/3 searches recognised/)).toBeVisible()
+    await dialog.getByRole('button', { name: 'Take over 3 lines' }).click()
+    await expect(dialog).toBeHidden()
+    await expect(hits(page, 3)).toHaveText('4')
+    await page.locator('[data-line="3"]').click()
+    await page.getByLabel('Export file').setInputFiles({
+      name: 'weir.csv',
+      mimeType: 'text/csv',
+      buffer: Buffer.from(WEIR_EXPORT),
+    })
+    await expect(page.getByLabel('In Table 1')).toContainText(/Brought in\s*4/)
+    await saved(page)
+  })
+  await test.step('works that both hold are read once, what is new is read on, and the flow adds up', async () => {
+    await stage(page, 'Selection')
+    const head = page.locator('.pass-head')
+    await expect(head).toContainText('of 6')
+    await page.getByRole('tab', { name: /^Flow/ }).click()
+    expect(await flowNumbers(page, 0)).toEqual({})
+  })
+  await test.step('the section tells each database by what was done there', async () => {
+    await stage(page, 'Methods')
   })
 })
 

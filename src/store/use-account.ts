@@ -1,3 +1,4 @@
+import { useDeferredValue } from 'react'
 import { draftAccount, type FactContext, type Passage } from '@/core/account'
 import { keptFor } from '@/core/base'
 import { useSession } from './provider'
@@ -33,3 +34,10 @@ const accountOf = keptFor((context: FactContext) => ({ context, passages: draftA
 
 /** The account as it reads now. */
 export const useAccount = (): { context: FactContext; passages: Passage[] } => accountOf(useFactContext())
+
+/**
+ * The same as it reads in a moment: what was done is on the screen first, and what that writes is drawn after it. For what
+ * stands beside the work and is only read.
+ */
+export const useAccountSoon = (): { context: FactContext; passages: Passage[] } =>
+  accountOf(useDeferredValue(useFactContext()))

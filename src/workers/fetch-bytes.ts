@@ -18,6 +18,12 @@ export async function fetchBytes(url: string): Promise<Uint8Array> {
   throw new Error(`${url} could not be read (${answer.status}). ${START}, which builds it.`)
 }
 
+/** A file that comes with Luvren packed by gzip, unpacked by the browser itself. */
+export async function fetchUnzipped(url: string): Promise<Uint8Array> {
+  const packed = new Blob([(await fetchBytes(url)) as Uint8Array<ArrayBuffer>]).stream()
+  return new Uint8Array(await new Response(packed.pipeThrough(new DecompressionStream('gzip'))).arrayBuffer())
+}
+
 /** Asks once and keeps the answer; a question that failed is asked anew the next time. */
 export function asksOnce<T>(ask: () => Promise<T>): () => Promise<T> {
   let kept: Promise<T> | undefined

@@ -14,7 +14,7 @@ import { standinKey } from '@/standins'
 import type { Check } from '@/verify'
 import type { ComparedHere } from './compare-here'
 import type { HandedAs, ToPack } from './pack-here'
-import { BlocksHere, type KeptState } from './records/blocks-here'
+import { BlocksHere } from './records/blocks-here'
 import {
   brokenText,
   readMended,
@@ -150,11 +150,6 @@ export class LongDesk {
     text: string,
   ): Promise<{ record?: Rec; problems: Problem[] }> {
     return readMended(this.blocks, file, text)
-  }
-
-  /** The state that is kept of a review, held against its journal, which takes long. */
-  wrongInKept(reviewId: string): Promise<KeptState | undefined> {
-    return this.blocks.wrongInKept(reviewId)
   }
 
   /** References to records in a style. The processor of styles is fetched when it is first asked for. */

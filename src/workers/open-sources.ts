@@ -1,4 +1,4 @@
-import { gunzipSync, strFromU8 } from 'fflate'
+import { strFromU8 } from 'fflate'
 import { facetIndex, recordFinder, Rec, type FacetIndex, type RecordFinder } from '@/core/records'
 import { spellingPairs, type RunCache, type SpellingPairs } from '@/core/strategy'
 import { readSkos, Thesaurus, type Vocabulary } from '@/core/vocabulary'
@@ -11,7 +11,7 @@ import {
   type OpenStandin,
   type StandinInfo,
 } from '@/standins'
-import { asksOnce, fetchBytes } from './fetch-bytes'
+import { asksOnce, fetchBytes, fetchUnzipped } from './fetch-bytes'
 
 /** What the desks of the worker share: the stand-ins and vocabularies that were asked for, each opened once. */
 export class OpenSources {
@@ -140,8 +140,8 @@ async function load(
   const info = infoOf(key)
   const { release } = readStandinKey(key)
   const [records, vocabulary] = await Promise.all([
-    fetchBytes(`/data/${recordsFile(info, release)}`),
+    fetchUnzipped(`/data/${recordsFile(info, release)}`),
     vocabularyOf(info),
   ])
-  return openStandin(info, release, JSON.parse(strFromU8(gunzipSync(records))) as Rec[], vocabulary)
+  return openStandin(info, release, JSON.parse(strFromU8(records)) as Rec[], vocabulary)
 }

@@ -1,4 +1,4 @@
-import { gunzipSync, strFromU8 } from 'fflate'
+import { strFromU8 } from 'fflate'
 import { foldLabel, hasErrors } from '@/core/base'
 import { EMPTY, evaluate, intersect, lift, mergeForms, wordForms, type DocSet } from '@/core/engine'
 import { inFields, isMasked, parse, type Expr } from '@/core/query'
@@ -16,7 +16,7 @@ import {
   type Variant,
 } from '@/core/strategy'
 import type { OpenStandin } from '@/standins'
-import { asksOnce, fetchBytes } from './fetch-bytes'
+import { asksOnce, fetchUnzipped } from './fetch-bytes'
 import type { OpenSources } from './open-sources'
 
 /** Hits in title, abstract and keywords over all sources asked, and those of them near the rest of the plan. */
@@ -175,7 +175,7 @@ export class WordDesk {
   }
 
   private readonly words = asksOnce(
-    async () => new Lexicon(strFromU8(gunzipSync(await fetchBytes('/data/synonyms.txt.gz')))),
+    async () => new Lexicon(strFromU8(await fetchUnzipped('/data/synonyms.txt.gz'))),
   )
 }
 

@@ -18,16 +18,30 @@ const keyOf = (folded: string): string => folded.split(' ', FIRST_WORDS).join(' 
 
 export function recordFinder<T extends Findable>(records: readonly T[]): RecordFinder<T> {
   const byDoi = new Map<string, number>()
-  const byTitle = new Map<string, number[]>()
   records.forEach((record, n) => {
     const doi = record.doi && doiIn(record.doi)
     if (doi && !byDoi.has(doi)) byDoi.set(doi, n)
+  })
+  let byTitle: ReadonlyMap<string, readonly number[]> | undefined
+  return {
+    byDoi,
+    get byTitle() {
+      return (byTitle ??= titlesOf(records))
+    },
+    records,
+  }
+}
+
+/** The places of records by the beginning of their title. */
+function titlesOf(records: readonly Findable[]): Map<string, number[]> {
+  const byTitle = new Map<string, number[]>()
+  records.forEach((record, n) => {
     const key = keyOf(foldLabel(record.title))
     const known = byTitle.get(key)
     if (known) known.push(n)
     else byTitle.set(key, [n])
   })
-  return { byDoi, byTitle, records }
+  return byTitle
 }
 
 /**

@@ -1,7 +1,7 @@
 'use client'
 import { useState } from 'react'
 import { rowOf, TABLE_1_HEAD, type FactContext, type Paragraph, type Passage } from '@/core/account'
-import { useAccount } from '@/store/use-account'
+import { useAccountSoon } from '@/store/use-account'
 import { useWhereabouts } from '@/store/whereabouts'
 import { useNarrow } from '@/ui/use-narrow'
 import { AccountText, InlineTexts } from '../shared/account-text'
@@ -58,7 +58,7 @@ function SheetRow({ context, sheet }: { context: FactContext; sheet: string | un
 
 /** The sentences that the stage on screen feeds, as they read now. */
 export function AccountPane({ stage }: { stage: string }) {
-  const { context, passages } = useAccount()
+  const { context, passages } = useAccountSoon()
   // On a narrow page the sentences are one press away, not in the way.
   const narrow = useNarrow()
   const [chosen, setFolded] = useState<boolean>()

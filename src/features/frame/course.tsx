@@ -3,14 +3,14 @@ import Link from 'next/link'
 import { useMemo } from 'react'
 import { courseFigures, inlinesOf } from '@/core/account'
 import { plural } from '@/core/base'
-import { useAccount } from '@/store/use-account'
+import { useAccountSoon } from '@/store/use-account'
 import { CourseBand } from '@/ui/course-band'
 import { useWidth } from '@/ui/use-width'
 import { reviewAddress } from '@/store/address'
 
 /** The six stages as one band: the way to move, the overview, and the progress. */
 export function Course({ reviewId, stage }: { reviewId: string; stage: string }) {
-  const { context, passages } = useAccount()
+  const { context, passages } = useAccountSoon()
   const [ref, width] = useWidth<HTMLDivElement>()
   const figures = useMemo(() => courseFigures(context.figures), [context])
   const facts = passages.reduce((n, p) => n + [...inlinesOf(p)].filter((i) => i.type === 'fact').length, 0)

@@ -1,6 +1,6 @@
 import type { Review } from '@/core/review'
 import type { RecordsElsewhere } from '@/store/environment'
-import { deskReview, longDesk, recordsDesk } from '@/workers'
+import { deskReview, recordsDesk } from '@/workers'
 
 const partsOf = (review: Review) => deskReview(review)
 
@@ -9,7 +9,7 @@ export const recordsElsewhere: RecordsElsewhere = {
   works: (review) => recordsDesk().works(partsOf(review), review.knownItems),
   worksOf: (review) => recordsDesk().worksOf(partsOf(review), review.knownItems),
   check: (review) => recordsDesk().check(partsOf(review)),
-  wrongInKept: (reviewId) => longDesk().wrongInKept(reviewId),
+  wrongInKept: (reviewId) => recordsDesk().wrongInKept(reviewId),
   rescued: (digest) => recordsDesk().rescued(digest),
   forget: (reviewId) => recordsDesk().forget(reviewId),
 }

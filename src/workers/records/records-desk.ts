@@ -50,7 +50,7 @@ import {
   type TermRows,
 } from '@/core/selection'
 import type { FacetTable } from '@/core/records'
-import { BlocksHere, Derived } from './blocks-here'
+import { BlocksHere, Derived, type KeptState } from './blocks-here'
 import { KEPT_FROM, Laying, madeFrom, type LaidWorks } from './laid-works'
 import { RecordReader } from './record-reader'
 import { WorkWords } from './work-words'
@@ -138,7 +138,7 @@ export class RecordsDesk {
   private last = { number: 0, places: [] as number[] }
 
   constructor(
-    blocks = new BlocksHere(),
+    private readonly blocks = new BlocksHere(),
     private readonly derived = new Derived(),
     private readonly keptFrom = KEPT_FROM,
   ) {
@@ -190,6 +190,11 @@ export class RecordsDesk {
   /** What lies under a digest, made again from what is in memory. */
   rescued(digest: string): Promise<Uint8Array | undefined> {
     return this.reader.inMemory(digest)
+  }
+
+  /** The state that is kept of a review, held against its journal piece by piece: what else is asked comes between. */
+  wrongInKept(reviewId: string): Promise<KeptState | undefined> {
+    return this.blocks.wrongInKept(reviewId)
   }
 
   /** Lets go of what was made of a review. */
