@@ -7,17 +7,20 @@ import { STANDINS, vocabularyFile, type StandinInfo } from '.'
 import { sourceFactsOf } from './source-facts'
 import { sourceInfo } from './source-info'
 
+let made: StyleEngine | undefined
+/** The processor of the style in which works are cited here: making one takes longer than citing a hundred works. */
+const processor = (): StyleEngine => (made ??= styleEngine('apa'))
+
 /** What the section and its appendices are made from: the review, its sources with what is known of them, and a style. */
 export function readingOf(read: ReadReview): Omit<HandedFrom, 'drawing' | 'word' | 'vocabularies'> {
   // What the works were read from is let go: of many records, it is as large as the works.
   const { beside: _beside, ...kept } = read
   const { review } = kept
-  let engine: StyleEngine | undefined
   return {
     ...kept,
     source: sourceFactsOf(review),
     short: (s) => sourceInfo(review, s).short,
-    cite: (records) => referenceList(records, (engine ??= styleEngine('apa'))),
+    cite: (records) => referenceList(records, processor()),
   }
 }
 
