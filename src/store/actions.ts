@@ -1,4 +1,4 @@
-import { useLayoutEffect, useMemo } from 'react'
+import { useLayoutEffect, useRef, useState } from 'react'
 import { create } from 'zustand'
 
 /** One thing a person can do: the key, the palette and the menus only place it. */
@@ -20,15 +20,26 @@ export interface OwnKeys {
   keys: Readonly<Record<string, string>>
 }
 
+/** What one place of the page offers. */
+interface Offered {
+  /** When it began to be shown; what is shown inside of something else begins after it. */
+  since: number
+  actions: readonly Action[]
+}
+
 interface Registry {
-  groups: ReadonlyMap<string, readonly Action[]>
+  /** By the name of its owner. */
+  offered: ReadonlyMap<string, Offered>
+  /** All of them, what is innermost before what stands around it. */
+  actions: readonly Action[]
   paletteOpen: boolean
   keysOpen: boolean
   own: OwnKeys
 }
 
 export const useRegistry = create<Registry>(() => ({
-  groups: new Map(),
+  offered: new Map(),
+  actions: [],
   paletteOpen: false,
   keysOpen: false,
   own: { off: false, keys: {} },
@@ -44,27 +55,56 @@ export const readOwnKeys = (value: unknown): OwnKeys | undefined => {
   return typeof off === 'boolean' && typeof keys === 'object' ? { off, keys } : undefined
 }
 
+function offer(change: (offered: Map<string, Offered>) => void): void {
+  useRegistry.setState((s) => {
+    const offered = new Map(s.offered)
+    change(offered)
+    const inner = [...offered.values()].sort((x, y) => y.since - x.since)
+    return { offered, actions: inner.flatMap((o) => o.actions) }
+  })
+}
+
+/** Whoever shows actions would show the same of these. */
+const shown = (actions: readonly Action[]): string =>
+  JSON.stringify(actions.map((a) => [a.id, a.label, a.key, a.strip, a.when?.() ?? true]))
+
+let begun = 0
+
 /**
- * Offers these actions for as long as the component is shown. `group` names their owner.
+ * Offers these actions for as long as the component is shown. `group` names their owner. They do what was handed over last;
+ * who shows them hears of it only where something that is shown of them is another.
  * Before the screen is painted: a key pressed on what is seen must meet the actions of what is seen.
  */
 export function useActions(group: string, actions: readonly Action[]): void {
+  const [since] = useState(() => begun++)
+  const latest = useRef<ReadonlyMap<string, Action>>(new Map())
+  const looks = useRef<string>(undefined)
   useLayoutEffect(() => {
-    useRegistry.setState((s) => ({ groups: new Map(s.groups).set(group, actions) }))
-    return () =>
-      useRegistry.setState((s) => {
-        const groups = new Map(s.groups)
-        if (groups.get(group) === actions) groups.delete(group)
-        return { groups }
+    latest.current = new Map(actions.map((a) => [a.id, a]))
+    const now = shown(actions)
+    if (looks.current === now) return
+    looks.current = now
+    const own = (id: string): Action | undefined => latest.current.get(id)
+    const lasting = actions.map((a) => ({
+      ...a,
+      when: () => own(a.id)?.when?.() ?? own(a.id) !== undefined,
+      run: () => own(a.id)?.run(),
+    }))
+    offer((offered) => offered.set(group, { since, actions: lasting }))
+  })
+  useLayoutEffect(
+    () => () => {
+      looks.current = undefined
+      offer((offered) => {
+        if (offered.get(group)?.since === since) offered.delete(group)
       })
-  }, [group, actions])
+    },
+    [group, since],
+  )
 }
 
 /** All actions that may be done now, those of the stage before those of the frame. */
-export function useAllActions(): Action[] {
-  const groups = useRegistry((s) => s.groups)
-  return useMemo(() => [...groups].reverse().flatMap(([, actions]) => actions), [groups])
-}
+export const useAllActions = (): readonly Action[] => useRegistry((s) => s.actions)
 
 /** The name of a key press as actions write it: "J", "Shift+J", "ArrowLeft", "Shift+ArrowUp". */
 export function keyName(event: KeyboardEvent): string {

@@ -1,7 +1,7 @@
-import { useDeferredValue } from 'react'
 import { draftAccount, type FactContext, type Passage } from '@/core/account'
 import { keptFor } from '@/core/base'
 import { useSession } from './provider'
+import { useSoon } from './use-soon'
 import { sourceFactsOf } from '@/standins/source-facts'
 import { useYields } from './yields'
 
@@ -35,9 +35,15 @@ const accountOf = keptFor((context: FactContext) => ({ context, passages: draftA
 /** The account as it reads now. */
 export const useAccount = (): { context: FactContext; passages: Passage[] } => accountOf(useFactContext())
 
+/** A deed is on disk within this time, in milliseconds: what it writes is drafted once, not before and after. */
+const WRITTEN = 80
+
 /**
  * The same as it reads in a moment: what was done is on the screen first, and what that writes is drawn after it. For what
  * stands beside the work and is only read.
  */
-export const useAccountSoon = (): { context: FactContext; passages: Passage[] } =>
-  accountOf(useDeferredValue(useFactContext()))
+export function useAccountSoon(): { context: FactContext; passages: Passage[] } {
+  const now = useFactContext()
+  const soon = useSoon(now, WRITTEN)
+  return accountOf(soon.review.id === now.review.id ? soon : now)
+}

@@ -1,5 +1,5 @@
 'use client'
-import { useState } from 'react'
+import { memo, useState } from 'react'
 import { rowOf, TABLE_1_HEAD, type FactContext, type Paragraph, type Passage } from '@/core/account'
 import { useAccountSoon } from '@/store/use-account'
 import { useWhereabouts } from '@/store/whereabouts'
@@ -58,7 +58,19 @@ function SheetRow({ context, sheet }: { context: FactContext; sheet: string | un
 
 /** The sentences that the stage on screen feeds, as they read now. */
 export function AccountPane({ stage }: { stage: string }) {
-  const { context, passages } = useAccountSoon()
+  return <Written stage={stage} {...useAccountSoon()} />
+}
+
+/** Drawn again only where what is written is another. */
+const Written = memo(function Written({
+  stage,
+  context,
+  passages,
+}: {
+  stage: string
+  context: FactContext
+  passages: readonly Passage[]
+}) {
   // On a narrow page the sentences are one press away, not in the way.
   const narrow = useNarrow()
   const [chosen, setFolded] = useState<boolean>()
@@ -109,4 +121,4 @@ export function AccountPane({ stage }: { stage: string }) {
       </div>
     </aside>
   )
-}
+})

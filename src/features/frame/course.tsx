@@ -1,7 +1,7 @@
 'use client'
 import Link from 'next/link'
-import { useMemo } from 'react'
-import { courseFigures, inlinesOf } from '@/core/account'
+import { memo, useMemo } from 'react'
+import { courseFigures, inlinesOf, type FactContext, type Passage } from '@/core/account'
 import { plural } from '@/core/base'
 import { useAccountSoon } from '@/store/use-account'
 import { CourseBand } from '@/ui/course-band'
@@ -10,7 +10,21 @@ import { reviewAddress } from '@/store/address'
 
 /** The six stages as one band: the way to move, the overview, and the progress. */
 export function Course({ reviewId, stage }: { reviewId: string; stage: string }) {
-  const { context, passages } = useAccountSoon()
+  return <Band reviewId={reviewId} stage={stage} {...useAccountSoon()} />
+}
+
+/** Drawn again only where a figure could be another. */
+const Band = memo(function Band({
+  reviewId,
+  stage,
+  context,
+  passages,
+}: {
+  reviewId: string
+  stage: string
+  context: FactContext
+  passages: readonly Passage[]
+}) {
   const [ref, width] = useWidth<HTMLDivElement>()
   const figures = useMemo(() => courseFigures(context.figures), [context])
   const facts = passages.reduce((n, p) => n + [...inlinesOf(p)].filter((i) => i.type === 'fact').length, 0)
@@ -40,4 +54,4 @@ export function Course({ reviewId, stage }: { reviewId: string; stage: string })
       </nav>
     </div>
   )
-}
+})

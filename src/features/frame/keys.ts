@@ -109,8 +109,9 @@ export function useKeys(): void {
       const name = digit ?? keyName(event)
       const onButton = event.target instanceof HTMLElement && event.target.closest('button, a, [role=button]')
       if (onButton && (name === 'Enter' || name === ' ')) return
-      const groups = [...useRegistry.getState().groups.values()].reverse()
-      const action = groups.flat().find((a) => keyOf(a, own) === name && (!a.when || a.when()))
+      const action = useRegistry
+        .getState()
+        .actions.find((a) => keyOf(a, own) === name && (!a.when || a.when()))
       if (!action) return
       event.preventDefault()
       action.run()
