@@ -2,6 +2,7 @@ import { BaseSequencer, type TestSpecification } from 'vitest/node'
 
 /** Files that take longest, the longest first: begun last, one would go on alone on one core. */
 const SLOW = [
+  'src/core/account/sayings.test.ts',
   'src/verify/verify.test.ts',
   'src/cli/shell.test.ts',
   'src/core/handed/handed.test.ts',

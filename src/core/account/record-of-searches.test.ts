@@ -2,6 +2,7 @@ import { unzipSync } from 'fflate'
 import mammoth from 'mammoth'
 import { expect, it } from 'vitest'
 import { demoContext } from './demo-context.fixture'
+import { wordsOfCell } from './documents/tree'
 import { toWord } from './documents/word'
 import { recordOfSearches, resolved, resolveFact, sectionDocument } from '.'
 
@@ -12,6 +13,11 @@ it('has the table of sources and every strategy as it was run, as the section ha
   const whole = sectionDocument(context).blocks
   const from = whole.findIndex((b) => b.kind === 'heading' && JSON.stringify(b).includes('Appendix B.'))
   const to = whole.findIndex((b, n) => n > from && b.kind === 'heading' && b.page)
+  // A page for each source.
+  const pages = record.blocks.filter((b) => b.kind === 'heading' && b.page)
+  expect(pages.map((b) => b.kind === 'heading' && wordsOfCell(b.content))).toEqual(
+    context.review.sources.filter((s) => s.kind === 'database').map((s) => s.name),
+  )
   expect(tables.slice(1)).toEqual(whole.slice(from, to).filter((b) => b.kind === 'table'))
   expect(tables.length).toBeGreaterThan(5)
   const words = (ref: string): string => resolveFact(context, ref).text
@@ -22,4 +28,22 @@ it('has the table of sources and every strategy as it was run, as the section ha
   const body = new TextDecoder().decode(unzipSync(file)['word/document.xml'])
   expect(body).not.toContain(' TOC ')
   expect(body).toContain('w:orient="landscape"')
+})
+
+it('has what was sent to a source that was taken out of the plan since, and says that it was', async () => {
+  const context = await demoContext()
+  const [first, ...others] = context.review.sources
+  const without = { ...context, review: { ...context.review, sources: others } }
+  const words = (c: typeof context): string[] =>
+    sectionDocument(c).blocks.flatMap((b) =>
+      b.kind === 'table'
+        ? [wordsOfCell(b.caption), ...b.rows.map((r) => r.map(wordsOfCell).join(' | '))]
+        : [],
+    )
+  const sent = context.review.runs.filter((r) => r.sourceId === first!.id).map((r) => r.sent)
+  expect(sent.length).toBeGreaterThan(5)
+  const told = words(without)
+  for (const query of sent) expect(told.some((row) => row.includes(` | ${query} | `))).toBe(true)
+  expect(told.filter((w) => w.startsWith(`${first!.name}, taken out of the plan, `))).not.toEqual([])
+  expect(words(context).filter((w) => w.includes('taken out of the plan'))).toEqual([])
 })

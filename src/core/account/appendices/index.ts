@@ -18,7 +18,8 @@ import { departuresAppendix } from './departures'
 import { criteriaAppendix, limitsAppendix } from './plan'
 import { reportingAppendix } from './reporting'
 import { searchReviewAppendix } from './search-review'
-import { strategiesAppendix } from './strategies'
+import { strategiesAppendix, strategiesBySource } from './strategies'
+import { waysTable } from './ways'
 import { termsAppendix } from './terms'
 import { excludedAppendix, flowAppendix, includedAppendix } from './works'
 import type { AppendixContext } from './context'
@@ -77,11 +78,19 @@ function writtenBy({ review, entries, figures }: FactContext): Pick<DocumentTree
   return { ...(authors.length ? { authors } : {}), ...(day === undefined ? {} : { day }) }
 }
 
-/** What was searched, for whoever looks it over: the table of sources and each strategy as it was run, by itself. */
+/**
+ * What was searched, for whoever looks it over and as a supplement by itself: the table of sources, and each strategy as it
+ * was run, a page for a source.
+ */
 export function recordOfSearches(context: AppendixContext): DocumentTree {
   const table = table1(context)
   const title = `Record of searches${context.review.title ? `: ${context.review.title}` : ''}`
-  return { title, short: true, blocks: [...(table ? [table] : []), ...strategiesAppendix(asTold(context))] }
+  const told = asTold(context)
+  const strategies = strategiesBySource(told).flatMap(({ name, blocks }): Block[] => [
+    { kind: 'heading', level: 2, content: cell(name), page: true },
+    ...blocks,
+  ])
+  return { title, short: true, blocks: [...(table ? [table] : []), ...strategies, ...waysTable(told.review)] }
 }
 
 function sectionBlocks(context: FactContext, passages: readonly Passage[]): Block[] {

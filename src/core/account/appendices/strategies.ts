@@ -4,6 +4,7 @@ import { nameOfPerson, standingRuns, type Run, type Source } from '../../review'
 import { limitsToSend } from '../../strategy'
 import { cell, type Block } from '../documents/tree'
 import { text } from '../document'
+import { takenOut } from '../taken-out'
 import { waysTable } from './ways'
 import { dateWords, daysOf, spellsOf, spellWords, type Spell } from '../words'
 import type { AppendixContext } from './context'
@@ -26,17 +27,30 @@ const plain = (words: string): string => {
 }
 
 /** B: each strategy as it was run, a table for each source and time of searching, so that it can be typed again. */
-export function strategiesAppendix(c: AppendixContext): Block[] {
+export const strategiesAppendix = (c: AppendixContext): Block[] => [
+  ...strategiesBySource(c).flatMap((s) => s.blocks),
+  ...waysTable(c.review),
+]
+
+/** The same source by source, also of those that were searched and taken out of the plan; a source without runs is none. */
+export function strategiesBySource(c: AppendixContext): { name: string; blocks: Block[] }[] {
   const { review } = c
-  return [
-    ...review.sources
-      .filter((s) => s.kind === 'database')
-      .flatMap((s) => spellsOf(daysOf(review, s.id)).flatMap((spell) => tableOf(c, s, spell))),
-    ...waysTable(review),
-  ]
+  const gone = takenOut(c).map(({ id, name, on }) => ({
+    id,
+    name: name || 'One more source',
+    since: on ? `, taken out of the plan on ${dateWords(on)}` : ', taken out of the plan',
+  }))
+  return [...review.sources.filter((s) => s.kind === 'database'), ...gone].flatMap((s) => {
+    const blocks = spellsOf(daysOf(review, s.id)).flatMap((spell) => tableOf(c, s, spell))
+    return blocks.length ? [{ name: s.name, blocks }] : []
+  })
 }
 
-function tableOf(c: AppendixContext, s: Source, spell: Spell): Block[] {
+function tableOf(
+  c: AppendixContext,
+  s: Pick<Source, 'id' | 'name'> & { since?: string },
+  spell: Spell,
+): Block[] {
   const { review } = c
   const runs = linesOf(
     standingRuns(review.runs).filter((r) => r.sourceId === s.id),
@@ -67,7 +81,7 @@ function tableOf(c: AppendixContext, s: Source, spell: Spell): Block[] {
   return [
     {
       kind: 'table',
-      caption: [text(`${s.name}, ${spellWords(spell)}${searched ? ` (${searched})` : ''}`)],
+      caption: [text(`${s.name}${s.since ?? ''}, ${spellWords(spell)}${searched ? ` (${searched})` : ''}`)],
       head: [...STRATEGY_HEAD, ...(noted ? ['Note'] : [])],
       rows: runs.map((run, n) => [
         cell(String(run.number)),

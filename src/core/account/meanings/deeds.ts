@@ -26,7 +26,7 @@ export class Deeds {
 
   constructor(
     entries: readonly Deed[],
-    private readonly beside: (digest: string) => readonly number[] | undefined = () => undefined,
+    readonly beside?: (digest: string) => readonly number[] | undefined,
   ) {
     const gone = new Set<number>()
     for (const e of entries) {
@@ -53,7 +53,7 @@ export class Deeds {
   /** Pairs of records that the rules in force found alike, and did not join. */
   alike(): (readonly [string, string])[] {
     const last = this.of('partition.set').at(-1)
-    const places = last?.toSettle === undefined ? [] : (this.beside(last.toSettle as string) ?? [])
+    const places = last?.toSettle === undefined ? [] : (this.beside?.(last.toSettle as string) ?? [])
     const there = this.works
     return Array.from({ length: places.length / 2 }, (_, n) => places.slice(2 * n, 2 * n + 2)).flatMap(
       ([a, b]) => {
@@ -75,7 +75,15 @@ export class Deeds {
   }
 
   /** What each reader said last of a work in a pass, by reader. */
-  ruled(work: string, pass: string): Map<string, RuledBy> {
+  ruled(work: string, pass: string): ReadonlyMap<string, RuledBy> {
+    const key = `${pass} ${work}`
+    const known = this.said.get(key) ?? this.saidOf(work, pass)
+    this.said.set(key, known)
+    return known
+  }
+
+  private readonly said = new Map<string, ReadonlyMap<string, RuledBy>>()
+  private saidOf(work: string, pass: string): Map<string, RuledBy> {
     const found = new Map<string, RuledBy>()
     for (const e of this.live) {
       const p = e.payload as Any

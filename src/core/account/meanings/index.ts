@@ -189,6 +189,16 @@ export const holds = <N extends keyof Reads>(
   entries: readonly Deed[],
   /** What lies beside the journal as numbers: the pairs that rules found alike. */
   beside?: (digest: string) => readonly number[] | undefined,
-): boolean => MEANINGS[name](read, new Deeds(entries, beside))
+): boolean => MEANINGS[name](read, deedsOf(entries, beside))
+
+/** A journal is gone through once for all sentences on it. */
+const gone = new WeakMap<readonly Deed[], Deeds>()
+function deedsOf(entries: readonly Deed[], beside: Parameters<typeof holds>[3]): Deeds {
+  const known = gone.get(entries)
+  if (known && known.beside === beside) return known
+  const deeds = new Deeds(entries, beside)
+  gone.set(entries, deeds)
+  return deeds
+}
 
 export { Deeds, type Deed } from './deeds'
