@@ -1,7 +1,7 @@
 import { plural, thousands } from '../core/base'
 import { comeAndGone, type ComeAndGone, type Rec } from '../core/records'
 import { standingRuns, type Review } from '../core/review'
-import { finalLine, runStrategy } from '../core/strategy'
+import { countingLine, runStrategy } from '../core/strategy'
 import { standin } from '../standins'
 import type { Outcome } from './command'
 import { going } from './progress'
@@ -25,7 +25,7 @@ export function runAgain(review: Review, release: string, json: boolean): Outcom
   for (const source of review.sources) {
     const info = standin(source.profileId)
     const lines = review.strategies[source.id] ?? []
-    const last = finalLine(lines)
+    const last = countingLine(review, source.id)
     const run = last && standingRuns(review.runs).findLast((r) => r.sourceId === source.id)
     if (!info || !last || !run) continue
     going.say(`${source.name}: ${run.release} and ${release}`)

@@ -1,8 +1,10 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { trials } from '../base/trials.fixture'
-import type { Line, Review } from '../review'
+import { currentRuns, type Command, type Line, type Review } from '../review'
+import { countingLine, lineKeys } from '../strategy'
 import { demoContext } from './demo-context.fixture'
+import { andThen } from './random-reading.fixture'
 import { contextOf, journal, reviews } from './random-review.fixture'
 import {
   draftAccount,
@@ -61,6 +63,55 @@ describe('what was run stays told as run', () => {
       { numRuns: trials(60, 1000) },
     )
     expect(tried).toBeGreaterThan(40)
+  })
+
+  it('whatever is tried behind the line that somebody chose to count', () => {
+    let otherwise = 0
+    fc.assert(
+      fc.property(reviews, fc.nat(), (drawn, s) => {
+        const { entries } = journal(drawn)
+        const before = contextOf(entries, drawn.brought)
+        const ran = before.review.sources.filter(({ id }) => {
+          const line = countingLine(before.review, id)
+          return line && currentRuns(before.review, id).has(line.id)
+        })
+        fc.pre(ran.length > 0)
+        const { id: sourceId } = ran[s % ran.length]!
+        const counting = countingLine(before.review, sourceId)!
+        const run = currentRuns(before.review, sourceId).get(counting.id)!
+        const line: Line = { id: 'tried', text: 'title: otters', limits: [], note: '', drafted: false }
+        const number = before.review.strategies[sourceId]!.length + 1
+        const tried: Command[] = [
+          { kind: 'line.add', payload: { sourceId, line } },
+          {
+            kind: 'run.log',
+            payload: {
+              ...run,
+              id: 'r-tried',
+              lineId: line.id,
+              number,
+              text: line.text,
+              sent: line.text,
+              hits: 9,
+            },
+          },
+        ]
+        // The keys of a line are those of what it asks.
+        const key = lineKeys([...before.review.strategies[sourceId]!, line]).get(line.id)!
+        Object.assign(tried[1]!.payload, { key, reached: undefined, limits: [], supersedes: undefined })
+        const choice: Command = {
+          kind: 'strategy.counts',
+          payload: { sourceId, lineId: counting.id, why: '' },
+        }
+        const after = (commands: Command[]): FactContext =>
+          contextOf(andThen(entries, [commands]), drawn.brought)
+        expect(told(after([...tried, choice]))).toEqual(told(after([choice])))
+        if (JSON.stringify(told(after(tried))) !== JSON.stringify(told(before))) otherwise++
+      }),
+      { numRuns: trials(60, 1000) },
+    )
+    // Without the choice it is the last line that counts, and the account is another.
+    expect(otherwise).toBeGreaterThan(20)
   })
 
   it('in the demo, whole with its table and appendices: of any database, edited, put in front, appended or taken out', async () => {

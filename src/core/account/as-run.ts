@@ -27,7 +27,7 @@ export const asRun = keptFor((review: Review): Review => {
     const joined = run ? linesOf(run, now) : now
     // Of the review itself, which runs are current is known already.
     const stands = joined === now ? review : { ...review, strategies: { ...strategies, [id]: joined } }
-    const lines = edgesAsRun(stands, id)
+    const lines = upToCounting(review, id, edgesAsRun(stands, id))
     if (lines !== now) strategies = { ...strategies, [id]: lines }
     // A release that was chosen since and not searched is none that was searched.
     if (run?.how === 'stand-in')
@@ -68,6 +68,15 @@ function linesOf(run: Run, now: Line[]): Line[] {
     if (!then) return between.shift() ?? empty(`${run.id}/${n + 1}`)
     return stoodAs(now.find((l) => l.id === then.id) ?? empty(then.id), then)
   })
+}
+
+/** Where somebody said which line counts, what stands behind it was tried; what was searched without a text stands for itself. */
+function upToCounting(review: Review, sourceId: string, lines: Line[]): Line[] {
+  const chosen = review.counts?.[sourceId]?.lineId
+  const at = lines.findIndex((l) => l.id === chosen)
+  return at < 0 || lines.every((l, n) => n <= at || l.described !== undefined)
+    ? lines
+    : lines.filter((l, n) => n <= at || l.described !== undefined)
 }
 
 /** Lines that nothing which counts refers to: each as it was when it was run last. */

@@ -174,6 +174,8 @@ export function untrueClaims(
       searched.map((d) => d.name),
     )
   const open = databases.filter((d) => !searched.includes(d)).map((d) => d.name)
+  /** Those that the sentence before named. */
+  const spoken = searched.length ? searched : databases
   const spells = (id: string): number => {
     const days = [...new Set(runsOf(id).map((r) => r.at.slice(0, 10)))].sort()
     return days.filter((d, n) => n === 0 || Date.parse(d) - Date.parse(days[n - 1]!) > 14 * 86_400_000).length
@@ -283,19 +285,20 @@ export function untrueClaims(
     ],
     [
       /^(?:Its records are indexed with a thesaurus of its own|It indexes records with a thesaurus)\.$/,
-      () => databases.length === 1 && world.indexed.includes(databases[0]!.id),
+      () => spoken.length === 1 && world.indexed.includes(spoken[0]!.id),
     ],
     [
       /^(?:All of them index their records|Each indexes its records) with a thesaurus(?: of its own)?\.$/,
-      () => databases.every((d) => world.indexed.includes(d.id)),
+      () => spoken.length > 1 && spoken.every((d) => world.indexed.includes(d.id)),
     ],
     [
       /^(?:(\w+) of them, |Of these, |One of them, )(.*?),? (?:indexes its|index their) records with a thesaurus\.$/,
       (m) =>
         same(
           names(m[2]!),
-          databases.filter((d) => world.indexed.includes(d.id)).map((d) => d.name),
+          spoken.filter((d) => world.indexed.includes(d.id)).map((d) => d.name),
         ) &&
+        spoken.length > 1 &&
         (!m[1] || number(m[1].toLowerCase()) === names(m[2]!).length),
     ],
     [

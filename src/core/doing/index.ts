@@ -15,6 +15,7 @@ export {
   type Brought,
   type Slow,
 } from './records/bring'
+export { chooseCounts, countsProposed, type CountsProposed } from './searches/counts'
 export {
   correctRun,
   logByHand,

@@ -21,7 +21,7 @@ import {
   type ReadRow,
   type TallyRow,
 } from '../selection'
-import { finalLine } from '../strategy'
+import { countingLine } from '../strategy'
 import { countOf } from './counted'
 import { identifiedIn, studiesAmong, tallyOf, type Tally } from './tally'
 
@@ -87,7 +87,7 @@ const hitsOf = keptFor((review: Review): Figures['hits'] => {
   const found: Record<string, SourceHits> = {}
   // The lines of a source that was taken out of the plan are kept, but nothing flows through them.
   for (const { id } of review.sources) {
-    const last = finalLine(review.strategies[id] ?? [])
+    const last = countingLine(review, id)
     const current = last && currentRuns(review, id).get(last.id)
     const run = current ?? review.runs.findLast((r) => r.lineId === last?.id)
     if (run) found[id] = { hits: run.hits, stale: !current }

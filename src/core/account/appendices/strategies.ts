@@ -1,7 +1,7 @@
 import { thousands } from '../../base'
 import { limitToTick, parse, print, type LimitValue } from '../../query'
 import { nameOfPerson, standingRuns, type Run, type Source } from '../../review'
-import { limitsToSend } from '../../strategy'
+import { countingLine, limitsToSend, reachedBy } from '../../strategy'
 import { cell, type Block } from '../documents/tree'
 import { text } from '../document'
 import { takenOut } from '../taken-out'
@@ -46,6 +46,13 @@ export function strategiesBySource(c: AppendixContext): { name: string; blocks: 
   })
 }
 
+/** Where somebody said which line counts: that line and those that it is built of, by id; else undefined. */
+function linesThatCount({ review }: AppendixContext, sourceId: string): ReadonlySet<string> | undefined {
+  const line = review.counts?.[sourceId] && countingLine(review, sourceId)
+  const lines = review.strategies[sourceId] ?? []
+  return line && new Set(reachedBy(lines, line.id).map((l) => l.id))
+}
+
 function tableOf(
   c: AppendixContext,
   s: Pick<Source, 'id' | 'name'> & { since?: string },
@@ -67,9 +74,11 @@ function tableOf(
   // Where a database keeps no lines, a line is sent whole, with every limit that holds for it.
   const limits = limitsToSend(lines, !profile || profile.lines !== undefined)
   const noteOf = new Map((review.strategies[s.id] ?? []).map((l) => [l.id, l.note.trim()]))
+  const counting = linesThatCount(c, s.id)
   const notes = runs.map((r) =>
     [
       noteOf.get(r.lineId),
+      counting && !counting.has(r.lineId) ? 'tried, not used' : '',
       r.supersedes === undefined ? '' : `corrected: ${r.because?.trim() || 'no reason noted'}`,
     ]
       .filter(Boolean)

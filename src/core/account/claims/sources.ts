@@ -13,7 +13,8 @@ export function sources(context: FactContext): Claim[] {
   if (!databases.length) return others
   const done = searchedIn(review)
   const open = databases.filter((s) => !done.includes(s))
-  const indexed = databases.filter((s) => source(s.id)?.hasVocabulary)
+  // Said of those that were searched, in the sentence before; of a plan where nothing was.
+  const indexed = (done.length ? done : databases).filter((s) => source(s.id)?.hasVocabulary)
   const ids = (list: readonly { id: string }[]): string[] => list.map((s) => s.id)
   const on = (list: readonly { id: string }[]): string[] => list.map((s) => `source:${s.id}`)
   const claims: Claim[] = []

@@ -1,4 +1,5 @@
 import { inWords, listed, pluralInWords } from '../../base'
+import { searchedIn } from '../../figures'
 import type { Review } from '../../review'
 import { nameInText, periodWords } from '../words'
 import { MISSING, nameOf, type FactContext, type Reader } from './fact'
@@ -75,7 +76,8 @@ export const QUESTION: Record<string, Reader> = {
     }
   },
   'databases.indexed': (c) => {
-    const n = databases(c).filter((s) => c.source(s.id)?.hasVocabulary).length
+    const searched = searchedIn(c.review)
+    const n = (searched.length ? searched : databases(c)).filter((s) => c.source(s.id)?.hasVocabulary).length
     return {
       text: inWords(n),
       missing: !n,

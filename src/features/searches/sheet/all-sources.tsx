@@ -12,7 +12,7 @@ import {
 import { plural, thousands } from '@/core/base'
 import { limitHonour } from '@/core/profile'
 import { standingRuns, type Line, type Review, type Run } from '@/core/review'
-import { finalLine } from '@/core/strategy'
+import { countingLine } from '@/core/strategy'
 import type { SourceInfo } from '@/standins/source-info'
 import { useFactContext } from '@/store/use-account'
 import { fileName, saveFile } from '@/ui/save-file'
@@ -41,6 +41,7 @@ export function AllSources({
   const { deed } = useStore()
   const { message } = App.useApp()
   const context = useFactContext()
+  const counting = (info: SourceInfo): Line | undefined => countingLine(review, info.source.id)
   const linesOf = (info: SourceInfo): readonly Line[] => review.strategies[info.source.id] ?? []
   const run = (info: SourceInfo, line: Line | undefined): Run | undefined =>
     line && currentRuns(review, info.source.id).get(line.id)
@@ -61,9 +62,13 @@ export function AllSources({
     const most = caps?.exported ?? caps?.shown
     return found && most !== undefined && found.hits > most ? `only ${thousands(most)} can be had` : ''
   }
-  const total = infos.reduce((n, info) => n + (run(info, finalLine(linesOf(info)))?.hits ?? 0), 0)
+  const total = infos.reduce((n, info) => n + (run(info, counting(info))?.hits ?? 0), 0)
   const stale = infos.reduce(
     (n, i) => n + (i.searched ? linesOf(i).filter((l) => l.described === undefined && !run(i, l)).length : 0),
+    0,
+  )
+  const elsewhere = infos.reduce(
+    (n, i) => n + (i.searched ? 0 : linesOf(i).filter((l) => !run(i, l)).length),
     0,
   )
   const undrafted = infos.filter((i) => !linesOf(i).length).length
@@ -79,7 +84,11 @@ export function AllSources({
             ? `running ${runAll.at.name}, ${runAll.at.source} of ${runAll.at.of}: line ${runAll.at.done} of ${runAll.at.lines}`
             : stale
               ? `${plural(stale, 'line')} not run as ${stale === 1 ? 'it stands' : 'they stand'}; an old count is struck through`
-              : 'every line is run as it stands'}
+              : elsewhere
+                ? `${plural(elsewhere, 'line is', 'lines are')} still to be run elsewhere`
+                : infos.some((i) => linesOf(i).length)
+                  ? 'every line is run as it stands'
+                  : 'no line is written yet'}
         </span>
         <span style={{ marginLeft: 'auto', display: 'flex', gap: 8 }}>
           {runAll.at ? (
@@ -180,8 +189,8 @@ export function AllSources({
             </th>
             {infos.map((i) => (
               <td key={i.source.id} className="number">
-                <b>{hits(i, finalLine(linesOf(i)))}</b>
-                <span className="sub warn">{cap(i, run(i, finalLine(linesOf(i))))}</span>
+                <b>{hits(i, counting(i))}</b>
+                <span className="sub warn">{cap(i, run(i, counting(i)))}</span>
               </td>
             ))}
           </tr>

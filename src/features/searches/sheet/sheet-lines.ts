@@ -3,7 +3,7 @@ import { thousands } from '@/core/base'
 import { limitState } from '@/core/profile'
 import type { LimitKind } from '@/core/query'
 import { runBefore, type Review, type Run } from '@/core/review'
-import { conceptsBehind, finalLine, limitsInForce } from '@/core/strategy'
+import { conceptsBehind, countingLine, limitsInForce } from '@/core/strategy'
 import type { SourceInfo } from '@/standins/source-info'
 
 /** What the rows of a sheet show beside the lines themselves. */
@@ -44,7 +44,7 @@ export function sheetView(review: Review, info: SourceInfo): SheetView {
 
 /** Hits of a strategy's last line, if it is current. */
 export function lastHits(review: Review, sourceId: string): string {
-  const last = finalLine(review.strategies[sourceId] ?? [])
+  const last = countingLine(review, sourceId)
   const run = last && currentRuns(review, sourceId).get(last.id)
   return run ? thousands(run.hits) : ''
 }

@@ -2,7 +2,7 @@ import { dateWords } from '@/core/account'
 import { plural } from '@/core/base'
 import type { ComeAndGone } from '@/core/records'
 import { strategyVersions, type Entry, type Line, type Review, type Run } from '@/core/review'
-import { finalLine, occasionsOf, type Occasion } from '@/core/strategy'
+import { countingLine, occasionsOf, type Occasion } from '@/core/strategy'
 import { RELEASES, releaseWords, standinKey } from '@/standins'
 import type { SourceInfo } from '@/standins/source-info'
 import { searchDesk } from '@/workers'
@@ -13,11 +13,11 @@ export type RunBefore = Occasion<Line, Run>
 /** Every such time, the earliest first; none where the source is searched by hand or was not run. */
 export function occasionsIn(
   entries: readonly Entry[],
-  review: Pick<Review, 'runs'>,
+  review: Pick<Review, 'runs' | 'counts'>,
   sourceId: string,
   lines: readonly Line[],
 ): RunBefore[] {
-  const last = finalLine(lines)
+  const last = countingLine({ ...review, strategies: { [sourceId]: lines } }, sourceId)
   if (!last) return []
   const versions = strategyVersions(entries, sourceId, lines)
   // What was pasted was found elsewhere, in a state of the database that nobody can open again.

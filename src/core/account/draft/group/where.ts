@@ -17,7 +17,7 @@ export function where(claims: readonly Claim[], sayings: readonly ToldSaying[], 
     stage: 'question',
     on,
     sourceIds,
-    of: new Set([...searched, ...ofKind(claims, 'SourcesPlanned')].flatMap((c) => c.sourceIds)).size,
+    of: (searched.length ? searched : ofKind(claims, 'SourcesPlanned')).flatMap((c) => c.sourceIds).length,
   }))
   const toSearch = ofKind(claims, 'SourcesPlanned').map(({ on, sourceIds, besides }): Grouped => ({
     tells: 'to search',
