@@ -129,7 +129,7 @@ Page 1 of 1`
 const WEIR = {
   id: 'weir',
   name: 'Weir Street Papers',
-  kind: 'index',
+  kind: 'other',
   operators: { and: ['AND'], or: ['OR'], not: ['BUT NOT'], binding: [['not'], ['and'], ['or']] },
   sideBySide: 'phrase',
   quotes: { open: '"', close: '"' },
@@ -140,12 +140,14 @@ const WEIR = {
 const WEIR_HISTORY = `No.;Query;Results;Date
 1;words(noise OR din);1 204;12.03.2026
 2;words(reading OR listening);3 310;12.03.2026
-3;S1 AND S2;4;13.03.2026`
-const WEIR_EXPORT = `Title,Year,Authors
-Noise and reading,2020,"Larch, B."
-Rooms and listening,2020,"Alder, C."
-Corridors and spelling,2018,"Alder, C."
-Ventilation and reading aloud,2021,"Moss, D."
+3;S1 AND S2;4;13.03.2026
+4;words(otters);51;13.03.2026`
+const doiOf = (title: string): string => `10.5555/${title.toLowerCase().replaceAll(' ', '-')}`
+const WEIR_EXPORT = `Title,Year,Authors,DOI
+Noise and reading,2020,"Larch, B.",${doiOf('Noise and reading')}
+Rooms at noon,2020,"Alder, C.",${doiOf('Rooms at noon')}
+Corridors and spelling,2018,"Alder, C.",${doiOf('Corridors and spelling')}
+Ventilation and reading aloud,2021,"Moss, D.",${doiOf('Ventilation and reading aloud')}
 `
 
 test('a database outside: described in a form, its history taken over, a run logged, its exports held against each other', async ({
@@ -221,7 +223,7 @@ test('a database outside: described in a form, its history taken over, a run log
     })
     await expect(page.getByRole('button', { name: 'shelf.txt', exact: true })).toBeVisible()
     await expect(page.getByRole('complementary', { name: 'What this writes' })).toContainText(
-      'Without a query we browsed the last six issues of Rooms and Pupils; this gave 3.',
+      /Without a query we browsed the last six issues of Rooms and Pupils \(on \d+ \w+ \d{4}\); this gave 3\./,
     )
   })
   await test.step('an export is short of the hits; the next one shows what is new and what is gone', async () => {
@@ -230,7 +232,9 @@ test('a database outside: described in a form, its history taken over, a run log
       page.getByLabel('Export file').setInputFiles({
         name: 'export.ris',
         mimeType: 'text/plain',
-        buffer: Buffer.from(titles.map((t) => `TY  - JOUR\nTI  - ${t}\nPY  - 2020\nER  - \n`).join('')),
+        buffer: Buffer.from(
+          titles.map((t) => `TY  - JOUR\nTI  - ${t}\nPY  - 2020\nDO  - ${doiOf(t)}\nER  - \n`).join(''),
+        ),
       })
     await bring(['Noise and reading', 'Rooms and listening'])
     await expect(
@@ -288,16 +292,23 @@ test('a database outside: described in a form, its history taken over, a run log
     await page.keyboard.press('h')
     const dialog = page.getByRole('dialog')
     await dialog.getByLabel('The history as it was copied').fill(WEIR_HISTORY)
-    await expect(dialog.getByText(/3 searches recognised/)).toBeVisible()
-    await dialog.getByRole('button', { name: 'Take over 3 lines' }).click()
+    await expect(dialog.getByText(/4 searches recognised/)).toBeVisible()
+    await dialog.getByRole('button', { name: 'Take over 4 lines' }).click()
     await expect(dialog).toBeHidden()
     await expect(hits(page, 3)).toHaveText('4')
+    // What was tried behind it is not what was found.
+    await expect(page.getByText('Line 4 is the last and says what this search found.')).toBeVisible()
+    await page.getByRole('button', { name: 'Line 3 counts' }).click()
+    await expect(page.locator('[data-line="4"]')).toContainText('tried, not used')
+    await expect(page.getByLabel('In Table 1')).toContainText(/Concepts joined\s*4/)
     await page.locator('[data-line="3"]').click()
     await page.getByLabel('Export file').setInputFiles({
       name: 'weir.csv',
       mimeType: 'text/csv',
       buffer: Buffer.from(WEIR_EXPORT),
     })
+    await expect(dialog.getByText('Ventilation and reading aloud', { exact: true })).toBeVisible()
+    await dialog.getByRole('button', { name: 'Bring the records in' }).click()
     await expect(page.getByLabel('In Table 1')).toContainText(/Brought in\s*4/)
     await saved(page)
   })
@@ -305,11 +316,33 @@ test('a database outside: described in a form, its history taken over, a run log
     await stage(page, 'Selection')
     const head = page.locator('.pass-head')
     await expect(head).toContainText('of 6')
+    await expect(head).toContainText('found in Weir Street Papers')
+    for (let n = 0; n < 3; n++) await page.keyboard.press('ArrowLeft')
     await page.getByRole('tab', { name: /^Flow/ }).click()
-    expect(await flowNumbers(page, 0)).toEqual({})
+    expect(await flowNumbers(page, 0)).toEqual({
+      'records identified': 7,
+      'described a work already found': 1,
+      'titles and abstracts read': 6,
+      'set aside': 3,
+      'left open': 1,
+      'full texts to be sought': 2,
+      'not looked for yet': 2,
+    })
   })
   await test.step('the section tells each database by what was done there', async () => {
     await stage(page, 'Methods')
+    await expect(page.getByRole('textbox', { name: 'Where and how we looked' })).toContainText(
+      'We searched two databases (Table 1): Lantern Index and Weir Street Papers. All were searched between 12 and 13 March 2026.',
+    )
+    const terms = page.getByRole('textbox', { name: 'With which terms' })
+    await expect(terms).toContainText('(on ')
+    await expect(terms).toContainText(
+      'In Lantern Index the search was limited to work published from 2016 to 2026 and work in English or German.',
+    )
+    await expect(terms).not.toContainText('otters')
+    await expect(page.getByRole('textbox', { name: 'How we screened' })).toContainText(
+      'Of 65 records that the searches found, 7 were brought in; 1 described a work already found, and 6 works remained',
+    )
   })
 })
 

@@ -108,6 +108,8 @@ export const searchings = fc.record({
     fc.record({
       lines: fc.array(lineSent, { minLength: 1, maxLength: 2 }),
       joined: fc.boolean(),
+      /** A last line limits what is above it, and a word that was limited by itself is joined. */
+      limited: fc.constantFrom('no', 'no', 'years', 'both', 'word'),
       ran: fc.constantFrom('all', 'all', 'all', 'none'),
       how: fc.constantFrom('by hand', 'by hand', 'pasted history', 'stand-in'),
       corrected: fc.nat(5).map((n) => n === 5),
@@ -138,6 +140,17 @@ export type Searching = typeof searchings extends fc.Arbitrary<infer T> ? T : ne
 
 export const NAMES = ['Fen', 'Gale'] as const
 
+const YEARS = { kind: 'years', from: 2017 }
+const LIMITED: Readonly<Record<Searching['databases'][number]['limited'], unknown[]>> = {
+  no: [],
+  years: [YEARS],
+  both: [
+    { kind: 'years', from: 2016, to: 2026 },
+    { kind: 'language', values: ['en', 'de'] },
+  ],
+  word: [{ kind: 'peer reviewed' }],
+}
+
 /** Lines as a strategy has them, and their runs. */
 function database(
   d: Searching['databases'][number],
@@ -156,6 +169,14 @@ function database(
       text: '#1 AND #2',
       sent: lines.map((l) => `(${l.sent})`).join(' AND '),
     })
+  const limitsOf = (id: string): unknown[] =>
+    id.endsWith('limited')
+      ? LIMITED[d.limited]
+      : d.limited === 'word' && id.endsWith('-1')
+        ? LIMITED.word
+        : []
+  if (d.limited === 'years' || d.limited === 'both')
+    lines.push({ id: `${sourceId}-limited`, text: `#${lines.length}`, sent: lines.at(-1)!.sent })
   const set: Command = {
     kind: 'strategy.set',
     payload: {
@@ -164,17 +185,22 @@ function database(
       lines: lines.map(({ id, text }, i) => ({
         id,
         text,
-        limits: [],
+        limits: limitsOf(id) as never,
         note: '',
         drafted: false,
         ...(n === 0 && taken[i] ? over(taken[i]) : {}),
       })),
     },
   }
-  const bare = lines.map(({ id, text }, i) => ({ number: i + 1, id, text, limits: [] }))
+  const bare = lines.map(({ id, text }, i) => ({ number: i + 1, id, text, limits: limitsOf(id) }))
   const ran = lines.map((l, i) => {
-    const joins = l.id.endsWith('join')
-    const reached = joins ? bare : [bare[i]!]
+    const last = bare[i - 1]
+    const reached =
+      l.id.endsWith('join') || (l.id.endsWith('limited') && last?.id.endsWith('join'))
+        ? bare.slice(0, i + 1)
+        : l.id.endsWith('limited')
+          ? bare.slice(i - 1, i + 1)
+          : [bare[i]!]
     return {
       kind: 'run.log',
       payload: {
@@ -187,7 +213,7 @@ function database(
         number: i + 1,
         text: l.text,
         sent: l.sent,
-        limits: [],
+        limits: limitsOf(l.id),
         hits: 40 + i,
         at: '2026-05-02T09:00:00Z',
         by: 'p-1',

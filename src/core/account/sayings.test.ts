@@ -15,6 +15,7 @@ import {
 import { searchingJournal, searchings, type Searching } from './random-ways.fixture'
 import { READS } from './reads/en'
 import { groupsOf, isTold, SAYING_NAMES, SAYINGS, sayingsTold, type SayingName } from './sayings'
+import { limitsBeyond } from './sayings/limits-beyond'
 import { WORDS } from './words/en'
 import type { Words } from './words/en/words'
 import { speaker } from './draft/say'
@@ -40,7 +41,7 @@ const OTHERS =
 
 /** Sentences of the parts on searching that are no sayings yet: none of these has a word that the sayings there have. */
 const OF_SEARCHES =
-  /^(?!.*(?:truncation|references of|that cite|looked through|asked on|answer|by hand|search histor|logged wrongly|took over no|taken out of the plan|to be run again|no two databases|deposited|set no limits|nobody else|none of the questions|for further works)).*$/
+  /^(?!.*(?:truncation|references of|that cite|looked through|asked on|answer|by hand|search histor|logged wrongly|took over no|taken out of the plan|to be run again|no two databases|deposited|set no limits|limited to|nobody else|none of the questions|for further works)).*$/
 
 interface Case {
   drawn: Reading | Searching
@@ -156,6 +157,11 @@ const BREAKS: Readonly<
         { kind: 'source.set', payload: { ...source, reminder: { every: 'month', from: '2027-03-03' } } },
       ]
     )
+  },
+  'limits-beyond': (_e, c) => {
+    // One of them is planned after all.
+    const [limit] = [...limitsBeyond(c.review).values()][0] ?? []
+    return limit && [{ kind: 'limit.set', payload: { id: 'after-all', limit: limit as never, reason: '' } }]
   },
   'counts-by-hand': (_e, c) => {
     const run = c.review.runs.findLast((r) => r.how !== 'stand-in' && r.lineId === last(c, r.sourceId))

@@ -1,7 +1,7 @@
 import { dateWords, inWords, listed } from '../base'
 import { leadsOut } from '../review'
 import { limitWords, type LimitKind, type LimitValue } from '../query'
-import { standingRuns, type Review } from '../review'
+import { standingRuns, type Review, type Run } from '../review'
 
 export { dateWords }
 
@@ -25,6 +25,27 @@ export function periodWords(limit: LimitValue): string {
   return limit.to === undefined ? `from ${limit.from} on` : `from ${limit.from} to ${limit.to}`
 }
 
+/** A limit as what it lets through: "work published from 2017 to 2026", "work in English or German". */
+export function workWords(limit: LimitValue): string {
+  switch (limit.kind) {
+    case 'years':
+      if (limit.from === undefined) return `work published up to ${limit.to}`
+      return limit.from === limit.to
+        ? `work published in ${limit.from}`
+        : `work published ${periodWords(limit)}`
+    case 'language':
+      return `work in ${limitWords(limit)}`
+    case 'peer reviewed':
+      return 'peer-reviewed work'
+    case 'open access':
+      return 'work in open access'
+    case 'document type':
+      return `work of the type ${limitWords(limit)}`
+    default:
+      return `work by ${limitNoun(limit.kind)} (${limitWords(limit)})`
+  }
+}
+
 /** A pause in days after which a search counts as run again. */
 const PAUSE = 14
 
@@ -45,11 +66,23 @@ export function spellsOf(days: readonly string[]): Spell[] {
   return spells
 }
 
-/** The days on which something was run in a source, corrected runs left out. */
-export const daysOf = (review: Pick<Review, 'runs'>, sourceId: string): string[] =>
-  standingRuns(review.runs)
-    .filter((r) => r.sourceId === sourceId)
-    .map((r) => r.at.slice(0, 10))
+const dayOf = (run: Run): string => run.at.slice(0, 10)
+const runsIn = (review: Pick<Review, 'runs'>, sourceId: string): Run[] =>
+  standingRuns(review.runs).filter((r) => r.sourceId === sourceId)
+
+/** The days on which anything was run in a source, corrected runs left out. */
+export const runDaysOf = (review: Pick<Review, 'runs'>, sourceId: string): string[] =>
+  runsIn(review, sourceId).map(dayOf)
+
+/**
+ * The days on which a source was searched: those of its queries. What was done there without one has a day of its own, and is
+ * no second search; where nothing else was done, it is the search.
+ */
+export function daysOf(review: Pick<Review, 'runs'>, sourceId: string): string[] {
+  const runs = runsIn(review, sourceId)
+  const queries = runs.filter((r) => r.text.trim())
+  return (queries.length ? queries : runs).map(dayOf)
+}
 
 /** "on 15 April 2026", "between 15 and 21 April 2026". */
 export function spellWords({ first, last }: Spell): string {

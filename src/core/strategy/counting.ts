@@ -1,4 +1,4 @@
-import { finalLine } from './lines/keys'
+import { finalLine, reachedBy, type LineLike } from './lines/keys'
 
 /**
  * The line that says what the strategy of a source found: the one that somebody chose, else the last line with a text.
@@ -14,6 +14,19 @@ export function countingLine<L extends { id: string; described?: string | undefi
   const lines = review.strategies[sourceId] ?? []
   const chosen = review.counts?.[sourceId]?.lineId
   return lines.find((l) => l.id === chosen) ?? finalLine(lines)
+}
+
+/**
+ * The line that somebody chose to count, and those that it is built of, by id: all others of the strategy were tried.
+ * Undefined where nobody chose.
+ */
+export function linesThatCount<L extends LineLike>(
+  review: Parameters<typeof countingLine<L>>[0],
+  sourceId: string,
+): ReadonlySet<string> | undefined {
+  const lines = review.strategies[sourceId] ?? []
+  const chosen = lines.find((l) => l.id === review.counts?.[sourceId]?.lineId)
+  return chosen && new Set(reachedBy(lines, chosen.id).map((l) => l.id))
 }
 
 interface RunLike {

@@ -91,4 +91,4 @@ export {
 export * from './history'
 export * from './advisor'
 export { occasionsOf, type Occasion, type RunLike } from './run/occasions'
-export { countingLine, runsThatCount } from './counting'
+export { countingLine, linesThatCount, runsThatCount } from './counting'

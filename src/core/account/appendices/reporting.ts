@@ -1,6 +1,7 @@
 import { nameOfPerson, type TakenOver } from '../../review'
 import { asTold } from '../as-run'
 import { selectClaims } from '../claims'
+import { limitsBeyond } from '../sayings/limits-beyond'
 import { ofKind } from '../draft/group/alike'
 import { text } from '../document'
 import { cell, type Block, type Cell } from '../documents/tree'
@@ -52,6 +53,7 @@ export function reportingItems(c: AppendixContext): ReportingItem[] {
     ...new Set(tookOver.flatMap((t) => (t.what === what ? [t.name] : []))),
   ]
   const limited = review.limits.length > 0
+  const beyond = limitsBeyond(review).size > 0
   const reasons = review.limits.every((l) => l.reason.trim())
   const again =
     figures.flow.rounds.length > 1 || searched.some((s) => spellsOf(daysOf(review, s.id)).length > 1)
@@ -144,12 +146,17 @@ export function reportingItems(c: AppendixContext): ReportingItem[] {
         ? reasons
           ? 'each with its reason'
           : 'some without a reason'
-        : searched.length
-          ? 'none was set'
-          : undefined,
+        : beyond
+          ? 'none planned; what was set all the same is told'
+          : searched.length
+            ? 'none was set'
+            : undefined,
       'second part',
       'question',
-      { tells: limited ? ['limits', 'limit in some', 'no limit'] : ['searches-without'] },
+      {
+        tells:
+          limited || beyond ? ['limits', 'limit in some', 'no limit', 'limits-beyond'] : ['searches-without'],
+      },
     ),
     item(
       told,

@@ -1,12 +1,12 @@
 import { thousands } from '../../base'
 import { limitToTick, parse, print, type LimitValue } from '../../query'
 import { nameOfPerson, standingRuns, type Run, type Source } from '../../review'
-import { countingLine, limitsToSend, reachedBy } from '../../strategy'
+import { limitsToSend, linesThatCount } from '../../strategy'
 import { cell, type Block } from '../documents/tree'
 import { text } from '../document'
 import { takenOut } from '../taken-out'
 import { waysTable } from './ways'
-import { dateWords, daysOf, spellsOf, spellWords, type Spell } from '../words'
+import { dateWords, runDaysOf, spellsOf, spellWords, type Spell } from '../words'
 import type { AppendixContext } from './context'
 
 export const STRATEGY_HEAD = ['Line', 'As sent', 'In plain notation', 'Limits', 'Hits', 'Run']
@@ -41,16 +41,9 @@ export function strategiesBySource(c: AppendixContext): { name: string; blocks: 
     since: on ? `, taken out of the plan on ${dateWords(on)}` : ', taken out of the plan',
   }))
   return [...review.sources.filter((s) => s.kind === 'database'), ...gone].flatMap((s) => {
-    const blocks = spellsOf(daysOf(review, s.id)).flatMap((spell) => tableOf(c, s, spell))
+    const blocks = spellsOf(runDaysOf(review, s.id)).flatMap((spell) => tableOf(c, s, spell))
     return blocks.length ? [{ name: s.name, blocks }] : []
   })
-}
-
-/** Where somebody said which line counts: that line and those that it is built of, by id; else undefined. */
-function linesThatCount({ review }: AppendixContext, sourceId: string): ReadonlySet<string> | undefined {
-  const line = review.counts?.[sourceId] && countingLine(review, sourceId)
-  const lines = review.strategies[sourceId] ?? []
-  return line && new Set(reachedBy(lines, line.id).map((l) => l.id))
 }
 
 function tableOf(
@@ -74,7 +67,7 @@ function tableOf(
   // Where a database keeps no lines, a line is sent whole, with every limit that holds for it.
   const limits = limitsToSend(lines, !profile || profile.lines !== undefined)
   const noteOf = new Map((review.strategies[s.id] ?? []).map((l) => [l.id, l.note.trim()]))
-  const counting = linesThatCount(c, s.id)
+  const counting = linesThatCount(review, s.id)
   const notes = runs.map((r) =>
     [
       noteOf.get(r.lineId),

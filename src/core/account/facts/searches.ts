@@ -1,13 +1,14 @@
 import { listed, plural, pluralInWords, thousands } from '../../base'
 import { standingRuns, type Line, type Run } from '../../review'
-import { finalLine, limitsThatCount } from '../../strategy'
+import { finalLine } from '../../strategy'
 import { correctedRuns } from '../sayings/counts-corrected'
 import { cutWords } from '../cut-words'
 import { joinOf } from '../joins'
 import { currentRuns, joiningLine } from '../runs'
 import { fieldsInWords } from '../searched-with'
 import { finalRun, runWith, searchedIn } from '../standing'
-import { dateWords, daysOf, periodWords, searchedWords, someNamed, spellsOf, spellWords } from '../words'
+import { dateWords, daysOf, searchedWords, someNamed, spellsOf, spellWords, workWords } from '../words'
+import { limitsBeyond } from '../sayings/limits-beyond'
 import { MISSING, nameOf, type Fact, type FactContext, type Reader } from './fact'
 
 function hitsOf(
@@ -83,11 +84,11 @@ export const SEARCHES: Record<string, Reader> = {
       from: `what was sent to ${nameOf(c, id)}`,
     }
   },
-  'limits.force': (c, id) => {
-    const force = limitsThatCount(c.review.strategies[id] ?? [])
+  'limits.beyond': (c, id) => {
+    const beyond = limitsBeyond(c.review).get(id) ?? []
     return {
-      text: listed(force.map((l) => periodWords(l))) || MISSING,
-      missing: !force.length,
+      text: listed(beyond.map(workWords)) || MISSING,
+      missing: !beyond.length,
       stage: 'searches',
       anchor: `source:${id}`,
       from: `the limits that hold for the last line of ${nameOf(c, id)}`,
@@ -195,6 +196,17 @@ export const SEARCHES: Record<string, Reader> = {
       sourceId,
       c.review.strategies[sourceId]?.find((l) => l.id === lineId),
     )
+  },
+  'line.day': (c, of) => {
+    const [sourceId = '', lineId = ''] = of.split('/')
+    const run = currentRuns(c.review, sourceId).get(lineId)
+    return {
+      text: run ? `on ${dateWords(run.at)}` : MISSING,
+      missing: !run,
+      stage: 'searches',
+      anchor: `line:${lineId}`,
+      from: `a line of ${nameOf(c, sourceId)}`,
+    }
   },
   'hits.final': (c, id) => {
     const lines = c.review.strategies[id] ?? []

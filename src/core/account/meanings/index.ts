@@ -1,5 +1,6 @@
 import type { Asked, Duplicates, ReadByMany, Reads, Shown, TextsRead, TitlesRead } from '../reads/en'
 import { Deeds, type Deed } from './deeds'
+import { limitsBeyond } from './limits'
 import { countsByHand, countsCorrected, searchesWithout, truncation } from './searches'
 import { followed, looked, notGone, peopleAsked, searchAgain, sourceGone } from './ways'
 
@@ -177,6 +178,7 @@ const MEANINGS: { readonly [N in keyof Reads]: (read: Reads[N], deeds: Deeds) =>
     return last?.address === read.address && last.day === read.day
   },
   truncation,
+  'limits-beyond': limitsBeyond,
   'searches-without': searchesWithout,
   'counts-by-hand': countsByHand,
   'counts-corrected': countsCorrected,

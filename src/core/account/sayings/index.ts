@@ -5,6 +5,7 @@ import { countsByHand } from './counts-by-hand'
 import { countsCorrected } from './counts-corrected'
 import { deposited } from './deposited'
 import { duplicates } from './duplicates'
+import { limitsBeyondPlan } from './limits-beyond'
 import { searchAgain } from './search-again'
 import { searchesWithout } from './searches-without'
 import { sourceGone } from './source-gone'
@@ -41,6 +42,7 @@ export const SAYINGS = {
   'search-again': searchAgain,
   deposited,
   truncation,
+  'limits-beyond': limitsBeyondPlan,
   'searches-without': searchesWithout,
   'counts-by-hand': countsByHand,
   'counts-corrected': countsCorrected,

@@ -13,6 +13,8 @@ interface Props {
   concept: Concept | undefined
   /** The letters of all concepts that feed a line which is no single concept's. */
   letters: readonly string[]
+  /** What it is for, where somebody said which line counts. */
+  use: 'counts' | 'tried' | undefined
   run: Run | undefined
   /** An older run, of what the line asked before. */
   before: Run | undefined
@@ -40,6 +42,7 @@ export const LineRow = memo(function LineRow({
   number,
   concept,
   letters,
+  use,
   run,
   before,
   planned,
@@ -92,6 +95,9 @@ export const LineRow = memo(function LineRow({
           </>
         ) : (
           <QueryText text={line.text} />
+        )}
+        {use && (
+          <span className="line-use"> {use === 'counts' ? 'this is what was found' : 'tried, not used'}</span>
         )}
         {line.note && <span className="sub serif"> — {line.note}</span>}
       </span>

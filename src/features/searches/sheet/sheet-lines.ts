@@ -3,11 +3,13 @@ import { thousands } from '@/core/base'
 import { limitState } from '@/core/profile'
 import type { LimitKind } from '@/core/query'
 import { runBefore, type Review, type Run } from '@/core/review'
-import { conceptsBehind, countingLine, limitsInForce } from '@/core/strategy'
+import { conceptsBehind, countingLine, limitsInForce, linesThatCount } from '@/core/strategy'
 import type { SourceInfo } from '@/standins/source-info'
 
 /** What the rows of a sheet show beside the lines themselves. */
 export interface SheetView {
+  /** Where somebody said which line counts: what each line is for. */
+  use: ('counts' | 'tried' | undefined)[]
   /** The letters of the concepts behind each line. */
   letters: string[][]
   /** The kinds of limits that hold for each line. */
@@ -24,11 +26,22 @@ export function sheetView(review: Review, info: SourceInfo): SheetView {
   const { concepts } = review
   const runs = currentRuns(review, info.source.id)
   const changes = new Map<string, number>()
+  const counting = countingLine(review, info.source.id)
+  const used = linesThatCount(review, info.source.id)
   for (const [lineId, run] of runs) {
     const before = runBefore(review.runs, run)
     if (before) changes.set(lineId, run.hits - before.hits)
   }
   return {
+    use: lines.map(({ id, described }) =>
+      !used || described !== undefined
+        ? undefined
+        : id === counting?.id
+          ? 'counts'
+          : used.has(id)
+            ? undefined
+            : 'tried',
+    ),
     letters: conceptsBehind(
       lines,
       concepts.map((c) => c.id),

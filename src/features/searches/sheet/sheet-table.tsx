@@ -57,6 +57,7 @@ function Rows({ sheet }: { sheet: Sheet }) {
         number={i + 1}
         concept={review.concepts.find((c) => c.id === line.conceptId)}
         letters={view.letters[i]!}
+        use={view.use[i]}
         run={view.runs.get(line.id)}
         before={latest.get(line.id)}
         planned={view.planned}

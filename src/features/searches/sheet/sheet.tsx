@@ -8,6 +8,7 @@ import { useSplit } from '@/ui/split'
 import { KeyHint } from '../../shared/key-hint'
 import { useJudgement } from '../panes/use-judgement'
 import { useSheetActions, type SheetActions } from './actions/use-sheet-actions'
+import { CountsOffer } from './counts-offer'
 import { JoinBar, LineBar } from './line-bar'
 import { SheetDialogs } from './sheet-dialogs'
 import { PANES, READING, SheetPane, type Pane } from './sheet-pane'
@@ -32,6 +33,7 @@ export function Sheet({ review, info, infos, open }: SheetProps) {
   return (
     <>
       <SheetTitle sheet={sheet} actions={actions} />
+      <CountsOffer review={review} sourceId={info.source.id} />
       {sheet.lines.length ? (
         <Body sheet={sheet} actions={actions} infos={infos} pane={pane} show={setPane} />
       ) : (

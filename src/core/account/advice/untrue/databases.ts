@@ -1,7 +1,10 @@
-import { inWords, plural } from '../../../base'
+import { inWords, listed, plural } from '../../../base'
 import { standingRuns } from '../../../review'
 import { searchedIn, limitApplied } from '../../standing'
-import { dateWords, daysOf, limitNoun, spellsOf } from '../../words'
+import { asRun } from '../../as-run'
+import { READS } from '../../reads/en'
+import { limitsBeyond } from '../../sayings/limits-beyond'
+import { dateWords, daysOf, limitNoun, spellsOf, workWords } from '../../words'
 import { countsOf, denies, isPlan, ofAll, type Matter } from './said'
 
 const MONTHS = 'January February March April May June July August September October November December'.split(
@@ -53,9 +56,24 @@ const KINDS = [
   ['peer reviewed', /\bpeer[- ]review/i],
 ] as const
 
+/** Of a sentence on what one search was limited to beyond the plan: what the record has, where that is another. */
+function beyondThePlan(
+  s: string,
+  { review }: Parameters<Matter>[1],
+): { record: string | undefined } | undefined {
+  const read = READS['limits-beyond'](s)
+  const source = read && searchedIn(review).find((d) => d.name === read.source)
+  if (!source) return undefined
+  const held = listed((limitsBeyond(asRun(review)).get(source.id) ?? []).map(workWords))
+  if (held && s.includes(`limited to ${held}`)) return { record: undefined }
+  return { record: held ? `it was limited to ${held}` : 'it had no limit beyond those of the plan' }
+}
+
 /** Which limits held, and in how many of the databases. */
 export const limits: Matter = (s, c) => {
   if (isPlan(s) || !/\blimit|\brestrict|\bfiltered|\bany (?:year|language)/i.test(s)) return undefined
+  const beyond = beyondThePlan(s, c)
+  if (beyond) return beyond.record
   const { review } = c
   const searched = searchedIn(review)
   const held = (limit: (typeof review.limits)[number]): number =>

@@ -26,6 +26,10 @@ export function words(
     ...terms(claims, context),
     ...known(claims, byTime),
     ...limits(claims),
+    ...toldAs(
+      sayings.filter((s) => s.saying === 'limits-beyond'),
+      ['limits'],
+    ),
     ...reviewed(claims),
     ...toldAs(
       sayings.filter((s) => s.saying === 'searches-without'),
@@ -97,7 +101,7 @@ function ways(claims: readonly Claim[], context: FactContext): Grouped[] {
       asked,
       nearnessLost: false,
       fields: fieldsInWords(runWith(context, c.sourceId), context.source(c.sourceId)?.profile),
-      join: joins.find((j) => j.sourceId === c.sourceId)?.join,
+      join: toldAlike(joins.find((j) => j.sourceId === c.sourceId)?.join),
     }
   }
   return [
@@ -137,6 +141,9 @@ function ways(claims: readonly Claim[], context: FactContext): Grouped[] {
     })),
   ]
 }
+
+/** Joins that are told in the same words are the same. */
+const toldAlike = (join: Way['join']): Way['join'] => (join?.kind === 'other' ? { ...join, text: '' } : join)
 
 function terms(claims: readonly Claim[], { review, yields }: FactContext): Grouped[] {
   const gaps = ofKind(claims, 'NoHeadingFor')

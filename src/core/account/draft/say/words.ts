@@ -73,14 +73,15 @@ export const WORDS = {
   'without query': ({ sourceId, lineId, deed }: GroupedOf<'without query'>, say: Say) => {
     const done = verbatim(deed.trim().replace(/\.$/, ''))
     const gave = `{hits.line:${sourceId}/${lineId}}`
+    const when = `{line.day:${sourceId}/${lineId}}`
     return say(
       [
-        `Without a query we ${done}; this gave ${gave}.`,
-        `In ${database(sourceId)} we ${done}, without a query; this gave ${gave}.`,
+        `Without a query we ${done} (${when}); this gave ${gave}.`,
+        `In ${database(sourceId)} we ${done}, without a query (${when}); this gave ${gave}.`,
       ],
       [
-        `Without a query, this was done: ${done}; it gave ${gave}.`,
-        `In ${database(sourceId)} this was done without a query: ${done}; it gave ${gave}.`,
+        `Without a query, this was done (${when}): ${done}; it gave ${gave}.`,
+        `In ${database(sourceId)} this was done without a query (${when}): ${done}; it gave ${gave}.`,
       ],
     )
   },

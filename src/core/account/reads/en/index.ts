@@ -1,6 +1,7 @@
 import type { SayingName } from '../../sayings'
 import { countsByHand, countsCorrected, type ByHand } from './counts'
 import { deposited, type Deposited } from './deposited'
+import { limitsBeyond, type LimitsBeyond } from './limits-beyond'
 import { numberIn, partsOf } from './number'
 import { searchAgain, type SearchAgain } from './search-again'
 import { searchesWithout, type Without } from './searches-without'
@@ -70,6 +71,7 @@ export interface Reads {
   'search-again': SearchAgain
   deposited: Deposited
   truncation: Truncation
+  'limits-beyond': LimitsBeyond
   'searches-without': Without
   'counts-by-hand': ByHand
   'counts-corrected': { runs: number }
@@ -237,6 +239,7 @@ export const READS: { readonly [N in SayingName]: (sentence: string) => Reads[N]
   'search-again': searchAgain,
   deposited,
   truncation,
+  'limits-beyond': limitsBeyond,
   'searches-without': searchesWithout,
   'counts-by-hand': countsByHand,
   'counts-corrected': countsCorrected,
@@ -244,4 +247,15 @@ export const READS: { readonly [N in SayingName]: (sentence: string) => Reads[N]
 
 export type { Time } from './days'
 export type { ReadByMany } from './who-read'
-export type { ByHand, Followed, Looked, NotGone, PeopleAsked, SearchAgain, SourceGone, Truncation, Without }
+export type {
+  ByHand,
+  Followed,
+  LimitsBeyond,
+  Looked,
+  NotGone,
+  PeopleAsked,
+  SearchAgain,
+  SourceGone,
+  Truncation,
+  Without,
+}

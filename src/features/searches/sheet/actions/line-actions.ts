@@ -1,4 +1,5 @@
-import { dependsOn, moveLine } from '@/core/strategy'
+import { chooseCounts } from '@/core/doing'
+import { countingLine, dependsOn, moveLine } from '@/core/strategy'
 import type { Action } from '@/store/actions'
 import type { Sheet } from '../use-sheet'
 import { put, some, type Means } from './means'
@@ -23,7 +24,8 @@ function removal({ info, lines, chosen, marked, set }: Sheet, { store, modal }: 
 
 /** Choosing, writing, moving and removing lines. */
 export function lineActions(sheet: Sheet, means: Means) {
-  const { info, lines, chosen, at, set } = sheet
+  const { review, info, lines, chosen, at, set } = sheet
+  const counting = countingLine(review, info.source.id)?.id
   const { store, message } = means
   const below = at < 0 ? lines.length : at + 1
   const move = (step: -1 | 1) => (): void => {
@@ -73,6 +75,13 @@ export function lineActions(sheet: Sheet, means: Means) {
       key: 'Shift+ArrowDown',
       when: () => some(sheet) && at < lines.length - 1,
       run: move(1),
+    },
+    counts: {
+      id: 'line-counts',
+      label: 'This line is what the search found',
+      key: 'S',
+      when: () => some(sheet) && chosen?.described === undefined && chosen?.id !== counting,
+      run: () => store.deed(store.doIt(chooseCounts, { sourceId: info.source.id, lineId: chosen!.id })),
     },
     above: {
       id: 'line-up',

@@ -1,0 +1,98 @@
+import type { LimitsBeyond } from '../reads/en'
+import type { Deeds } from './deeds'
+
+interface Limit {
+  kind: string
+  from?: number
+  to?: number
+  values?: string[]
+}
+interface Asked {
+  number: number
+  text: string
+  limits: Limit[]
+}
+const NAMES: Readonly<Record<string, string>> = { en: 'English', de: 'German', es: 'Spanish' }
+
+/** A limit as it is read back from a sentence. */
+function read({ kind, from, to, values = [] }: Limit): string {
+  if (kind === 'years')
+    return from === undefined
+      ? `years up to ${to}`
+      : to === undefined
+        ? `years ${from}`
+        : `years ${from} ${to}`
+  return kind === 'language'
+    ? `language ${values
+        .map((v) => NAMES[v] ?? v)
+        .sort()
+        .join(', ')}`
+    : kind
+}
+
+/** Parts of a text between such words, outside of brackets. */
+function parted(text: string, word: string): string[] {
+  const parts = ['']
+  let depth = 0
+  for (let at = 0; at < text.length; at++) {
+    if (!depth && text.startsWith(word, at)) {
+      parts.push('')
+      at += word.length - 1
+      continue
+    }
+    depth += text[at] === '(' ? 1 : text[at] === ')' ? -1 : 0
+    parts.push(`${parts.pop()}${text[at]}`)
+  }
+  return parts
+}
+
+/** What everything that a line finds has: what holds of one of them where all are asked, and of all where any is. */
+function inForce(line: Asked, all: ReadonlyMap<number, Asked>): string[] {
+  const had = (text: string): string[] => {
+    const bare = text.trim()
+    const [, word, list] = /^(any|all)?\((.*)\)$/.exec(bare) ?? []
+    if (list !== undefined) {
+      const parts = word === undefined ? [had(list)] : parted(list, ', ').map(had)
+      return word === 'any' ? parts.reduce((x, y) => x.filter((l) => y.includes(l))) : parts.flat()
+    }
+    const [kept, ...out] = parted(bare, ' NOT ')
+    if (out.length) return had(kept!)
+    const either = parted(bare, ' OR ')
+    if (either.length > 1) return either.map(had).reduce((x, y) => x.filter((l) => y.includes(l)))
+    const both = parted(bare, ' AND ')
+    if (both.length > 1) return both.flatMap(had)
+    const below = /^#(\d+)$/.exec(bare)?.[1]
+    const other = below === undefined ? undefined : all.get(Number(below))
+    return other ? inForce(other, all) : []
+  }
+  return [...line.limits.map(read), ...had(line.text)]
+}
+
+/** All that the search of that source found has just these limits, and the plan has none of them. */
+export function limitsBeyond({ source, limits, others }: LimitsBeyond, deeds: Deeds): boolean {
+  const id = deeds.of('source.set').findLast((s) => s.name === source)?.id
+  const lines = deeds.of('strategy.set').findLast((p) => p.sourceId === id)?.lines as
+    | { id: string }[]
+    | undefined
+  const runs = deeds.of('run.log')
+  const wrong = new Set(runs.map((r) => r.supersedes))
+  const standing = runs.filter((r) => r.sourceId === id && !wrong.has(r.id))
+  // The last line as it was run last; where it never was, what records came of.
+  const brought = deeds.of('records.import').flatMap((i) => (typeof i.runId === 'string' ? [i.runId] : []))
+  const run =
+    standing.findLast((r) => r.lineId === lines?.at(-1)?.id) ??
+    standing.findLast((r) => brought.includes(String(r.id)))
+  if (!run) return false
+  const reached = (run.reached as Asked[]).map((l) => [l.number, l] as const)
+  const own = { number: run.number, text: run.text, limits: run.limits } as Asked
+  const set = inForce(own, new Map(reached))
+  const gone = new Set(deeds.of('limit.remove').map((l) => l.id))
+  const plan = new Map(deeds.of('limit.set').map((l) => [l.id, read(l.limit as Limit)]))
+  const planned = [...plan].flatMap(([key, words]) => (gone.has(key) ? [] : [words]))
+  const beyond = [...new Set(set)].filter((words) => !planned.includes(words)).sort()
+  return (
+    beyond.length > 0 &&
+    JSON.stringify([...limits].sort()) === JSON.stringify(beyond) &&
+    others === planned.length > 0
+  )
+}
