@@ -135,6 +135,8 @@ function listing(): void {
   console.log(`laying ${COUNT} works out: ${(performance.now() - start).toFixed(0)} ms`)
   start = performance.now()
   const index = buildIndex(works.map((w) => toDocument(w.record)))
+  // They are read when the first is asked for.
+  void index.words
   const list = new WorkList(columns, () => index)
   console.log(`making their words ready: ${(performance.now() - start).toFixed(0)} ms`)
   const still = { ruled: (n: number) => [n % 2 ? 'in' : 'not yet'], groups: () => [], isNew: () => false }

@@ -47,3 +47,29 @@ it('has what was sent to a source that was taken out of the plan since, and says
   expect(told.filter((w) => w.startsWith(`${first!.name}, taken out of the plan, `))).not.toEqual([])
   expect(words(context).filter((w) => w.includes('taken out of the plan'))).toEqual([])
 })
+
+it('has the number that a line had there, in a column of its own, where that of any line is another', async () => {
+  const context = await demoContext()
+  const [first] = context.review.sources
+  const runs = context.review.runs.map((r) =>
+    r.sourceId === first!.id && r.number === 2 ? { ...r, there: '7' } : r,
+  )
+  const tables = recordOfSearches({ ...context, review: { ...context.review, runs } }).blocks.flatMap((b) =>
+    b.kind === 'table' && b.head.includes('As sent') ? [b] : [],
+  )
+  const [own, others] = [
+    tables.filter((t) => t.head[1] === 'There'),
+    tables.filter((t) => t.head[1] === 'As sent'),
+  ]
+  expect(own.length).toBeGreaterThan(0)
+  expect(others.length).toBeGreaterThan(0)
+  for (const table of own) {
+    expect(table.rows.every((r) => r.length === table.head.length)).toBe(true)
+    expect(table.rows.map((r) => r.slice(0, 2).map(wordsOfCell)).slice(0, 3)).toEqual([
+      ['1', '1'],
+      ['2', '7'],
+      ['3', '3'],
+    ])
+    expect(table.mono).toEqual([2, 3])
+  }
+})

@@ -37,11 +37,11 @@ function sentencesOf(context: FactContext): string[] {
 
 /** Sentences of the same parts that are not told as sayings yet: other checkers judge them. */
 const OTHERS =
-  /came in|came the|removed before|^Before anything|agreed (?:on|in)|to be sought|sought|^They report|^Between them|settled|personal|search|^We went through|brought/
+  /came in|came the|removed before|^Before anything|agreed (?:on|in)|to be sought|sought|^They report|^Between them|settled|personal|search|^We went through/
 
 /** Sentences of the parts on searching that are no sayings yet: none of these has a word that the sayings there have. */
 const OF_SEARCHES =
-  /^(?!.*(?:truncation|references of|that cite|looked through|asked on|answer|by hand|search histor|logged wrongly|took over no|taken out of the plan|to be run again|no two databases|deposited|set no limits|limited to|nobody else|none of the questions|for further works)).*$/
+  /^(?!.*(?:truncation|references of|that cite|looked through|asked on|answer|by hand|search histor|logged wrongly|took over no|taken out of the plan|to be run again|no two databases|deposited|set no limits|limited to|found in .* brought in|were found, of which|nobody else|none of the questions|for further works)).*$/
 
 interface Case {
   drawn: Reading | Searching
@@ -155,6 +155,14 @@ const BREAKS: Readonly<
     return (
       source && [
         { kind: 'source.set', payload: { ...source, reminder: { every: 'month', from: '2027-03-03' } } },
+      ]
+    )
+  },
+  'brought-short': (_e, c) => {
+    const [i] = c.review.imports
+    return (
+      i && [
+        { kind: 'records.import', payload: { ...i, id: 'more', count: 1, digest: 'd'.repeat(64) } as never },
       ]
     )
   },

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { PROFILES } from '../../standins/profiles'
-import { limitHonour, limitState } from '../profile'
+import { limitHonour, limitState, readProfile } from '../profile'
 import { LIMIT_KINDS } from '../query'
 import { tell } from '../figures'
 import { emptyReview, worksOf, type Line, type Review, type Run } from '../review'
@@ -72,6 +72,24 @@ describe('a strategy line by line', () => {
     ])
     expect(rows).toContain('1\ttopic:(noise or hum)\t\t1,204\t18 November 2026\tNote: words of the grid')
     expect(rows).toContain('2\t#1\t2017–2026\tnot run as it stands')
+  })
+  it('has a line that was not sent yet as it would be, so that it can be put in there', () => {
+    const lantern = readProfile({
+      ...{ id: 'lantern', name: 'Lantern Index', kind: 'other', sideBySide: 'all' },
+      operators: { and: ['and'], or: ['or'], not: ['except'], binding: [['not'], ['and'], ['or']] },
+      quotes: { open: '"', close: '"' },
+      fields: [{ of: ['title', 'abstract', 'keywords'], form: 'topic:({expr})' }],
+      any: ['title', 'abstract', 'keywords'],
+      lines: { reference: 'line {n}', kept: 'session' },
+      limits: { years: { form: 'year:{from}-{to}' } },
+    })
+    if (!lantern.ok) throw new Error(lantern.problems.map((x) => x.message).join())
+    const described = {
+      ...context,
+      source: () => ({ release: '', hasVocabulary: false, profile: lantern.value }),
+    }
+    const rows = strategyText(described, review.sources[0]!).split('\n')
+    expect(rows).toContain('2\tline 1 and year:2017-2026\t2017–2026\tnot run as it stands')
   })
   it('leaves out sources without lines where all are asked for', () => {
     expect(allStrategiesText(context)).not.toContain('Empty Index')

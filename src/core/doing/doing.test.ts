@@ -24,6 +24,7 @@ import {
   addSources,
   askToRead,
   bindStudy,
+  chooseCounts,
   chooseOrder,
   chooseRule,
   correctRun,
@@ -154,6 +155,7 @@ const CASES: Record<string, (review: Review) => readonly Command[]> = {
   keepText: (r) => keepText(at(r), { recordId: 'i/1', before: undefined, file: FILE }),
   settle: (r) => settle(at(r), { ids: ['i/1', 'i/2'], pass: 'broad', verdict: 'in', after: 'talk', how: '' }),
   chooseRule: (r) => chooseRule(at(r), { pass: 'broad', rule: 'settle first' }),
+  chooseCounts: (r) => chooseCounts(at(r), { sourceId: 's', lineId: LINES[0]!.id }),
   chooseOrder: (r) => chooseOrder(at(r), { pass: 'broad', order: 'chance' }),
   finishSearchReview: (r) => {
     const answers = REVIEWED.map((element) => ({

@@ -91,4 +91,5 @@ export {
 export * from './history'
 export * from './advisor'
 export { occasionsOf, type Occasion, type RunLike } from './run/occasions'
+export { lineToSend, type ToSend } from './run/to-send'
 export { countingLine, linesThatCount, runsThatCount } from './counting'

@@ -78,15 +78,23 @@ function tableOf(
       .join('; '),
   )
   const noted = notes.some(Boolean)
+  // What was sent refers to lines by the numbers that they had there.
+  const there = runs.some((r) => r.there !== undefined)
   const release = runs.at(-1)!.release
   const searched = about?.releaseWords ? about.releaseWords(release) : release
   return [
     {
       kind: 'table',
       caption: [text(`${s.name}${s.since ?? ''}, ${spellWords(spell)}${searched ? ` (${searched})` : ''}`)],
-      head: [...STRATEGY_HEAD, ...(noted ? ['Note'] : [])],
+      head: [
+        STRATEGY_HEAD[0]!,
+        ...(there ? ['There'] : []),
+        ...STRATEGY_HEAD.slice(1),
+        ...(noted ? ['Note'] : []),
+      ],
       rows: runs.map((run, n) => [
         cell(String(run.number)),
+        ...(there ? [cell(run.there ?? String(run.number))] : []),
         cell(run.sent),
         cell(plain(run.text)),
         cell([...new Set(limits[n]!.map(limitToTick))].join('; ')),
@@ -94,7 +102,7 @@ function tableOf(
         cell(`${dateWords(run.at)}, ${run.by ? nameOfPerson(review, run.by) : ''}`.replace(/, $/, '')),
         ...(noted ? [cell(notes[n]!)] : []),
       ]),
-      mono: [1, 2],
+      mono: there ? [2, 3] : [1, 2],
       wide: true,
     },
   ]

@@ -3,7 +3,7 @@ import type { Profile } from '../../profile'
 import { limitWords, type LimitValue } from '../../query'
 import { nameOfPerson, type Line, type Review, type Run, type Source } from '../../review'
 import type { FactContext } from '../facts'
-import { limitsToSend } from '../../strategy'
+import { limitsToSend, lineToSend } from '../../strategy'
 import { currentRuns } from '../runs'
 import { dateWords } from '../words'
 
@@ -35,6 +35,7 @@ export function strategyText(context: FactContext, source: Source): string {
       i + 1,
       runs.get(line.id),
       limits[i]!.map((l) => asSet(l, profile)),
+      profile && line.described === undefined ? lineToSend(lines, i + 1, profile)?.text : undefined,
     ),
   )
   return [...head, '', ['#', 'Search', 'Limits', 'Hits', 'Run on'].join('\t'), ...rows].join('\n') + '\n'
@@ -76,10 +77,17 @@ function asSet(limit: LimitValue, profile: Profile | undefined): string {
   return by ? `${limitWords(limit)} (set as ${by})` : limitWords(limit)
 }
 
-function rowOf(line: Line, number: number, run: Run | undefined, limits: readonly string[]): string {
+/** `toSend`: the line as it would be sent, where it has not been. */
+function rowOf(
+  line: Line,
+  number: number,
+  run: Run | undefined,
+  limits: readonly string[],
+  toSend: string | undefined,
+): string {
   const cells = [
     String(number),
-    flat(run?.sent ?? line.described ?? line.text),
+    flat(run?.sent ?? line.described ?? (toSend || line.text)),
     [...new Set(limits)].join('; '),
     run ? thousands(run.hits) : 'not run as it stands',
     run ? dateWords(run.at) : '',

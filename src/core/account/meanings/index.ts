@@ -1,6 +1,6 @@
 import type { Asked, Duplicates, ReadByMany, Reads, Shown, TextsRead, TitlesRead } from '../reads/en'
 import { Deeds, type Deed } from './deeds'
-import { limitsBeyond } from './limits'
+import { broughtShort, limitsBeyond } from './counted'
 import { countsByHand, countsCorrected, searchesWithout, truncation } from './searches'
 import { followed, looked, notGone, peopleAsked, searchAgain, sourceGone } from './ways'
 
@@ -158,6 +158,7 @@ function textsReasons(read: { own: number }, deeds: Deeds): boolean {
 }
 
 const MEANINGS: { readonly [N in keyof Reads]: (read: Reads[N], deeds: Deeds) => boolean } = {
+  'brought-short': broughtShort,
   duplicates,
   'titles-read': titlesRead,
   'titles-who': (read, deeds) => whoRead(read, deeds, 'broad'),

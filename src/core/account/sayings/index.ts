@@ -1,6 +1,7 @@
 import { asTold } from '../as-run'
 import type { FactContext } from '../facts'
 import type { Saying } from './saying'
+import { broughtShort } from './brought-short'
 import { countsByHand } from './counts-by-hand'
 import { countsCorrected } from './counts-corrected'
 import { deposited } from './deposited'
@@ -25,6 +26,7 @@ import { waysNotGone } from './ways-not-gone'
 
 /** Everything that is told in this way, by its name, in the order in which a part tells it. */
 export const SAYINGS = {
+  'brought-short': broughtShort,
   duplicates,
   'titles-read': titlesRead,
   'titles-who': titlesWho,

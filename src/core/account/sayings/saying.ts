@@ -21,6 +21,7 @@ export type Family =
   | 'not used'
   | 'sent without truncation'
   | 'not used in searches'
+  | 'brought in short'
   | 'limits beyond the plan'
   | 'counts by hand'
   | 'counts corrected'

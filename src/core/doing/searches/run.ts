@@ -27,11 +27,27 @@ export interface RunMade {
   /** Who ran it; absent: who logs it. */
   by?: string
   platform?: string | undefined
+  /** The number that the line had there, as it stood. */
+  there?: number | undefined
 }
 
 /** A run as it is logged: what it asked, of what, under which round. The only place where one is made. */
 export function runOf({ review, now, newId, person }: DoingAt, made: RunMade): Run {
-  const { source, lines, line, sent, hits, release, how, evidence, at = now, by = person, platform } = made
+  const {
+    source,
+    lines,
+    line,
+    sent,
+    hits,
+    release,
+    how,
+    evidence,
+    at = now,
+    by = person,
+    platform,
+    there,
+  } = made
+  const number = lines.findIndex((l) => l.id === line.id) + 1
   return {
     id: newId(),
     sourceId: source.id,
@@ -41,7 +57,7 @@ export function runOf({ review, now, newId, person }: DoingAt, made: RunMade): R
     reached: reachedBy(lines, line.id),
     evidence,
     ...inRound(review),
-    number: lines.findIndex((l) => l.id === line.id) + 1,
+    number,
     text: line.text,
     sent,
     limits: line.limits,
@@ -51,6 +67,7 @@ export function runOf({ review, now, newId, person }: DoingAt, made: RunMade): R
     release,
     how,
     ...(platform ? { platform } : {}),
+    ...(there === undefined || there === number ? {} : { there: String(there) }),
   }
 }
 

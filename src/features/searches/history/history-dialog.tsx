@@ -92,6 +92,7 @@ export function HistoryDialog({
               lines: whole,
               line: whole.find((l) => l.id === line.id)!,
               sent: search.row.text,
+              there: search.row.number,
               hits: search.hits,
               at: (search.row.when ? dayjs(search.row.when) : day).toISOString(),
               release: info.release ?? source.coverage ?? '',

@@ -1,9 +1,7 @@
 'use client'
 import { useMemo } from 'react'
-import { printFor, withLimits } from '@/core/profile'
-import { parse } from '@/core/query'
 import type { Line } from '@/core/review'
-import { limitsToSend, writtenOut } from '@/core/strategy'
+import { lineToSend } from '@/core/strategy'
 import type { SourceInfo } from '@/standins/source-info'
 import { LogRun } from './log-run'
 import { SaidPane } from '../panes/translation'
@@ -26,15 +24,10 @@ export function ByHand({
   logged: () => void
 }) {
   const profile = info.profile!
-  const said = useMemo(() => {
-    const trees = lines.map((l) => parse(l.text).tree)
-    const tree = trees[number - 1]
-    if (!tree) return { text: '', losses: [], onScreen: [], missing: [] }
-    const { text, losses } = printFor(tree, profile, { line: (n) => writtenOut(n, (k) => trees[k - 1]) })
-    // Where lines are written out, the limits of what they say hold with them.
-    const limits = limitsToSend(lines, profile.lines !== undefined)[number - 1]!
-    return { losses, ...withLimits(text, limits, profile) }
-  }, [lines, number, profile])
+  const said = useMemo(
+    () => lineToSend(lines, number, profile) ?? { text: '', losses: [], onScreen: [], missing: [] },
+    [lines, number, profile],
+  )
   return (
     <>
       <SaidPane line={line} number={number} said={said} short={info.short} />

@@ -19,6 +19,9 @@ import { Evidence } from './evidence'
 /** Endings of files with records, for choosing; what they are is told by what stands in them. */
 const RECORD_FILES = '.ris,.txt,.bib,.json,.csv,.tsv'
 
+/** When and by whom the last line of a source was run, by its id: the next one was mostly run so too. */
+const saidLast = new Map<string, { at: Dayjs | null; by: string }>()
+
 /** What came back of a line that was run by a person: hits, when, through what, covering what, by whom; and the export file. */
 export function LogRun({
   line,
@@ -44,10 +47,10 @@ export function LogRun({
   const reader = useSession((s) => s.reader)
   const run = useSession((s) => s.folded.review.runs.findLast((r) => r.lineId === line.id))
   const [hits, setHits] = useState<number | null>(null)
-  const [at, setAt] = useState<Dayjs | null>(null)
+  const [at, setAt] = useState<Dayjs | null>(saidLast.get(source.id)?.at ?? null)
   const [platform, setPlatform] = useState(source.platform ?? '')
   const [coverage, setCoverage] = useState(source.coverage ?? '')
-  const [by, setBy] = useState(reader)
+  const [by, setBy] = useState(saidLast.get(source.id)?.by || reader)
   const review = useSession((s) => s.folded.review)
   const own = useMemo(
     () => standingImports(review).filter((i) => i.sourceId === source.id),
@@ -78,6 +81,7 @@ export function LogRun({
       platform,
       coverage,
     })
+    saidLast.set(source.id, { at, by })
     setHits(null)
     logged()
   }

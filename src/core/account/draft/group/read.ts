@@ -27,6 +27,10 @@ export function screening(claims: readonly Claim[], sayings: readonly ToldSaying
       merged: ofKind(claims, 'Merged').length > 0,
       once: ofKind(claims, 'FoundOnce').length > 0,
     })),
+    ...toldAs(
+      sayings.filter((s) => s.saying === 'brought-short'),
+      ['brought in'],
+    ),
     ...told(
       sayings.filter((s) => s.saying === 'duplicates'),
       'screened',
@@ -40,7 +44,7 @@ export function screening(claims: readonly Claim[], sayings: readonly ToldSaying
       reasons,
     })),
     ...told(
-      sayings.filter((s) => s.saying !== 'duplicates'),
+      sayings.filter((s) => s.saying !== 'duplicates' && s.saying !== 'brought-short'),
       'screened',
     ),
     ...ofKind(claims, 'Agreed').map(({ on, pairs, kappa, interval }): Grouped => ({

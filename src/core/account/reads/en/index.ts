@@ -1,4 +1,5 @@
 import type { SayingName } from '../../sayings'
+import { broughtShort, type BroughtShort } from './brought-short'
 import { countsByHand, countsCorrected, type ByHand } from './counts'
 import { deposited, type Deposited } from './deposited'
 import { limitsBeyond, type LimitsBeyond } from './limits-beyond'
@@ -54,6 +55,7 @@ export interface Shown {
 
 /** What each printed sentence says, taken apart; undefined: it is another sentence. */
 export interface Reads {
+  'brought-short': BroughtShort
   duplicates: Duplicates
   'titles-read': TitlesRead
   'titles-who': ReadByMany[]
@@ -222,6 +224,7 @@ function duplicates(sentence: string): Duplicates | undefined {
 
 /** Takes printed sentences apart, in every voice, order and length; written apart from the words that make them. */
 export const READS: { readonly [N in SayingName]: (sentence: string) => Reads[N] | undefined } = {
+  'brought-short': broughtShort,
   duplicates,
   'titles-read': titlesRead,
   'titles-who': (s) => whoRead(s, 'titles'),
@@ -248,6 +251,7 @@ export const READS: { readonly [N in SayingName]: (sentence: string) => Reads[N]
 export type { Time } from './days'
 export type { ReadByMany } from './who-read'
 export type {
+  BroughtShort,
   ByHand,
   Followed,
   LimitsBeyond,

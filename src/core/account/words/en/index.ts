@@ -14,6 +14,7 @@ import { titlesAsked } from './titles-asked'
 import { titlesOrder } from './titles-order'
 import { titlesRead } from './titles-read'
 import { titlesWho } from './titles-who'
+import { broughtShort } from './brought-short'
 import { limitsBeyond } from './limits-beyond'
 import { truncation } from './truncation'
 import { wayFollowed } from './way-followed'
@@ -41,6 +42,7 @@ export const WORDS: { readonly [N in SayingName]: Words<FoundOf<N>> } = {
   'search-again': searchAgain,
   deposited,
   truncation,
+  'brought-short': broughtShort,
   'limits-beyond': limitsBeyond,
   'searches-without': searchesWithout,
   'counts-by-hand': countsByHand,

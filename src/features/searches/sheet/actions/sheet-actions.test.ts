@@ -239,7 +239,7 @@ describe('What can be done with a sheet', () => {
       ...joinActions(...at),
       ...bringActions(...at),
     })
-    expect(all).toHaveLength(22)
+    expect(all).toHaveLength(23)
     expect(new Set(all.map((a) => a.id)).size).toBe(all.length)
     expect(new Set(all.map((a) => a.key)).size).toBe(all.length)
   })

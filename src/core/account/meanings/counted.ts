@@ -1,4 +1,4 @@
-import type { LimitsBeyond } from '../reads/en'
+import type { BroughtShort, LimitsBeyond } from '../reads/en'
 import type { Deeds } from './deeds'
 
 interface Limit {
@@ -68,8 +68,8 @@ function inForce(line: Asked, all: ReadonlyMap<number, Asked>): string[] {
   return [...line.limits.map(read), ...had(line.text)]
 }
 
-/** All that the search of that source found has just these limits, and the plan has none of them. */
-export function limitsBeyond({ source, limits, others }: LimitsBeyond, deeds: Deeds): boolean {
+/** The run that counts of a source by its name: of its last line, else the one that records came of. */
+function countedRun(source: string, deeds: Deeds) {
   const id = deeds.of('source.set').findLast((s) => s.name === source)?.id
   const lines = deeds.of('strategy.set').findLast((p) => p.sourceId === id)?.lines as
     | { id: string }[]
@@ -79,9 +79,34 @@ export function limitsBeyond({ source, limits, others }: LimitsBeyond, deeds: De
   const standing = runs.filter((r) => r.sourceId === id && !wrong.has(r.id))
   // The last line as it was run last; where it never was, what records came of.
   const brought = deeds.of('records.import').flatMap((i) => (typeof i.runId === 'string' ? [i.runId] : []))
-  const run =
+  return (
     standing.findLast((r) => r.lineId === lines?.at(-1)?.id) ??
     standing.findLast((r) => brought.includes(String(r.id)))
+  )
+}
+
+/** Just so many records of that source were brought in and stay, which is fewer than its search found. */
+export function broughtShort(read: BroughtShort, deeds: Deeds): boolean {
+  const run = countedRun(read.source, deeds)
+  const gone = new Set(deeds.of('import.remove').map((i) => i.id))
+  const files = deeds.of('records.import')
+  const replaced = new Set(files.flatMap((i) => (i.supersedes as { ids: string[] } | undefined)?.ids ?? []))
+  const there = files.filter(
+    (i) => i.sourceId === run?.sourceId && !gone.has(i.id) && !replaced.has(i.id as string),
+  )
+  const brought = there.reduce((n, i) => n + (i.count as number), 0)
+  return (
+    run !== undefined &&
+    read.found === run.hits &&
+    read.brought === brought &&
+    brought > 0 &&
+    brought < read.found
+  )
+}
+
+/** All that the search of that source found has just these limits, and the plan has none of them. */
+export function limitsBeyond({ source, limits, others }: LimitsBeyond, deeds: Deeds): boolean {
+  const run = countedRun(source, deeds)
   if (!run) return false
   const reached = (run.reached as Asked[]).map((l) => [l.number, l] as const)
   const own = { number: run.number, text: run.text, limits: run.limits } as Asked
