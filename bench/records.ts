@@ -136,7 +136,7 @@ function listing(): void {
   start = performance.now()
   const index = buildIndex(works.map((w) => toDocument(w.record)))
   // They are read when the first is asked for.
-  void index.words
+  console.log(`${index.words.terms.length} words`)
   const list = new WorkList(columns, () => index)
   console.log(`making their words ready: ${(performance.now() - start).toFixed(0)} ms`)
   const still = { ruled: (n: number) => [n % 2 ? 'in' : 'not yet'], groups: () => [], isNew: () => false }
