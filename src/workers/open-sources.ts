@@ -24,26 +24,12 @@ export class OpenSources {
   private readonly shippedHere = new Map<string, Promise<Thesaurus | undefined>>()
 
   source(id: string): Promise<OpenStandin> {
-    let source = this.open.get(id)
-    if (!source) {
-      source = load(id, (info) => this.vocabulary(info))
-      this.open.set(id, source)
-      // A failed load is tried again when it is next asked for.
-      source.catch(() => this.open.delete(id))
-    }
-    return source
+    return asked(this.open, id, () => load(id, (info) => this.vocabulary(info)))
   }
 
   /** The vocabulary of a stand-in, the same in all its releases; its records are not read for it. */
   private vocabulary(info: StandinInfo): Promise<Vocabulary | undefined> {
-    const { id } = info
-    let found = this.vocabularies.get(id)
-    if (!found) {
-      found = readVocabularyOf(info)
-      this.vocabularies.set(id, found)
-      found.catch(() => this.vocabularies.delete(id))
-    }
-    return found
+    return asked(this.vocabularies, info.id, () => readVocabularyOf(info))
   }
 
   /** A vocabulary that ships with Luvren, read for itself. */
@@ -51,13 +37,10 @@ export class OpenSources {
     const open = this.open.get(key)
     if (open) return (await open).thesaurus
     const info = infoOf(key)
-    let found = this.shippedHere.get(info.id)
-    if (!found) {
-      found = this.vocabulary(info).then((v) => v && new Thesaurus(v))
-      this.shippedHere.set(info.id, found)
-      found.catch(() => this.shippedHere.delete(info.id))
-    }
-    return found
+    return asked(this.shippedHere, info.id, async () => {
+      const read = await this.vocabulary(info)
+      return read && new Thesaurus(read)
+    })
   }
 
   async finder(id: string): Promise<RecordFinder> {
@@ -116,6 +99,16 @@ export class OpenSources {
     if (waiting) waiting(thesaurus)
     else this.files.set(key, Promise.resolve(thesaurus))
   }
+}
+
+/** What is asked for once; where that failed, it is tried again when it is next asked for. */
+function asked<T>(known: Map<string, Promise<T>>, key: string, ask: () => Promise<T>): Promise<T> {
+  const there = known.get(key)
+  if (there) return there
+  const made = ask()
+  known.set(key, made)
+  made.catch(() => known.delete(key))
+  return made
 }
 
 function infoOf(key: string): StandinInfo {

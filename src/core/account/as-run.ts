@@ -74,9 +74,8 @@ function linesOf(run: Run, now: Line[]): Line[] {
 function upToCounting(review: Review, sourceId: string, lines: Line[]): Line[] {
   const chosen = review.counts?.[sourceId]?.lineId
   const at = lines.findIndex((l) => l.id === chosen)
-  return at < 0 || lines.every((l, n) => n <= at || l.described !== undefined)
-    ? lines
-    : lines.filter((l, n) => n <= at || l.described !== undefined)
+  const kept = lines.filter((l, n) => at < 0 || n <= at || l.described !== undefined)
+  return kept.length === lines.length ? lines : kept
 }
 
 /** Lines that nothing which counts refers to: each as it was when it was run last. */

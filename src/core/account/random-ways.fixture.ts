@@ -121,6 +121,8 @@ export const searchings = fc.record({
   ),
   /** Another database was searched and taken out of the plan: what left with it, what stayed, or it came again. */
   gone: fc.constantFrom(undefined, undefined, 'nothing', 'records', 'stayed', 'again'),
+  /** Of which of its lines records of the first database came, if that was noted. */
+  came: fc.constantFrom('last', 'last', 'first', 'none'),
   /** The record was deposited, once or again. */
   deposits: fc.constantFrom(0, 0, 0, 1, 2),
   ways: fc.uniqueArray(way, { selector: (w) => (w[0]!.payload as { id: string }).id, maxLength: 4 }),
@@ -150,6 +152,14 @@ const LIMITED: Readonly<Record<Searching['databases'][number]['limited'], unknow
   ],
   word: [{ kind: 'peer reviewed' }],
 }
+
+/** What the last line of a database is called, behind the name of the database. */
+const lastOf = ({ lines, joined, limited }: Searching['databases'][number]): string =>
+  limited === 'years' || limited === 'both'
+    ? 'limited'
+    : joined && lines.length > 1
+      ? 'join'
+      : String(lines.length)
 
 /** Lines as a strategy has them, and their runs. */
 function database(
@@ -290,6 +300,7 @@ export const searchingJournal = ({
   ways,
   every,
   gone,
+  came,
   deposits,
   limit,
   taken,
@@ -321,7 +332,12 @@ export const searchingJournal = ({
       : []),
     {
       kind: 'records.import',
-      payload: { id: 'i', sourceId: 'Fen', digest: 'a'.repeat(64), count: 6, at: '2026-05-02T10:00:00Z' },
+      payload: {
+        ...{ id: 'i', sourceId: 'Fen', digest: 'a'.repeat(64), count: 6, at: '2026-05-02T10:00:00Z' },
+        ...(came === 'none' || databases[0]!.ran === 'none'
+          ? {}
+          : { runId: `run-Fen-${came === 'first' ? '1' : lastOf(databases[0]!)}` }),
+      },
     },
     ...(read
       ? [{ kind: 'ruling.set', payload: { recordId: 'i/1', pass: 'broad', reader: 'p-1', verdict: 'in' } }]

@@ -1,32 +1,33 @@
 import { finalLine, reachedBy, type LineLike } from './lines/keys'
 
+interface Counted<L> {
+  strategies: Readonly<Record<string, readonly L[]>>
+  counts?: Readonly<Record<string, { lineId: string }>>
+}
+
+/** The line that somebody chose to count; undefined where nobody did, or where it is there no more. */
+export const chosenLine = <L extends { id: string }>(review: Counted<L>, sourceId: string): L | undefined =>
+  review.strategies[sourceId]?.find((l) => l.id === review.counts?.[sourceId]?.lineId)
+
 /**
  * The line that says what the strategy of a source found: the one that somebody chose, else the last line with a text.
  * Undefined where there is none. Defined here alone.
  */
-export function countingLine<L extends { id: string; described?: string | undefined }>(
-  review: {
-    strategies: Readonly<Record<string, readonly L[]>>
-    counts?: Readonly<Record<string, { lineId: string }>>
-  },
+export const countingLine = <L extends { id: string; described?: string | undefined }>(
+  review: Counted<L>,
   sourceId: string,
-): L | undefined {
-  const lines = review.strategies[sourceId] ?? []
-  const chosen = review.counts?.[sourceId]?.lineId
-  return lines.find((l) => l.id === chosen) ?? finalLine(lines)
-}
+): L | undefined => chosenLine(review, sourceId) ?? finalLine(review.strategies[sourceId] ?? [])
 
 /**
  * The line that somebody chose to count, and those that it is built of, by id: all others of the strategy were tried.
  * Undefined where nobody chose.
  */
 export function linesThatCount<L extends LineLike>(
-  review: Parameters<typeof countingLine<L>>[0],
+  review: Counted<L>,
   sourceId: string,
 ): ReadonlySet<string> | undefined {
-  const lines = review.strategies[sourceId] ?? []
-  const chosen = lines.find((l) => l.id === review.counts?.[sourceId]?.lineId)
-  return chosen && new Set(reachedBy(lines, chosen.id).map((l) => l.id))
+  const chosen = chosenLine(review, sourceId)
+  return chosen && new Set(reachedBy(review.strategies[sourceId]!, chosen.id).map((l) => l.id))
 }
 
 interface RunLike {

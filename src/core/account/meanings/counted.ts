@@ -95,10 +95,18 @@ export function broughtShort(read: BroughtShort, deeds: Deeds): boolean {
     (i) => i.sourceId === run?.sourceId && !gone.has(i.id) && !replaced.has(i.id as string),
   )
   const brought = there.reduce((n, i) => n + (i.count as number), 0)
+  // Each file came of that run, or of one that was logged wrongly in its place.
+  const ran = deeds.of('run.log')
+  const before = (id: unknown): unknown[] =>
+    ran.flatMap((r) =>
+      r.id === id ? [r.id, ...(r.supersedes === undefined ? [] : before(r.supersedes))] : [],
+    )
+  const own = before(run?.id)
   return (
     run !== undefined &&
     read.found === run.hits &&
     read.brought === brought &&
+    there.every((i) => own.includes(i.runId)) &&
     brought > 0 &&
     brought < read.found
   )

@@ -1,12 +1,26 @@
+import { standingImports, type Review, type Run } from '../../review'
 import type { FactContext } from '../facts'
 import { finalRun, searchedIn } from '../standing'
 import { saying } from './saying'
+
+/** Did all records of a source come of this run, or of one that it corrects? Of others it is not known whether it found them. */
+function allOf(review: Review, run: Run): boolean {
+  const ids = new Set<string>()
+  for (let at: Run | undefined = run; at && !ids.has(at.id);) {
+    ids.add(at.id)
+    const wrong: string | undefined = at.supersedes
+    at = review.runs.find((r) => r.id === wrong)
+  }
+  return standingImports(review).every(
+    (i) => i.sourceId !== run.sourceId || (i.runId !== undefined && ids.has(i.runId)),
+  )
+}
 
 /** Records that a search found and such of its source that were brought in, where these are fewer; undefined where they are not. */
 function short({ review, figures, source }: FactContext, id: string): { most: boolean } | undefined {
   const run = finalRun(review, id)
   const brought = figures.brought[id] ?? 0
-  if (!run || !brought || brought >= run.hits) return undefined
+  if (!run || !brought || brought >= run.hits || !allOf(review, run)) return undefined
   const caps = source(id)?.profile?.caps
   const most = (caps?.exported ?? caps?.shown) === brought
   // Of one search alone the sentence on all that came in says it, but for why.

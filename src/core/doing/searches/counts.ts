@@ -1,5 +1,5 @@
 import { standingImports, standingRuns, type Line, type Review } from '../../review'
-import { countingLine, reachedBy } from '../../strategy'
+import { chosenLine, countingLine, reachedBy } from '../../strategy'
 import type { Doing } from '../doing'
 
 /** Another line than the one that counts might be meant, and why. */
@@ -21,7 +21,7 @@ export interface CountsProposed {
 export function countsProposed(review: Review, sourceId: string): CountsProposed | undefined {
   const lines = review.strategies[sourceId] ?? []
   const counting = countingLine(review, sourceId)
-  if (!counting || lines.some((l) => l.id === review.counts?.[sourceId]?.lineId)) return undefined
+  if (!counting || chosenLine(review, sourceId)) return undefined
   const place = (line: Line): number => lines.indexOf(line) + 1
   const made = ofRecords(review, sourceId, lines)
   const found = made ? { line: made, because: 'records' as const } : largest(review, sourceId, lines)
