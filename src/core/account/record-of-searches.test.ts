@@ -73,3 +73,23 @@ it('has the number that a line had there, in a column of its own, where that of 
     expect(table.mono).toEqual([2, 3])
   }
 })
+
+it('marks what was tried behind the line that somebody chose to count, and nothing where nobody chose', async () => {
+  const context = await demoContext()
+  const [first] = context.review.sources
+  const lines = context.review.strategies[first!.id]!
+  const at = lines.length - 2
+  const counts = { [first!.id]: { lineId: lines[at]!.id, why: '' } }
+  const marked = (review: typeof context.review): string[] =>
+    recordOfSearches({ ...context, review }).blocks.flatMap((b) =>
+      b.kind === 'table' && b.head.includes('As sent')
+        ? b.rows.flatMap((r) =>
+            r.map(wordsOfCell).at(-1)!.includes('tried, not used') ? [wordsOfCell(r[0]!)] : [],
+          )
+        : [],
+    )
+  expect(marked(context.review)).toEqual([])
+  const tried = marked({ ...context.review, counts })
+  expect(tried).toContain(String(at + 2))
+  expect(tried).not.toContain(String(at + 1))
+})
