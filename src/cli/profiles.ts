@@ -1,6 +1,6 @@
 import { messageOf } from '@/core/base'
 import { readFileSync } from 'node:fs'
-import { readProfile, type PrintOptions, type Profile } from '../core/profile'
+import { readDescription, type PrintOptions, type Profile } from '../core/profile'
 import { Thesaurus } from '../core/vocabulary'
 import { SOURCE_IDS, vocabularyOf, type SourceId } from '../standins/corpus/releases'
 import { PROFILES } from '../standins/profiles'
@@ -23,7 +23,7 @@ export function loadProfile(name: string): Profile {
   } catch (error) {
     throw new Error(`${name} is not JSON: ${messageOf(error)}`)
   }
-  const read = readProfile(value)
+  const read = readDescription(value)
   if (read.ok) return read.value
   throw new Error(read.problems.map((p) => `${name}: ${p.message}`).join('\n'))
 }

@@ -28,6 +28,10 @@ const FIELD_WORDS: Record<Field, string> = {
   test: 'tests',
   identifier: 'identifiers',
   fulltext: 'full text',
+  level: 'level',
+  affiliation: 'affiliation',
+  number: 'standard numbers',
+  notes: 'notes on contents',
   text: 'title, abstract and keywords',
   any: 'all usual fields',
 }

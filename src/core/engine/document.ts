@@ -34,6 +34,9 @@ export const fieldOfPosition = (position: number): number => position >>> FIELD_
 
 export const ALL_FIELDS_MASK = (1 << INDEXED_FIELDS.length) - 1
 
+const isIndexed = (field: Field): field is IndexedField =>
+  (INDEXED_FIELDS as readonly Field[]).includes(field)
+
 /** The bits of a field or group. `any` is for the source to say. */
 export function fieldMask(fields: readonly Field[], any: readonly Field[]): number {
   let mask = 0
@@ -44,7 +47,8 @@ export function fieldMask(fields: readonly Field[], any: readonly Field[]): numb
         [],
       )
     else if (field === 'text') mask |= fieldMask(TEXT_FIELDS, [])
-    else mask |= 1 << INDEXED_FIELDS.indexOf(field)
+    // A field that no record here has: nothing is found in it.
+    else if (isIndexed(field)) mask |= 1 << INDEXED_FIELDS.indexOf(field)
   }
   return mask
 }

@@ -4,6 +4,7 @@ import {
   heading,
   inFields,
   isNearOperand,
+  mapChildren,
   maskParts,
   not,
   numbersIn,
@@ -17,7 +18,9 @@ import {
   type MaskPart,
 } from '../query'
 import { lossWords, type Direction, type Loss, type LossCause } from './loss'
-import type { Profile } from './schema'
+import { formsOf } from './forms'
+import { bareWord, looseWords, nameIn, quotedWords } from './sayable'
+import type { Profile, Reach } from './schema'
 
 /** What printing takes from outside the profile. */
 export interface PrintOptions {
@@ -50,9 +53,12 @@ function adaptAnew(e: Expr, profile: Profile, options: PrintOptions): Adapted {
 
 /** Fields of a list with its groups spelled out; `any` (and no field) is undefined: the default of the source. */
 export function spelled(fields: readonly Field[]): Field[] | undefined {
-  const all = textSpelledOut(fields)
-  return all.includes('any') ? undefined : [...new Set(all)]
+  const all = [...new Set(textSpelledOut(fields))]
+  return all.length === 1 && all[0] === 'any' ? undefined : all
 }
+
+/** The words of a name, in the letters that are searched. */
+const wordsOf = (name: string): string[] => foldLabel(name).split(' ')
 
 const sameSet = (a: readonly string[], b: readonly string[]): boolean =>
   a.length === b.length && a.every((x) => b.includes(x))
@@ -93,7 +99,7 @@ class Adapter {
       case 'word':
       case 'phrase':
       case 'near':
-        return this.inFields(this.leaf(e), fields, e)
+        return this.inFields(this.sayable(this.leaf(e), e), fields, e)
       case 'and':
         return and(...e.parts.map((p) => this.expr(p, fields)))
       case 'or':
@@ -120,8 +126,10 @@ class Adapter {
     const plain = [...walk(e.of)].every(
       (p) => !['fields', 'heading', 'class', 'line', 'lines'].includes(p.kind),
     )
-    const whole = asked && this.profile.fields.find((f) => sameSet(f.of, asked))
-    if (asked && whole && plain) return inFields(e.fields, this.expr(e.of, undefined))
+    const reach = asked && formsOf(this.profile).field(asked)?.means.reach
+    // A code that reaches one word or phrase is given to each of them.
+    if (asked && reach && reach !== 'word' && reach !== 'phrase' && plain)
+      return inFields(e.fields, this.expr(e.of, undefined))
     return this.expr(e.of, asked)
   }
 
@@ -136,6 +144,30 @@ class Adapter {
   }
 
   // ---- words, phrases, nearness
+
+  /** What would be taken for something else there is put in quotes; what does not come back from them either is taken apart. */
+  private sayable(e: Expr, was: Expr): Expr {
+    if (e.kind === 'word') {
+      if (bareWord(e.text, this.profile)) return e
+      if (quotedWords([e.text], this.profile)) return { kind: 'phrase', words: [e.text] }
+      return this.unsayable(e, [e.text.replace(/\*\d{0,2}|\?/g, '') || e.text], was)
+    }
+    if (e.kind === 'phrase') {
+      if (e.loose && looseWords(e.words, this.profile)) return e
+      const { loose: _, ...quoted } = e
+      if (quotedWords(e.words, this.profile)) return quoted
+      return this.unsayable(e, e.words, was)
+    }
+    return mapChildren(e, (part) => this.sayable(part, was))
+  }
+
+  private unsayable(e: Expr, words: readonly string[], was: Expr): Expr {
+    const apart = and(
+      ...words.map((w): Expr => (bareWord(w, this.profile) ? word(w) : { kind: 'phrase', words: [w] })),
+    )
+    this.lose(was, { code: 'unsayable', text: print(e) }, 'changed', apart)
+    return apart
+  }
 
   private leaf(e: Expr): Expr {
     if (e.kind === 'word') return this.word(e)
@@ -259,21 +291,22 @@ class Adapter {
     if (!fields || fields.length === 0) return e
     // A field holds for each word below it, so it may be handed down through what became joined.
     if (e.kind === 'and') return and(...e.parts.map((p) => this.inFields(p, fields, was)))
+    if (fields.includes('any')) return this.besideDefault(e, fields, was)
     const forms = this.profile.fields
-    const exact = forms.find((f) => sameSet(f.of, fields))
-    if (exact) return inFields(fields, e)
+    const exact = formsOf(this.profile).field(fields)
+    if (exact) return this.withinReach(e, fields, exact.means.reach, was)
     const inside = forms.filter((f) => within(f.of, fields))
     if (sameSet([...new Set(inside.flatMap((f) => f.of))], fields)) {
       const chosen: Field[][] = []
       for (const f of [...inside].sort((a, b) => b.of.length - a.of.length))
         if (!within(f.of, chosen.flat())) chosen.push(f.of)
       // A leaf stands in one field, so asking each field by itself asks the same. What became several leaves does not.
-      if (isNearOperand(e) || e.kind === 'near') return or(...chosen.map((of) => inFields(of, e)))
+      if (isNearOperand(e) || e.kind === 'near') return or(...chosen.map((of) => this.inFields(e, of, was)))
     }
     const around = forms.filter((f) => within(fields, f.of)).sort((a, b) => a.of.length - b.of.length)[0]
     const names = nonEmpty(fields)!
     if (around) {
-      const wider = inFields(around.of, e)
+      const wider = this.inFields(e, around.of, was)
       this.lose(was, { code: 'field-wider', fields: names }, 'wider', wider)
       return wider
     }
@@ -282,45 +315,80 @@ class Adapter {
     return e
   }
 
+  /** What is searched by default, and the other fields that are asked for beside it. */
+  private besideDefault(e: Expr, fields: readonly Field[], was: Expr): Expr {
+    const rest = fields.filter((f) => f !== 'any' && !this.profile.any.includes(f))
+    return rest.length ? or(e, this.inFields(e, rest, was)) : e
+  }
+
+  /** A code that reaches one word, or one phrase, is given to each; what it cannot reach is taken apart. */
+  private withinReach(e: Expr, fields: Field[], reach: Reach, was: Expr): Expr {
+    if (reach !== 'word' && reach !== 'phrase') return inFields(fields, e)
+    if (e.kind === 'or' || e.kind === 'and') {
+      const parts = e.parts.map((p) => this.withinReach(p, fields, reach, was))
+      return e.kind === 'or' ? or(...parts) : and(...parts)
+    }
+    const single = e.kind === 'word' || (e.kind === 'phrase' && (reach === 'phrase' || e.words.length === 1))
+    if (single) return inFields(fields, e)
+    const parts = e.kind === 'near' ? [e.left, e.right] : e.kind === 'phrase' ? e.words.map(word) : [e]
+    const apart = and(...parts.map((p) => this.withinReach(this.sayable(p, was), fields, reach, was)))
+    this.lose(was, { code: 'field-reach', fields: nonEmpty(fields)!, reach }, 'wider', apart)
+    return apart
+  }
+
   // ---- headings and codes
 
   private heading(e: Expr & { kind: 'heading' }): Expr {
     const { headings } = this.profile
     const labels = (): readonly string[] =>
       e.below ? (this.options.withNarrower?.(e.label) ?? [e.label]) : [e.label]
-    if (!headings) {
-      const phrases = labels().map((l): Expr => ({ kind: 'phrase', words: foldLabel(l).split(' ') }))
+    const asWords = (cause: LossCause): Expr => {
+      const phrases = labels().map((l): Expr => ({ kind: 'phrase', words: wordsOf(l) }))
       const fields = (['keywords', 'subject'] as const).filter((f) =>
         this.profile.fields.some((x) => x.of.length === 1 && x.of[0] === f),
       )
-      const said = or(...phrases.map((p) => (fields.length ? or(...fields.map((f) => inFields([f], p))) : p)))
-      this.lose(e, { code: 'no-vocabulary' }, 'changed', said)
+      const said = or(
+        ...phrases.map((p) => {
+          const words = this.sayable(p, e)
+          return fields.length ? or(...fields.map((f) => this.inFields(words, [f], e))) : words
+        }),
+      )
+      this.lose(e, cause, 'changed', said)
       return said
     }
+    if (!headings) return asWords({ code: 'no-vocabulary' })
     let main = e.main
     if (main && !(e.below ? (headings.belowMain ?? headings.main) : headings.main)) {
       this.lose(e, { code: 'no-main-focus' }, 'wider', heading(e.label, e.below))
       main = false
     }
     const direct = e.below ? (main ? headings.belowMain : headings.below) : headings.plain
+    const form = formsOf(this.profile).heading(e.below && direct !== undefined, main)
+    const said = e.below && !direct ? labels() : [e.label]
+    if (!form || said.some((l) => nameIn(form, l, this.profile) === undefined))
+      return asWords({ code: 'name-unsayable', name: e.label })
     if (!e.below || direct) return { ...e, main }
-    const listedOut = or(...labels().map((l) => heading(l, false, main)))
+    const listedOut = or(...said.map((l) => heading(l, false, main)))
     if (!this.options.withNarrower?.(e.label)) this.lose(e, { code: 'no-narrower' }, 'narrower', listedOut)
     return listedOut
   }
 
   private classCode(e: Expr & { kind: 'class' }): Expr {
     const { classes } = this.profile
-    if (!classes) {
-      const said: Expr = { kind: 'phrase', words: foldLabel(e.code).split(' ') }
-      this.lose(e, { code: 'no-codes' }, 'changed', said)
+    const asWords = (cause: LossCause): Expr => {
+      const said: Expr = { kind: 'phrase', words: wordsOf(e.code) }
+      this.lose(e, cause, 'changed', said)
       return said
     }
+    if (!classes) return asWords({ code: 'no-codes' })
     if (e.below && !classes.below) {
       const alone: Expr = { ...e, below: false }
       this.lose(e, { code: 'no-codes-below' }, 'narrower', alone)
-      return alone
+      return this.classCode(alone)
     }
+    const form = formsOf(this.profile).class(e.below)
+    if (form && nameIn(form, e.code, this.profile) === undefined)
+      return asWords({ code: 'name-unsayable', name: e.code })
     return e
   }
 
@@ -338,6 +406,8 @@ class Adapter {
     }
     if (e.kind === 'line') return e
     const form = mode === 'any' ? this.profile.lines.anyOf : this.profile.lines.allOf
+    if (form && e.kind === 'lines' && !this.profile.lines.range)
+      return { ...e, ranges: numbers.map((n) => ({ from: n, to: n })) }
     return form ? e : join(numbers.map((number) => ({ kind: 'line', number })))
   }
 }

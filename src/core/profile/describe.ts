@@ -15,6 +15,7 @@ export type BindingName = keyof typeof BINDINGS
 export const DESCRIBED_FIELDS: readonly (readonly Field[])[] = [
   ['title'],
   TEXT_FIELDS,
+  ['title', 'abstract'],
   ['abstract'],
   ['keywords'],
   ['subject'],
@@ -24,6 +25,10 @@ export const DESCRIBED_FIELDS: readonly (readonly Field[])[] = [
   ['test'],
   ['identifier'],
   ['fulltext'],
+  ['level'],
+  ['affiliation'],
+  ['number'],
+  ['notes'],
 ]
 
 /** A profile as it is typed: every part a text, empty where there is none. What the form does not show is in `rest`. */

@@ -26,6 +26,26 @@ const QUERIES = [
   'noise NOT sound',
 ]
 
+it('calls values of limits as they are called there, and reads them back as ours', () => {
+  const profile = {
+    ...PROFILES.mindmere!,
+    limits: {
+      'document type': {
+        form: 'kind<{values}>',
+        values: { article: 'Journal paper', thesis: 'Dissertation' },
+      },
+      language: { form: 'language<{values}>', values: { nl: 'Flemish' } },
+    },
+  }
+  const limits = [
+    { kind: 'document type' as const, values: ['article', 'report'] },
+    { kind: 'language' as const, values: ['en', 'nl'] },
+  ]
+  const { text } = withLimits('noise', limits, profile)
+  expect(text).toBe('noise and kind<Journal paper or report> and language<English or Flemish>')
+  expect(readWithLimits(text, profile).limits).toEqual(limits)
+})
+
 describe('limits in the syntax of a database', () => {
   it('are read back as they were written, and leave the query as it was', () => {
     fc.assert(

@@ -28,9 +28,9 @@ export function writeLimit(limit: LimitValue, profile: Profile): LimitSaid {
   const or = ` ${profile.operators.capitals ? profile.operators.or[0]!.toUpperCase() : profile.operators.or[0]!} `
   const values =
     said.kind === 'language'
-      ? said.values.map(languageName)
+      ? said.values.map((v) => called(v, said.kind, profile) ?? languageName(v))
       : 'values' in said
-        ? said.values
+        ? said.values.map((v) => called(v, said.kind, profile) ?? v)
         : said.kind === 'other'
           ? [said.text]
           : []
@@ -46,6 +46,18 @@ export function writeLimit(limit: LimitValue, profile: Profile): LimitSaid {
       .replace('{to}', said.kind === 'years' ? year(said.to) : '')
       .replace('{values}', bare && shown.length > 1 ? brackets.open + list + brackets.close : list),
   }
+}
+
+/** What a value of a limit is called there; undefined where nothing is said. */
+const called = (value: string, kind: LimitKind, profile: Profile): string | undefined => {
+  const own = Object.entries(profile.limits[kind]?.values ?? {})
+  return own.find(([ours]) => ours.toLowerCase() === value.toLowerCase())?.[1]
+}
+
+/** The value of ours that is called so there; undefined where nothing is said. */
+const ourValue = (theirs: string, kind: LimitKind, profile: Profile): string | undefined => {
+  const own = Object.entries(profile.limits[kind]?.values ?? {})
+  return own.find(([, value]) => value.toLowerCase() === theirs.toLowerCase())?.[0]
 }
 
 /** A query as it is sent, with its limits: those that are written are joined with AND, those set on the screen are named. */
@@ -100,6 +112,7 @@ function valueOf(
     .split(new RegExp(`\\s*[,;|]\\s*|\\s+(?:${signs})\\s+`, 'iu'))
     .map((v) => v.replace(/^[("'“”\s]+|[)"'“”\s]+$/g, ''))
     .filter(Boolean)
+    .map((v) => ourValue(v, kind, profile) ?? v)
   switch (kind) {
     case 'years': {
       const years = {

@@ -3,6 +3,9 @@ import { LOSS_WORDS, type LossWords } from './losses-in-words'
 
 export type Direction = 'wider' | 'narrower' | 'changed'
 
+/** How what could not be asked in one is asked: in lines that the last joins, as queries of their own, or not at all. */
+export type Parted = 'lines' | 'apart' | 'not'
+
 /** What a database cannot say, as data: which rule, and what the rule has to be told in. */
 export type LossCause =
   | { code: 'no-not' | 'no-nearness' | 'near-sides' | 'no-order' | 'no-vocabulary' | 'no-main-focus' }
@@ -16,7 +19,11 @@ export type LossCause =
   | { code: 'stemming'; how: 'plurals' | 'stems'; quotesHelp: boolean }
   | { code: 'field-wider'; fields: readonly [string, ...string[]] }
   | { code: 'field-missing'; fields: readonly [string, ...string[]]; covered: boolean }
-  | { code: 'too-long'; most: number; length: number; rows: boolean }
+  | { code: 'unsayable'; text: string }
+  | { code: 'name-unsayable'; name: string }
+  | { code: 'field-reach'; fields: readonly [string, ...string[]]; reach: 'word' | 'phrase' }
+  | { code: 'too-long'; most: number; length: number; how: Parted }
+  | { code: 'rows-cannot'; how: Parted }
 export type LossCode = LossCause['code']
 
 /** Something that a database cannot say as it was meant, what is said instead, and what to do about it. */

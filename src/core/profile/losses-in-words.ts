@@ -1,5 +1,5 @@
 import { listed } from '../base'
-import type { LossCause, LossCode } from './loss'
+import type { LossCause, LossCode, Parted } from './loss'
 
 export interface LossWords {
   /** What is concerned, in a word or two. */
@@ -16,6 +16,13 @@ const forms = (known: boolean): string =>
   known
     ? 'The forms that are known are listed; add others by hand.'
     : 'Write out the forms that matter, joined with OR.'
+
+const PARTED: Record<Parted, string> = {
+  lines:
+    'Run the lines one after the other; the last joins those before it, by the numbers that they were given there.',
+  apart: 'Run each query by itself and take the records of all of them: together they are what was asked.',
+  not: 'This cannot be asked there in one: drop words that bring nothing, or run the parts by themselves and join their records by hand.',
+}
 
 /** Every loss in words: one place, and a cause without words does not compile. */
 export const LOSS_WORDS: { [C in LossCode]: (cause: Of<C>, name: string) => LossWords } = {
@@ -123,11 +130,29 @@ export const LOSS_WORDS: { [C in LossCode]: (cause: Of<C>, name: string) => Loss
     why: `${name} keeps no lines`,
     advice: 'Write out what the lines say in one query.',
   }),
-  'too-long': ({ most, length, rows }, name) => ({
+  unsayable: ({ text }, name) => ({
+    what: 'a word that looks like something else',
+    why: `${name} would read ${text} as something else`,
+    advice: 'Use another word, or a phrase that holds it.',
+  }),
+  'name-unsayable': ({ name: label }, name) => ({
+    what: 'heading',
+    why: `“${label}” holds signs that mean something else to ${name}`,
+    advice: 'Look up how it is written there, and check that its words are what authors write.',
+  }),
+  'field-reach': ({ fields, reach }, name) => ({
+    what: 'field',
+    why: `the code for ${listed(fields, 'or')} reaches one ${reach} only in ${name}`,
+    advice: 'Look at a few of the records it adds.',
+  }),
+  'too-long': ({ most, length, how }, name) => ({
     what: 'length',
     why: `${name} takes at most ${most} characters, and this has ${length}`,
-    advice: rows
-      ? 'Run the rows one after the other; the last joins those before it.'
-      : 'Drop words that bring nothing, or run the parts one after the other.',
+    advice: PARTED[how],
+  }),
+  'rows-cannot': ({ how }, name) => ({
+    what: 'rows',
+    why: `the form of ${name} cannot ask this in one`,
+    advice: PARTED[how],
   }),
 }

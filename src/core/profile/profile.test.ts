@@ -184,7 +184,8 @@ describe('printing', () => {
   it('splits what is too long over rows and cuts nothing', () => {
     const words = Array.from({ length: 120 }, (_, i) => `word${i}`)
     const { text, losses } = printFor(parse(words.join(' OR ')).tree!, PROFILES.quayside!)
-    expect(text.split('\n')).toHaveLength(120)
+    expect(text.split('\n').length).toBeLessThan(8)
+    expect(text.match(/word\d+/g)).toEqual(words)
     expect(losses.at(-1)).toMatchObject({ what: 'length', direction: 'changed' })
   })
 

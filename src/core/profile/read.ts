@@ -1,25 +1,55 @@
 import { problem, type Problem, type Span } from '../base'
-import { DEEPEST, isNearOperand, maskedWords, readWord, tooDeep, type Expr, type Lines } from '../query'
+import { DEEPEST, isNearOperand, maskedWords, readWord, tooDeep, withoutPlaces, type Expr } from '../query'
 import type { Profile } from './schema'
-import { rulesOf, type Rule, type SyntaxMark } from './syntax'
+import type { Form } from './forms'
+import { joinedRows, rowsIn, type Row } from './rows'
+import { rulesOf, type Found, type SyntaxMark } from './syntax'
 
 export interface ReadTheirs {
   tree: Expr | undefined
   problems: Problem[]
 }
 
-type Placed = SyntaxMark & { at: Span }
+type Placed = SyntaxMark & { at: Span; form?: Form | undefined }
 const MOST_PROBLEMS = 100
-const rulesKept = new WeakMap<Profile, Rule[]>()
 
 /**
  * Reads text in a database's own syntax as that database understands it: words side by side, mixed operators, small
  * operators where only capitals count. The tree says in plain terms what the database will do. Never throws.
  */
 export function readFrom(text: string, profile: Profile): ReadTheirs {
-  let rules = rulesKept.get(profile)
-  if (!rules) rulesKept.set(profile, (rules = rulesOf(profile)))
+  const rows = rowsIn(text, profile)
+  if (rows) return readRows(rows, profile)
+  return readLine(text, profile)
+}
+
+function readLine(text: string, profile: Profile): ReadTheirs {
   const problems: Problem[] = []
+  const marks = marksOf(text, profile, problems)
+  const reader = new Reader(marks, profile, problems)
+  const tree = reader.whole()
+  const deep = tree && tooDeep(tree)
+  if (deep) return { tree: undefined, problems: [...problems.slice(0, MOST_PROBLEMS - 1), deep] }
+  return { tree, problems: problems.slice(0, MOST_PROBLEMS) }
+}
+
+/** Reads the rows of a form, each by itself; each is joined to all above it. */
+function readRows(rows: NonNullable<ReturnType<typeof rowsIn>>, profile: Profile): ReadTheirs {
+  const problems: Problem[] = []
+  const read = rows.flatMap(({ join, fields, typed, at }): Row[] => {
+    const inside = readLine(typed, profile)
+    problems.push(...inside.problems.map((p) => moved(p, at)))
+    return inside.tree ? [{ join, fields, of: withoutPlaces(inside.tree) }] : []
+  })
+  return { tree: read.length ? joinedRows(read) : undefined, problems: problems.slice(0, MOST_PROBLEMS) }
+}
+const moved = (p: Problem, by: number): Problem =>
+  Array.isArray(p.at) ? { ...p, at: p.at.map((n) => Number(n) + by) as unknown as Span } : p
+
+/** The marks of a text; what is none is named in `problems` and passed over. */
+export function marksOf(typed: string, profile: Profile, problems: Problem[]): Placed[] {
+  const rules = rulesOf(profile)
+  const text = straightened(typed, profile)
   const marks: Placed[] = []
   for (let i = 0; i < text.length;) {
     if (/\s/.test(text.charAt(i))) {
@@ -27,8 +57,18 @@ export function readFrom(text: string, profile: Profile): ReadTheirs {
       continue
     }
     const found = first(rules, text, i)
-    if (found && found.end > i) {
-      marks.push({ ...found.mark, at: [i, found.end] })
+    if (found && found.end > i && found.mark.kind === 'unknown') {
+      problems.push(
+        problem(
+          'unknown-code',
+          'error',
+          `"${found.mark.text}" looks like a code that the description of ${profile.name} does not know: describe it, or take it out.`,
+          [i, found.end],
+        ),
+      )
+      i = found.end
+    } else if (found && found.end > i) {
+      marks.push({ ...found.mark, at: [i, found.end], form: found.form })
       i = found.end
     } else {
       const last = problems[problems.length - 1]
@@ -46,16 +86,18 @@ export function readFrom(text: string, profile: Profile): ReadTheirs {
       i++
     }
   }
-  const reader = new Reader(marks, profile, problems)
-  const tree = reader.whole()
-  const deep = tree && tooDeep(tree)
-  if (deep) return { tree: undefined, problems: [...problems.slice(0, MOST_PROBLEMS - 1), deep] }
-  return { tree, problems: problems.slice(0, MOST_PROBLEMS) }
+  return marks
 }
 
-function first(rules: readonly Rule[], text: string, i: number): ReturnType<Rule['at']> {
+/** Quotation marks as they come from word processors and pages, straight where the database's own are; none is moved. */
+const straightened = (text: string, { quotes }: Profile): string => {
+  const double = quotes.open === '"' && quotes.close === '"'
+  return double ? text.replace(/[“”„‟]/g, '"') : text
+}
+
+function first(rules: ReturnType<typeof rulesOf>, text: string, i: number): Found | undefined {
   for (const rule of rules) {
-    const found = rule.at(text, i)
+    const found = rule(text, i)
     if (found) return found
   }
   return undefined
@@ -85,7 +127,7 @@ class Reader {
   whole(): Expr | undefined {
     const parts: Expr[] = []
     while (this.next < this.marks.length) {
-      const part = this.level(this.profile.operators.binding.length - 1)
+      const part = this.top()
       if (part) parts.push(part)
       const mark = this.marks[this.next]
       if (mark) {
@@ -100,12 +142,33 @@ class Reader {
     return parts.length > 1 ? { kind: 'and', parts, at: around(parts) } : parts[0]
   }
 
+  /** All up to the end or a closing bracket; a code that reaches over the row holds for what stands before it. */
+  private top(): Expr | undefined {
+    let e = this.level(this.profile.operators.binding.length - 1)
+    for (let mark = this.marks[this.next]; e; mark = this.marks[this.next]) {
+      if (mark?.kind === 'suffix' && mark.reach === 'row') {
+        this.next++
+        e = { kind: 'fields', fields: [...mark.fields], of: e, at: [e.at![0], mark.at[1]] }
+      } else if (mark?.kind === 'op' && e.kind === 'fields') {
+        this.next++
+        const right = this.level(this.profile.operators.binding.length - 1)
+        if (!right) {
+          this.say('operand-missing', 'error', 'An operator has nothing behind it to work on.', mark.at)
+          continue
+        }
+        e = { kind: mark.op, parts: [e, right], at: around([e, right]) }
+      } else break
+    }
+    return e
+  }
+
   /** The operators of one binding group, from left to right; a run of the same one is one flat node. */
   private level(group: number): Expr | undefined {
     if (group < 0) return this.beside()
     let left = this.level(group - 1)
     const ops = this.profile.operators.binding[group]!
-    let flat: 'and' | 'or' | 'not' | undefined
+    // The parts of the node that is being built: they are added to, not copied, or a long chain would take for ever.
+    let flat: { op: 'and' | 'or' | 'not'; parts: Expr[] } | undefined
     for (
       let mark = this.marks[this.next];
       mark?.kind === 'op' && ops.includes(mark.op);
@@ -125,11 +188,13 @@ class Reader {
         if (!left && op !== 'not') left = right
         continue
       }
-      left =
-        flat === op && left.kind === op
-          ? { ...left, parts: [...left.parts, right], at: around([left, right]) }
-          : { kind: op, parts: [left, right], at: around([left, right]) }
-      flat = op
+      if (flat?.op === op && left.kind === op) {
+        flat.parts.push(right)
+        left.at = around([left, right])
+      } else {
+        flat = { op, parts: [left, right] }
+        left = { kind: op, parts: flat.parts, at: around([left, right]) }
+      }
     }
     return left
   }
@@ -137,12 +202,24 @@ class Reader {
   /** Things that stand side by side with nothing between. */
   private beside(): Expr | undefined {
     const parts: { e: Expr; bare: boolean }[] = []
-    for (let mark = this.marks[this.next]; mark && startsUnit.has(mark.kind); mark = this.marks[this.next]) {
+    for (let mark = this.marks[this.next]; mark; mark = this.marks[this.next]) {
+      if (mark.kind === 'suffix' && mark.reach === 'run' && parts.length) {
+        this.next++
+        const of = this.joinedBeside(parts)!
+        const e: Expr = { kind: 'fields', fields: [...mark.fields], of, at: [of.at![0], mark.at[1]] }
+        parts.splice(0, parts.length, { e, bare: false })
+        continue
+      }
+      if (!startsUnit.has(mark.kind)) break
       const bare = mark.kind === 'text'
       const e = this.near()
       if (e) parts.push({ e, bare: bare && (e.kind === 'word' || e.kind === 'phrase') })
       else if (this.marks[this.next] === mark) this.next++
     }
+    return this.joinedBeside(parts)
+  }
+
+  private joinedBeside(parts: readonly { e: Expr; bare: boolean }[]): Expr | undefined {
     if (parts.length < 2) return parts[0]?.e
     const whole = around(parts.map((p) => p.e))
     if (this.profile.sideBySide !== 'phrase') {
@@ -176,6 +253,7 @@ class Reader {
 
   private near(): Expr | undefined {
     let left = this.suffixed()
+    let chained: Expr[] | undefined
     for (let mark = this.marks[this.next]; mark?.kind === 'near'; mark = this.marks[this.next]) {
       this.next++
       const right = this.suffixed()
@@ -184,7 +262,11 @@ class Reader {
         left = left ?? right
         continue
       }
-      if (isNearOperand(left) && isNearOperand(right)) {
+      if (chained) {
+        chained.push(right)
+        left.at = around([left, right])
+        this.say('near-operand', 'error', NEAR_JOINS, mark.at)
+      } else if (isNearOperand(left) && isNearOperand(right)) {
         left = {
           kind: 'near',
           ordered: mark.ordered,
@@ -194,13 +276,9 @@ class Reader {
           at: around([left, right]),
         }
       } else {
-        this.say(
-          'near-operand',
-          'error',
-          'Nearness joins words, phrases, or groups of them joined by OR.',
-          mark.at,
-        )
-        left = { kind: 'and', parts: [left, right], at: around([left, right]) }
+        this.say('near-operand', 'error', NEAR_JOINS, mark.at)
+        chained = [left, right]
+        left = { kind: 'and', parts: chained, at: around([left, right]) }
       }
     }
     return left
@@ -209,10 +287,21 @@ class Reader {
   private suffixed(): Expr | undefined {
     let e = this.unit()
     for (let mark = this.marks[this.next]; e && mark?.kind === 'suffix'; mark = this.marks[this.next]) {
+      if (mark.reach === 'run' || mark.reach === 'row') break
       this.next++
-      e = { kind: 'fields', fields: mark.fields, of: e, at: [e.at![0], mark.at[1]] }
+      this.reach(mark, e)
+      e = { kind: 'fields', fields: [...mark.fields], of: e, at: [e.at![0], mark.at[1]] }
     }
     return e
+  }
+
+  /** Names a code that stands at more than it reaches. */
+  private reach(mark: Placed & { kind: 'prefix' | 'suffix' }, of: Expr): void {
+    const words = of.kind === 'phrase' ? of.words.length : of.kind === 'word' ? 1 : undefined
+    if (mark.reach === 'word' && words !== 1)
+      this.say('reach', 'error', 'This code reaches one word only: give each word its own.', mark.at)
+    if (mark.reach === 'phrase' && words === undefined)
+      this.say('reach', 'error', 'This code reaches one word or phrase only: give each its own.', mark.at)
   }
 
   private unit(): Expr | undefined {
@@ -239,13 +328,14 @@ class Reader {
         return this.inside(mark.at, this.profile.brackets.close)
       case 'wrap': {
         const of = this.inside(mark.at, mark.until)
-        return of && { kind: 'fields', fields: mark.fields, of, at: of.at! }
+        return of && { kind: 'fields', fields: [...mark.fields], of, at: of.at! }
       }
       case 'prefix': {
         this.next++
-        const of = this.unit()
+        const of = mark.reach === 'row' ? this.top() : mark.reach === 'run' ? this.beside() : this.unit()
         if (!of) this.say('field-empty', 'error', 'A field needs something to look for.', mark.at)
-        return of && { kind: 'fields', fields: mark.fields, of, at: [mark.at[0], of.at![1]] }
+        else this.reach(mark, of)
+        return of && { kind: 'fields', fields: [...mark.fields], of, at: [mark.at[0], of.at![1]] }
       }
       default:
         return undefined
@@ -261,7 +351,7 @@ class Reader {
       return undefined
     }
     this.depth++
-    const of = this.level(this.profile.operators.binding.length - 1)
+    const of = this.top()
     this.depth--
     const end = this.marks[this.next]
     if (end?.kind === 'close' && end.text === until) this.next++
@@ -284,23 +374,18 @@ class Reader {
   }
 
   private lines(mark: Placed & { kind: 'lines' }): Expr | undefined {
-    const { lines } = this.profile
-    const [between = '-'] = /(?<=\{from\}).*(?=\{to\})/.exec(lines?.range ?? '') ?? []
-    const number = (text: string): number => Number(/\d+/.exec(text)?.[0])
-    const ranges: Lines['ranges'] = []
-    for (const item of mark.list.split((lines?.separator ?? ',').trim() || /\s+/)) {
-      const [from, to] = between ? item.split(between) : [item]
-      const range = { from: number(from ?? ''), to: number(to ?? from ?? '') }
-      if (range.from >= 1 && range.to >= range.from && range.to - range.from < 10_000) ranges.push(range)
-      else this.say('lines-item', 'error', `"${item.trim()}" is no line.`, mark.at)
-    }
-    return ranges.length ? { kind: 'lines', mode: mark.mode, ranges, at: mark.at } : undefined
+    const { mode, ranges, at } = mark
+    if (ranges.length) return { kind: 'lines', mode, ranges, at }
+    this.say('lines-item', 'error', 'Not every item of this list is a line.', at)
+    return undefined
   }
 
   private say(code: string, severity: Problem['severity'], message: string, at: Span): void {
     if (this.problems.length < MOST_PROBLEMS) this.problems.push(problem(code, severity, message, at))
   }
 }
+
+const NEAR_JOINS = 'Nearness joins words, phrases, or groups of them joined by OR.'
 
 function around(parts: readonly Expr[]): Span {
   return [parts[0]!.at![0], parts[parts.length - 1]!.at![1]]

@@ -12,7 +12,16 @@ const form = (slot: string) =>
     .max(80)
     .refine((t) => t.split(`{${slot}}`).length === 2, { error: `must hold {${slot}} exactly once` })
 
+/**
+ * How far a code reaches: one word; one word or phrase; one of them or a bracket (`unit`, where nothing is said); always a
+ * bracket; the words side by side up to the next operator; the rest of the row.
+ */
+export const REACHES = ['word', 'phrase', 'unit', 'bracket', 'run', 'row'] as const
+export type Reach = (typeof REACHES)[number]
+
 const OneField = z.enum(fieldNames as [Field, ...Field[]])
+
+const AnyField = z.enum(['any', ...fieldNames] as [Field, ...Field[]])
 
 const Limit = z.strictObject({
   /** How it is written; absent where it is set on the screen. `{from}` and `{to}` for years, `{values}` for lists. */
@@ -23,10 +32,15 @@ const Limit = z.strictObject({
   standIn: z.string().max(200).optional(),
   /** The limit that is set in its place. */
   as: LimitValue.optional(),
+  /** What our values are called there: "article" is "Journal paper". Those that are missing are called as here. */
+  values: z.record(z.string(), z.string().min(1).max(120)).optional(),
 })
 
 /** How a database speaks. Everything is data: a profile is written by users and shared as a JSON file. */
 export const Profile = z.strictObject({
+  /** Which version of this description it is, and of what day; absent where it was never changed since it was made. */
+  version: z.int().min(1).optional(),
+  day: z.iso.date().optional(),
   id: z.string().regex(/^[a-z0-9-]+$/, { error: 'small letters, digits and hyphens only' }),
   name: z.string().min(1),
   platform: z.string().optional(),
@@ -79,7 +93,13 @@ export const Profile = z.strictObject({
     })
     .optional(),
   /** For each field or set of fields its form with {expr}. */
-  fields: z.array(z.strictObject({ of: z.array(OneField).min(1), form: form('expr') })).default([]),
+  fields: z
+    .array(
+      z.strictObject({ of: z.array(OneField).min(1), form: form('expr'), reach: z.enum(REACHES).optional() }),
+    )
+    .default([]),
+  /** What stands between several codes at one place; absent where only one can stand there. */
+  together: Sign.optional(),
   /** What is searched where no field is named. */
   any: z.array(OneField).min(1),
   /** Absent where there is no vocabulary. */
@@ -96,6 +116,8 @@ export const Profile = z.strictObject({
   lines: z
     .strictObject({
       reference: form('n'),
+      /** Other ways to name a line, which are read and not written. */
+      also: z.array(form('n')).optional(),
       anyOf: form('list').optional(),
       allOf: form('list').optional(),
       /** A range inside a list, with {from} and {to}. */
@@ -105,6 +127,16 @@ export const Profile = z.strictObject({
     })
     .optional(),
   limits: z.partialRecord(z.enum(LIMIT_KINDS), Limit).default({}),
+  /** A form with rows instead of a line to type in: which fields a row can be set to, what joins it to those above. */
+  rows: z
+    .strictObject({
+      fields: z
+        .array(z.strictObject({ of: z.array(AnyField).min(1), name: z.string().min(1).max(60) }))
+        .min(1),
+      joins: z.array(z.enum(['and', 'or', 'not'])).min(1),
+      most: z.int().min(1).max(50),
+    })
+    .optional(),
   caps: z
     .strictObject({
       longestQuery: z.int().min(20).optional(),
@@ -116,6 +148,11 @@ export const Profile = z.strictObject({
     .default({}),
   /** Notes that the write-up may use. */
   habits: z.array(z.string()).default([]),
+  /** Queries in plain notation and what each must become: run when the description is brought in. */
+  tests: z
+    .array(z.strictObject({ query: z.string().min(1).max(2000), becomes: z.string().min(1).max(4000) }))
+    .max(200)
+    .optional(),
 })
 export type Profile = z.infer<typeof Profile>
 

@@ -13,6 +13,10 @@ export const FIELDS = [
   'test',
   'identifier',
   'fulltext',
+  'level',
+  'affiliation',
+  'number',
+  'notes',
   'text',
   'any',
 ] as const

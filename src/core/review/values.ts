@@ -241,7 +241,7 @@ export const Run = z.object({
   by: Text,
   /** The release of a stand-in; for a database outside, what it covered then. */
   release: Text,
-  how: z.enum(['stand-in', 'by hand', 'pasted history', 'answered']),
+  how: z.enum(['stand-in', 'by hand', 'pasted history', 'answered', 'before']),
   /** Through what it was reached, where a person noted it. */
   platform: Text.optional(),
   /** The run that this one corrects: the same search, logged wrongly. */

@@ -1,11 +1,11 @@
 'use client'
 import { App, Button, Modal } from 'antd'
-import { useMemo, useState } from 'react'
+import { useDeferredValue, useMemo, useState } from 'react'
 import {
   describedProfile,
   draftOf,
   freshDraft,
-  readProfile,
+  readDescription,
   type Profile,
   type ProfileDraft,
 } from '@/core/profile'
@@ -33,7 +33,9 @@ export function ProfileEditor({
   const [draft, setDraft] = useState<ProfileDraft>(() =>
     profile ? draftOf(profile) : freshDraft(source.name === 'Database' ? '' : source.name),
   )
-  const read = useMemo(() => readProfile(JSON.parse(JSON.stringify(describedProfile(draft)))), [draft])
+  // Whether two forms collide takes a tenth of a second to find out: it comes after what was typed is shown.
+  const typed = useDeferredValue(draft)
+  const read = useMemo(() => readDescription(JSON.parse(JSON.stringify(describedProfile(typed)))), [typed])
   const problems = useMemo(
     () =>
       new Map(read.ok ? [] : read.problems.map((p) => [String(p.at), p.message.replace(/^In [^:]*: /, '')])),

@@ -55,6 +55,8 @@ export function placeWords(at: string): string {
   const [first, second = ''] = at.split('.')
   if (first === 'limits') return `limit by ${second}`
   if (first === 'fields') return 'form of a field'
+  if (first === 'forms') return 'forms'
+  if (first === 'tests') return `query ${Number(second) + 1} that came with it`
   if (first === 'any') return 'searched where no field is named'
   return at
 }

@@ -2,7 +2,7 @@
 import { Input } from 'antd'
 import { useMemo, useState } from 'react'
 import { hasErrors } from '@/core/base'
-import { printFor, readFrom, readWithLimits, withLimits, type Profile } from '@/core/profile'
+import { printFor, readFrom, readOtherwise, readWithLimits, withLimits, type Profile } from '@/core/profile'
 import { byGroup, limitWords, parse, print, withoutPlaces } from '@/core/query'
 import type { Review } from '@/core/review'
 import { placeWords, type ProfileProblems } from './profile-parts'
@@ -124,16 +124,16 @@ function tryOut(plain: string, profile: Profile | undefined, review: Review) {
   if (!profile) return undefined
   const { tree, problems } = parse(plain)
   if (!tree || hasErrors(problems)) return undefined
-  const { text, losses, said } = printFor(tree, profile)
+  const { text, losses } = printFor(tree, profile)
   const back = readFrom(text, profile)
-  const form = (t: typeof tree | undefined): string => (t ? print(byGroup(withoutPlaces(t))) : '')
   const planned = review.limits.map((l) => l.limit)
   const limited = withLimits(text, planned, profile).text
   return {
     text,
     losses,
-    back: form(back.tree),
-    same: form(back.tree) === form(said) && !hasErrors(back.problems),
+    back: back.tree ? print(byGroup(withoutPlaces(back.tree))) : '',
+    // A reference to a line has no text where no lines are kept: that is told as a loss, and nothing can be read back.
+    same: losses.some((l) => l.cause.code === 'no-lines') || !readOtherwise(tree, profile),
     limits: limited === text ? '' : limited,
   }
 }

@@ -3,7 +3,7 @@ import { App, Button, Dropdown } from 'antd'
 import { useState } from 'react'
 import { plural } from '@/core/base'
 import { addDescribed, addSources } from '@/core/doing'
-import { readProfile } from '@/core/profile'
+import { readDescription } from '@/core/profile'
 import { SourceKind, type Review, type Source } from '@/core/review'
 import { STANDINS } from '@/standins'
 import { useStore } from '@/store/provider'
@@ -52,7 +52,7 @@ export function SourcesPlan({ review, sources }: { review: Review; sources: read
       })
       return
     }
-    const read = readProfile(value)
+    const read = readDescription(value)
     if (!read.ok) {
       modal.error({
         title: 'This description cannot be used yet',

@@ -7,7 +7,7 @@ import {
   type RunEvidence,
   type Source,
 } from '../../review'
-import { lineKeys, PRESENT_RULE, reachedBy } from '../../strategy'
+import { lineKeys, PRESENT_RULE, PRINTER_VERSION, reachedBy } from '../../strategy'
 import type { Doing, DoingAt } from '../doing'
 
 /** What came of one line, as it was sent and where. */
@@ -66,6 +66,8 @@ export function runOf({ review, now, newId, person }: DoingAt, made: RunMade): R
     by,
     release,
     how,
+    // What a person typed elsewhere nobody here has written.
+    ...(how === 'stand-in' ? { printer: PRINTER_VERSION } : {}),
     ...(platform ? { platform } : {}),
     ...(there === undefined || there === number ? {} : { there: String(there) }),
   }

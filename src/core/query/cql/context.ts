@@ -32,6 +32,10 @@ export const INDEXES: Readonly<Record<string, Field>> = byName({
   'dc.identifier': 'identifier',
   'bath.standardidentifier': 'identifier',
   'luv.fulltext': 'fulltext',
+  'luv.level': 'level',
+  'luv.affiliation': 'affiliation',
+  'luv.number': 'number',
+  'luv.notes': 'notes',
   'luv.text': 'text',
   'luv.any': 'any',
 })
@@ -49,5 +53,9 @@ export const INDEX_OF: Readonly<Record<Field, string>> = {
   test: 'luv.test',
   identifier: 'dc.identifier',
   fulltext: 'luv.fulltext',
+  level: 'luv.level',
+  affiliation: 'luv.affiliation',
+  number: 'luv.number',
+  notes: 'luv.notes',
   text: 'luv.text',
 }

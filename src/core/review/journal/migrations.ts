@@ -1,5 +1,5 @@
 /** The version in which entries are written now. Version 1 is the first. */
-export const SCHEMA_VERSION = 7
+export const SCHEMA_VERSION = 8
 /** From this version on entries are of the second form. */
 export const SECOND_FORM = 6
 
@@ -52,6 +52,9 @@ const MIGRATIONS: Record<number, (entry: Versioned) => Versioned> = {
   // Version 7 has the kinds and fields that persons, counted lines, other ways, headings seen, plans of the second form and
   // handing on need; entries of version 6 hold as they are, for what they lack means what it meant then.
   6: (entry) => entry,
+  // Version 8 has descriptions of the second form, fields that only described databases have, and searches made before the
+  // record began; entries of version 7 hold as they are.
+  7: (entry) => entry,
 }
 
 /** Lifts an entry to the present version. An entry from a newer version is left as it is. */

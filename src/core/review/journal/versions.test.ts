@@ -19,6 +19,7 @@ const FIXTURES = path.join(import.meta.dirname, '../fixtures')
 /** The schemas of all kinds by the version that they were written under, as one digest each. */
 const SCHEMAS: Readonly<Record<number, string>> = {
   7: 'f5966904d6036969465fdd3c1e9a33a4c522fab5244527a4f0b8058bcf1e454c',
+  8: '4234d96cd0eccd5ed797c04efefa4ef1a223247e1386cf054005541d59fe249e',
 }
 
 it('has another version where the schema of a kind is another', () => {
@@ -44,6 +45,19 @@ const BEFORE: Command[] = [
   { kind: 'review.create', payload: { id: 'r', title: 'Sound' } },
   { kind: 'journal.from', payload: { of: { seq: 9, digest: 'e'.repeat(64) }, state: digestOf(STATE) } },
 ]
+
+/** The same of version 8: a description of the second form, and a search that was made before the record began. */
+const NEWER = JSON.parse(readFileSync(path.join(FIXTURES, 'kinds-v8.json'), 'utf8')) as Command[]
+
+it('keeps what version 8 brought through a package', async () => {
+  const entries = journalOf([{ kind: 'review.create', payload: { id: 'r', title: 'Sound' } }, ...NEWER])
+  const opened = await openPackage(inMemory(packReview({ entries, blobs: new Map() }, 'Sound')))
+  if (!opened.ok) throw new Error(opened.problems.map((p) => p.message).join('\n'))
+  const { review, problems } = fold(opened.value.entries)
+  expect(problems).toEqual([])
+  expect(review.profiles[0]).toEqual(NEWER[0]!.payload)
+  expect(review.runs[0]).toMatchObject({ how: 'before', hits: 214 })
+})
 
 describe('what version 7 brought', () => {
   const entries = journalOf([...BEFORE, ...NEW])
@@ -104,7 +118,7 @@ describe('what version 7 brought', () => {
       build = (await import(/* @vite-ignore */ pathToFileURL(file).href)) as Build
     })
     it('is refused in words, one kind as another, and nothing of it is shown as if it were whole', async () => {
-      for (const command of NEW) {
+      for (const command of [...NEW, ...NEWER]) {
         const own = journalOf([{ kind: 'review.create', payload: { id: 'r', title: 'Sound' } }, command])
         expect(build.newerProblem(own)?.message, command.kind).toMatch(
           /^A newer Luvren has written in this review/,

@@ -9,7 +9,7 @@ import { lineKeys, type LineLike } from '../lines/keys'
  * Raised when lines are written otherwise for a source: a run names the version that wrote its text, and what another one wrote
  * is run again as it was sent.
  */
-export const PRINTER_VERSION = 1
+export const PRINTER_VERSION = 2
 
 /** A database that can be searched here: its index, how it speaks, and how it understands headings and fields. */
 export interface SearchSource {
@@ -145,7 +145,10 @@ function runLine(
 /** How a source is asked for an expression: in its own syntax, or in plain notation where it has no profile. */
 function sayingOf(source: SearchSource, tree: Expr, treeOf: (n: number) => Expr | undefined): Printed {
   const { profile, withNarrower } = source
-  if (!profile) return { text: print(tree), losses: [], said: tree }
+  if (!profile) {
+    const text = print(tree)
+    return { text, losses: [], said: tree, queries: [{ text, tree }] }
+  }
   return printFor(tree, profile, {
     ...(withNarrower ? { withNarrower } : {}),
     line: (n) => writtenOut(n, treeOf),
