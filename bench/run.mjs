@@ -5,6 +5,7 @@ import path from 'node:path'
 const ALL = [
   'engine',
   'vocabulary',
+  'readers',
   'grid',
   'strategy',
   'judging',

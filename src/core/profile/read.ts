@@ -331,8 +331,11 @@ class Reader {
         return of && { kind: 'fields', fields: [...mark.fields], of, at: of.at! }
       }
       case 'prefix': {
+        if (this.depth >= DEEPEST) return this.tooDeep(mark.at)
         this.next++
+        this.depth++
         const of = mark.reach === 'row' ? this.top() : mark.reach === 'run' ? this.beside() : this.unit()
+        this.depth--
         if (!of) this.say('field-empty', 'error', 'A field needs something to look for.', mark.at)
         else this.reach(mark, of)
         return of && { kind: 'fields', fields: [...mark.fields], of, at: [mark.at[0], of.at![1]] }
@@ -344,12 +347,7 @@ class Reader {
 
   private inside(at: Span, until: string): Expr | undefined {
     this.next++
-    if (this.depth >= DEEPEST) {
-      if (this.depth === DEEPEST)
-        this.say('deep', 'error', `More than ${DEEPEST} levels of brackets: split the query over lines.`, at)
-      this.next = this.marks.length
-      return undefined
-    }
+    if (this.depth >= DEEPEST) return this.tooDeep(at)
     this.depth++
     const of = this.top()
     this.depth--
@@ -357,6 +355,12 @@ class Reader {
     if (end?.kind === 'close' && end.text === until) this.next++
     else this.say('bracket-open', 'error', `"${until}" is missing to close this.`, at)
     return of && { ...of, at: [at[0], end?.at[1] ?? of.at![1]] }
+  }
+
+  /** Brackets and codes inside one another deeper than any reader follows: that is named, and nothing behind it is read. */
+  private tooDeep(at: Span): undefined {
+    this.say('deep', 'error', `More than ${DEEPEST} levels of brackets: split the query over lines.`, at)
+    this.next = this.marks.length
   }
 
   private words(mark: Placed & { kind: 'text' | 'quote' }): Expr | undefined {

@@ -174,7 +174,8 @@ class Parser {
   private nearby(): Expr | undefined {
     let left = this.unit()
     let mark = this.marks[this.next]
-    let chained = false
+    // A chain is an error, named once for each link; its parts are added to, so that no chain runs deep.
+    let chained: Expr[] | undefined
     while (mark?.kind === 'near') {
       this.level.used.add(mark.ordered ? 'then' : 'near')
       this.next++
@@ -183,7 +184,7 @@ class Parser {
       if (!left) this.missing(name, 'before', mark.at)
       if (!right) this.missing(name, 'behind', mark.at)
       if (left && right) {
-        const wrong = chained ? left : [left, right].find((e) => !isNearOperand(e))
+        const wrong: Expr | undefined = chained ? left : [left, right].find((e) => !isNearOperand(e))
         const at = around([left, right])
         if (wrong) {
           this.say(
@@ -192,11 +193,13 @@ class Parser {
             `${name} joins words, phrases, or groups of them joined by OR. Write what stands here as two parts joined by AND.`,
             wrong.at ?? at,
           )
-          left = { kind: 'and', parts: [left, right], at }
+          if (chained) {
+            chained.push(right)
+            left.at = at
+          } else left = { kind: 'and', parts: (chained = [left, right]), at }
         } else {
           left = { kind: 'near', ordered: mark.ordered, distance: mark.distance, left, right, at }
         }
-        chained = true
       } else left = left ?? right
       mark = this.marks[this.next]
     }

@@ -154,3 +154,25 @@ describe('quotation marks inside quotes', () => {
     )
   })
 })
+
+describe('a text that is long or deep beyond sense', () => {
+  const long: Record<string, (n: number) => string> = {
+    'a chain of nearness': (n) => 'a NEAR/3 near3 '.repeat(n) + 'b OR c',
+    'a chain of AND': (n) => Array.from({ length: n }, (_, i) => `w${i}`).join(' AND '),
+    'words side by side': (n) => 'noise '.repeat(n),
+    'open brackets': (n) => '('.repeat(n) + 'a',
+    'codes inside codes': (n) => 'title: by: '.repeat(n) + 'a',
+    'codes behind codes': (n) => 'a' + '>T'.repeat(n),
+    'operators that change': (n) =>
+      Array.from({ length: n }, (_, i) => `w${i} ${['and', 'OR', '!'][i % 3]}`).join(' '),
+  }
+  it.each(Object.keys(long))('%s: every reader returns, and what it returns can be printed', (kind) => {
+    const text = long[kind]!(5000)
+    const readers = [parse, readCql, ...Object.values(PROFILES).map((p) => (t: string) => readFrom(t, p))]
+    for (const read of readers) {
+      const { tree, problems } = read(text)
+      if (tree) print(tree)
+      else expect(problems.length).toBeGreaterThan(0)
+    }
+  })
+})

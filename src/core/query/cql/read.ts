@@ -93,7 +93,8 @@ class CqlReader {
   private query(): Expr | undefined {
     this.prefixes()
     let left = this.clause()
-    let flat: string | undefined
+    // The parts of the node that is being built are added to, not copied: a long chain would take for ever.
+    let flat: { op: string; parts: Expr[] } | undefined
     for (
       let mark = this.marks[this.next];
       mark?.kind === 'word' && BOOLEANS.has(mark.text.toLowerCase());
@@ -114,10 +115,16 @@ class CqlReader {
         continue
       }
       const at = around(left, right)
-      if (op === 'prox') left = this.near(left, right, modifiers, at)
-      else if (flat === op && left.kind === op) left = { ...left, parts: [...left.parts, right], at }
-      else left = { kind: op, parts: [left, right], at }
-      flat = op
+      if (op === 'prox') {
+        left = this.near(left, right, modifiers, at)
+        flat = undefined
+      } else if (flat?.op === op) {
+        flat.parts.push(right)
+        left.at = at
+      } else {
+        flat = { op, parts: [left, right] }
+        left = { kind: op, parts: flat.parts, at }
+      }
     }
     return left
   }
