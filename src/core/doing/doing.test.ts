@@ -39,12 +39,14 @@ import {
   keepPage,
   keepQuote,
   keepText,
+  logAgain,
   logByHand,
   logRuns,
   logWay,
   nameCriteria,
   partStudy,
   planReading,
+  putReadingRight,
   retrieve,
   ruleMany,
   ruleWork,
@@ -100,7 +102,7 @@ function at(review: Review): DoingAt {
 
 /** Doings are called by what they do; other functions of the folder by what they are. */
 const DOES =
-  /^(?:add|log|correct|take|rule[WM]|retrieve|keep|settle$|choose|plan|name|draw|bind|partStudy|drop|day|say|askTo|finish|edit)/
+  /^(?:add|log|correct|take|rule[WM]|retrieve|keep|settle$|choose|plan|name|draw|bind|partStudy|drop|day|say|askTo|finish|edit|put)/
 
 /** Something was brought in, and one work of it was ruled. */
 const ruledOf = (review: Review) =>
@@ -132,6 +134,13 @@ const CASES: Record<string, (review: Review) => readonly Command[]> = {
       platform: 'Harbour Online',
       coverage: 'since 1990',
     }),
+  logAgain: (r) =>
+    logAgain(at(r), {
+      ...{ ...RUN, line: LINES[0]!, hits: 9, ranBy: '', reader: 'M. Osei', platform: '', coverage: '' },
+      ...{ as: 'update', before: r.runs[0]!, because: '' },
+    }),
+  putReadingRight: (r) =>
+    putReadingRight(at(r), { run: r.runs[0]!, line: line('1', 'nois?'), why: 'one letter' }),
   correctRun: (r) => correctRun(at(r), { run: r.runs[0]!, hits: 42, because: ' mistyped ' }),
   takeHistory: (r) =>
     takeHistory(at(r), {

@@ -16,6 +16,8 @@ export {
   type Slow,
 } from './records/bring'
 export { chooseCounts, countsProposed, type CountsProposed } from './searches/counts'
+export { logAgain, ranBefore, type Again, type RanBefore } from './searches/again'
+export { putReadingRight, runReadOtherwise } from './searches/reading'
 export {
   correctRun,
   logByHand,

@@ -1,6 +1,6 @@
 import { thousands } from '../../base'
 import { limitToTick, parse, print, type LimitValue } from '../../query'
-import { nameOfPerson, standingRuns, type Run, type Source } from '../../review'
+import { nameOfPerson, standingRuns, type Review, type Run, type Source } from '../../review'
 import { limitsToSend, linesThatCount } from '../../strategy'
 import { cell, type Block } from '../documents/tree'
 import { text } from '../document'
@@ -72,7 +72,8 @@ function tableOf(
     [
       noteOf.get(r.lineId),
       counting && !counting.has(r.lineId) ? 'tried, not used' : '',
-      r.supersedes === undefined ? '' : `corrected: ${r.because?.trim() || 'no reason noted'}`,
+      r.supersedes === undefined ? '' : correctionOf(review, r),
+      readingOf(review, r),
     ]
       .filter(Boolean)
       .join('; '),
@@ -106,4 +107,17 @@ function tableOf(
       wide: true,
     },
   ]
+}
+
+/** The count that was logged first, and why it was wrong. */
+function correctionOf({ runs }: Review, run: Run): string {
+  const first = runs.find((r) => r.id === run.supersedes)
+  const was = first ? ` from ${thousands(first.hits)}` : ''
+  return `corrected${was}: ${run.because?.trim() || 'no reason noted'}`
+}
+
+/** That its reading in plain notation was put right since, and why. */
+const readingOf = ({ readings }: Review, run: Run): string => {
+  const why = readings?.[run.id]?.why.trim()
+  return why ? `reading put right: ${why}` : ''
 }

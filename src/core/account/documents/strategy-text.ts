@@ -3,7 +3,7 @@ import type { Profile } from '../../profile'
 import { limitWords, type LimitValue } from '../../query'
 import { nameOfPerson, type Line, type Review, type Run, type Source } from '../../review'
 import type { FactContext } from '../facts'
-import { limitsToSend, lineToSend } from '../../strategy'
+import { limitsToSend, lineToSend, numbersThere } from '../../strategy'
 import { currentRuns } from '../runs'
 import { dateWords } from '../words'
 
@@ -29,16 +29,29 @@ export function strategyText(context: FactContext, source: Source): string {
   ]
   const profile = about?.profile
   const limits = limitsToSend(lines, !profile || profile.lines !== undefined)
+  const there = numbersThere(lines, [...runs.values()])
+  // Texts name lines by the numbers that they have there.
+  const differ = !!profile?.lines && lines.some((_, i) => there(i + 1) !== i + 1)
   const rows = lines.map((line, i) =>
     rowOf(
       line,
       i + 1,
       runs.get(line.id),
       limits[i]!.map((l) => asSet(l, profile)),
-      profile && line.described === undefined ? lineToSend(lines, i + 1, profile)?.text : undefined,
+      profile && line.described === undefined
+        ? lineToSend(lines, i + 1, profile, review.runs)?.text
+        : undefined,
+      differ ? there(i + 1) : undefined,
     ),
   )
-  return [...head, '', ['#', 'Search', 'Limits', 'Hits', 'Run on'].join('\t'), ...rows].join('\n') + '\n'
+  return (
+    [
+      ...head,
+      '',
+      ['#', ...(differ ? ['There'] : []), 'Search', 'Limits', 'Hits', 'Run on'].join('\t'),
+      ...rows,
+    ].join('\n') + '\n'
+  )
 }
 
 /** All strategies that have lines, one after the other. */
@@ -84,9 +97,11 @@ function rowOf(
   run: Run | undefined,
   limits: readonly string[],
   toSend: string | undefined,
+  there: number | undefined,
 ): string {
   const cells = [
     String(number),
+    ...(there === undefined ? [] : [String(there)]),
     flat(run?.sent ?? line.described ?? (toSend || line.text)),
     [...new Set(limits)].join('; '),
     run ? thousands(run.hits) : 'not run as it stands',

@@ -9,6 +9,7 @@ import {
 } from '../../review'
 import { lineKeys, PRESENT_RULE, PRINTER_VERSION, reachedBy } from '../../strategy'
 import type { Doing, DoingAt } from '../doing'
+import { updateFor } from './update'
 
 /** What came of one line, as it was sent and where. */
 export interface RunMade {
@@ -116,10 +117,22 @@ export const correctRun: Doing<{ run: Run; hits: number; because: string }> = (
 ) => [logged({ ...run, id: newId(), hits, supersedes: run.id, because: because.trim() })]
 
 /** Takes a history over: the lines of the strategy, and a run for each of which a count stands there. */
-export const takeHistory: Doing<{ source: Source; lines: readonly Line[]; runs: readonly RunMade[] }> = (
-  at,
-  { source, lines, runs },
-) => [
-  { kind: 'strategy.set', payload: { sourceId: source.id, lines: [...lines], why: 'a pasted history' } },
-  ...logRuns(at, runs),
-]
+export const takeHistory: Doing<{
+  source: Source
+  lines: readonly Line[]
+  runs: readonly RunMade[]
+  /** It is that of a search made again for what is new. */
+  update?: boolean
+}> = (at, { source, lines, runs, update }) => {
+  const round = update
+    ? updateFor(
+        at,
+        runs.map((r) => r.line.id),
+      )
+    : { review: at.review, commands: [] }
+  return [
+    { kind: 'strategy.set', payload: { sourceId: source.id, lines: [...lines], why: 'a pasted history' } },
+    ...round.commands,
+    ...logRuns({ ...at, review: round.review }, runs),
+  ]
+}

@@ -21,7 +21,18 @@ export const SEARCH_KINDS = {
     ...PLAIN,
     schema: RunReread,
     apply: (r, { runId, ...p }) => {
-      if (r.runs.some((run) => run.id === runId)) (r.readings ??= {})[runId] = p
+      const run = r.runs.find((one) => one.id === runId)
+      if (!run) return
+      ;(r.readings ??= {})[runId] = p
+      // The reading in force is what the line asked, also where later lines reached it; sent, hits and day stay as they are.
+      const was = run.text
+      for (const one of r.runs) {
+        if (one.sourceId !== run.sourceId) continue
+        if (one.lineId === run.lineId && one.text === was) one.text = p.reading
+        one.reached = one.reached?.map((l) =>
+          l.id === run.lineId && l.text === was ? { ...l, text: p.reading } : l,
+        )
+      }
     },
     place: () => atStage('searches'),
     words: said('text of a run read anew'),

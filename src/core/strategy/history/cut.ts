@@ -338,7 +338,7 @@ const LABELS: Record<Role, RegExp> = {
   text: /^(?:query|queries|search|searches|statement|search statement|terms?|search terms|expression|what|text|string)$/,
   hits: /^(?:hits?|results?|records?|found|count|items|(?:hits|results|records|items) found|number of (?:hits|results|records))$/,
   when: /^(?:date|time|when|run|run at|run on|at|day|date and time)$/,
-  limits: /^(?:limits?|filters?|restricted to|restrictions?)$/,
+  limits: /^(?:limit(?:er)?s?|filters?|facets?|refinements?|restricted to|restrictions?)$/,
 }
 
 /** What a column is for, by the name at its head. */

@@ -38,6 +38,7 @@ export function readHistory(rows: readonly HistoryRow[], profile: Profile): Past
   })
   const onlyLimits = new Map<number, LimitValue[]>()
   const searches = rows.map((row, i): PastSearch => {
+    if (row.reading !== undefined) return asPutRight(row, row.reading, i + 1, profile)
     const read = readWithLimits(straightQuotes(row.text, profile), profile)
     const problems = [...read.problems]
     const { tree: known, limits: taken } = read.tree
@@ -65,6 +66,19 @@ export function readHistory(rows: readonly HistoryRow[], profile: Profile): Past
     const wrong = problem('count-impossible', 'warning', `By the lines it is built on it has ${said} hits.`)
     return { ...search, problems: [...search.problems, wrong] }
   })
+}
+
+/** A search as a person says it is meant, in plain notation with the numbers of this list; its text is what was sent. */
+function asPutRight(row: HistoryRow, reading: string, number: number, profile: Profile): PastSearch {
+  const { tree, problems: found } = parse(reading)
+  const problems = [...found]
+  for (const n of tree ? referredLines(tree).filter((n) => n >= number) : [])
+    problems.push(problem('line-missing', 'error', `Line ${n} does not stand before it.`))
+  const limits = limitsInWords(row.limits, profile)
+  const base = { row, limits, hits: row.hits, folded: [], problems }
+  return tree && !hasErrors(problems)
+    ? { ...base, text: reading.trim(), described: undefined }
+    : { ...base, text: '', described: row.text }
 }
 
 /** Lines that are nothing but a limit, joined with AND: taken as limits of the line that joins them. */
@@ -106,14 +120,14 @@ export function limitsInWords(text: string, profile: Profile): LimitValue[] {
     .flatMap((part): LimitValue[] => {
       const { tree, limits } = readWithLimits(part, profile)
       if (!tree && limits.length) return limits
-      const years = /(\d{4})\s*(?:-|–|—|\.\.|to)\s*(\d{4})?/.exec(part)
+      const years = /(\d{4})\s*(?:-|–|—|\.\.|to|and)\s*(\d{4})?/i.exec(part)
       if (years)
         return [{ kind: 'years', from: Number(years[1]), ...(years[2] ? { to: Number(years[2]) } : {}) }]
       const since = /(?:since|from|after)\s+(\d{4})/i.exec(part)
       if (since) return [{ kind: 'years', from: Number(since[1]) }]
       const languages = LANGUAGES.flatMap(([code, name]) => (name.test(part) ? [code] : []))
       if (languages.length) return [{ kind: 'language', values: languages }]
-      if (/peer.?review/i.test(part)) return [{ kind: 'peer reviewed' }]
+      if (/peer.?review|\brefereed\b/i.test(part)) return [{ kind: 'peer reviewed' }]
       if (/open access/i.test(part)) return [{ kind: 'open access' }]
       return [{ kind: 'other', text: part }]
     })

@@ -24,6 +24,8 @@ export interface HistoryRow {
   unsure: number[]
   /** The lines of the paste it was made of, from 1. */
   lines: number[]
+  /** What it means in plain notation, as a person put it right; its text stays what was sent. */
+  reading?: string | undefined
 }
 
 /** What helps to read days like "03/12/2026". */

@@ -21,7 +21,6 @@ import { takeHistory, type RunMade } from '@/core/doing'
 import { evidenceOf, type SourceInfo } from '@/standins/source-info'
 import { useFilePick } from '@/ui/file-pick'
 import { keepEvidence } from '../outside/evidence'
-import { QueryText } from '../sheet/query-text'
 import { usePastedHistory } from './use-pasted-history'
 
 /** A history that was copied or saved elsewhere: recognised, shown for correction, read by the profile, taken over. */
@@ -44,6 +43,8 @@ export function HistoryDialog({
   const [name, setName] = useState('history.txt')
   const [fold, setFold] = useState(false)
   const [replace, setReplace] = useState(lines.length === 0)
+  const ran = review.runs.some((r) => r.sourceId === info.source.id)
+  const [update, setUpdate] = useState(false)
   const [busy, setBusy] = useState(false)
   const [day, setDay] = useState<Dayjs>(() => dayjs())
   const profile = info.profile!
@@ -102,7 +103,7 @@ export function HistoryDialog({
             },
           ],
     )
-    await doIt(takeHistory, { source, lines: whole, runs })
+    await doIt(takeHistory, { source, lines: whole, runs, update })
     deed(
       message.success(
         `${plural(added.length, 'line')} taken over, ${plural(runs.length, 'run')} logged. The history itself is kept with the review.`,
@@ -202,6 +203,18 @@ export function HistoryDialog({
                 />
               </label>
             )}
+            {ran && (
+              <Radio.Group
+                size="small"
+                aria-label="What this history is, beside what was run there before"
+                value={update}
+                onChange={(e) => setUpdate(e.target.value as boolean)}
+                options={[
+                  { value: false, label: 'another strategy' },
+                  { value: true, label: 'an update: searched again for what is new' },
+                ]}
+              />
+            )}
             {lines.length > 0 && (
               <Radio.Group
                 size="small"
@@ -218,7 +231,7 @@ export function HistoryDialog({
             <div className="history-row head" role="row">
               <span role="columnheader">there</span>
               <span role="columnheader">as it stands there</span>
-              <span role="columnheader">as {info.short} understood it</span>
+              <span role="columnheader">in plain notation, to be put right</span>
               <span role="columnheader" className="number">
                 hits
               </span>
@@ -231,6 +244,7 @@ export function HistoryDialog({
                 number={i + 1}
                 change={(to) => paste.change(s.row, to)}
                 remove={() => paste.leaveOut(s.row)}
+                folded={fold}
               />
             ))}
           </div>
@@ -258,11 +272,14 @@ function Row({
   number,
   change,
   remove,
+  folded,
 }: {
   search: PastSearch
   number: number
   change: (to: Partial<HistoryRow>) => void
   remove: () => void
+  /** Lines were folded: the numbers shown are no longer those of the list. */
+  folded: boolean
 }) {
   const { row, problems } = search
   const shown = problems.filter((p) => p.severity !== 'note')
@@ -272,29 +289,25 @@ function Row({
         {row.number ?? number}
       </span>
       <span role="cell">
+        <span className="mono sent">{row.text}</span>
+      </span>
+      <span role="cell">
         <Input.TextArea
           className="mono"
           variant="borderless"
           autoSize
-          aria-label={`Search ${number} as it stands there`}
-          value={row.text}
-          onChange={(e) => change({ text: e.target.value })}
-        />
-      </span>
-      <span role="cell">
-        {search.described !== undefined ? (
-          <span className="sub">
-            {search.limits.length && !shown.length
+          aria-label={`Search ${number} in plain notation`}
+          placeholder={
+            search.limits.length && !shown.length
               ? `only a limit: ${search.limits.map(limitWords).join(', ')}`
-              : 'kept as it stands, not read'}
-          </span>
-        ) : (
-          <>
-            <QueryText text={search.text} />
-            {search.limits.length > 0 && (
-              <span className="sub"> + {search.limits.map(limitWords).join(' + ')}</span>
-            )}
-          </>
+              : 'kept as it stands, not read: say in plain notation what it asks'
+          }
+          readOnly={folded}
+          value={row.reading ?? search.text}
+          onChange={(e) => change({ reading: e.target.value || undefined })}
+        />
+        {search.described === undefined && search.limits.length > 0 && (
+          <span className="sub"> + {search.limits.map(limitWords).join(' + ')}</span>
         )}
         {shown.map((p, i) => (
           <span key={i} className={`history-problem ${p.severity}`}>
@@ -309,8 +322,13 @@ function Row({
         ))}
         {row.rest && (
           <span className="history-problem warning">
-            Beside it, in none of the columns: <span className="mono">{row.rest}</span>. Put it where it
-            belongs, or leave it.
+            Beside it, in none of the columns: <span className="mono">{row.rest}</span>.{' '}
+            <button
+              className="plain link"
+              onClick={() => change({ text: `${row.text} ${row.rest}`.trim(), rest: '' })}
+            >
+              It belongs to the search
+            </button>
           </span>
         )}
         {search.folded.length > 0 && <span className="sub history-problem">{noteOf(search)}</span>}

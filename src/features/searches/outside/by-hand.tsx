@@ -3,7 +3,9 @@ import { useMemo } from 'react'
 import type { Line } from '@/core/review'
 import { lineToSend } from '@/core/strategy'
 import type { SourceInfo } from '@/standins/source-info'
+import { useSession } from '@/store/provider'
 import { LogRun } from './log-run'
+import { ReadingOffer } from './reading-offer'
 import { SaidPane } from '../panes/translation'
 
 /**
@@ -24,12 +26,14 @@ export function ByHand({
   logged: () => void
 }) {
   const profile = info.profile!
+  const runs = useSession((s) => s.folded.review.runs)
   const said = useMemo(
-    () => lineToSend(lines, number, profile) ?? { text: '', losses: [], onScreen: [], missing: [] },
-    [lines, number, profile],
+    () => lineToSend(lines, number, profile, runs) ?? { text: '', losses: [], onScreen: [], missing: [] },
+    [lines, number, profile, runs],
   )
   return (
     <>
+      <ReadingOffer key={line.id} line={line} number={number} lines={lines} />
       <SaidPane line={line} number={number} said={said} short={info.short} />
       <LogRun line={line} number={number} lines={lines} info={info} sent={said.text} logged={logged} />
     </>

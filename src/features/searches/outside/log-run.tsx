@@ -1,23 +1,31 @@
 'use client'
-import { App, Button, DatePicker, Input, InputNumber, type GetRef } from 'antd'
+import { App, Button, DatePicker, Input, InputNumber, Radio, type GetRef } from 'antd'
 import dayjs, { type Dayjs } from 'dayjs'
 import { useMemo, useRef, useState } from 'react'
 import { plural, thousands } from '@/core/base'
 import { nameOfPerson, standingImports, type Line } from '@/core/review'
 import { useActions, type Action } from '@/store/actions'
 import { useSession, useStore } from '@/store/provider'
-import { logByHand } from '@/core/doing'
+import { logAgain, logByHand, ranBefore, type Again } from '@/core/doing'
+import { numbersThere } from '@/core/strategy'
 import { evidenceOf, type SourceInfo } from '@/standins/source-info'
 import { useFilePick } from '@/ui/file-pick'
 import { KeyHint } from '../../shared/key-hint'
 import type { Place } from '../../shared/bring-file/bring-file'
 import { useBringFile } from '../../shared/bring-file/use-bring-file'
 import { holdExport, runOf } from './bring-records'
+import { leftWithExport } from '../versions/exports-compared'
 import { CorrectRun } from './correct-run'
 import { Evidence } from './evidence'
 
 /** Endings of files with records, for choosing; what they are is told by what stands in them. */
 const RECORD_FILES = '.ris,.txt,.bib,.json,.csv,.tsv'
+
+const AGAIN: Record<Again, string> = {
+  update: 'an update: the same search again, for what is new',
+  revised: 'another strategy than then',
+  mistyped: 'the same run, its count put right',
+}
 
 /** When and by whom the last line of a source was run, by its id: the next one was mostly run so too. */
 const saidLast = new Map<string, { at: Dayjs | null; by: string }>()
@@ -46,29 +54,54 @@ export function LogRun({
   const { source, profile } = info
   const reader = useSession((s) => s.reader)
   const run = useSession((s) => s.folded.review.runs.findLast((r) => r.lineId === line.id))
+  const review = useSession((s) => s.folded.review)
   const [hits, setHits] = useState<number | null>(null)
   const [at, setAt] = useState<Dayjs | null>(saidLast.get(source.id)?.at ?? null)
   const [platform, setPlatform] = useState(source.platform ?? '')
   const [coverage, setCoverage] = useState(source.coverage ?? '')
+  const expected = useMemo(() => numbersThere(lines, review.runs)(number), [lines, review.runs, number])
+  const [there, setThere] = useState<number | null>(null)
+  const keepsLines = profile?.lines !== undefined
   const [by, setBy] = useState(saidLast.get(source.id)?.by || reader)
-  const review = useSession((s) => s.folded.review)
   const own = useMemo(
     () => standingImports(review).filter((i) => i.sourceId === source.id),
     [review, source.id],
   )
+  // What an update brings stands beside what was brought before: nothing leaves, and the flow tells both.
+  const round = review.rounds.at(-1)
+  const updating =
+    round?.kind === 'update' &&
+    own.length > 0 &&
+    run?.roundId === round.id &&
+    !own.some((i) => i.roundId === round.id)
   const files = useBringFile()
   const bring = (place: Place) => (chosen: File) => {
     const run = runOf(store, line.id)
     files.bring(chosen, { source, place, ...(run ? { runId: run.id } : {}) }, () => {
       const { kind, words } = holdExport(store, chosen.name, info, line.id)
       message[kind](words, 10)
+      if (place === 'in place' && own.length)
+        deed(
+          leftWithExport(store, source.id).then((n) => {
+            if (n)
+              message.warning(
+                `${plural(n, 'record')} that the export before held ${n === 1 ? 'is' : 'are'} in this one no more and left the review. Undo brings both back; as another part it would have stood beside it.`,
+                12,
+              )
+          }),
+        )
     })
   }
   const file = useFilePick('Export file', RECORD_FILES, bring('in place'))
   const part = useFilePick('Another part of the export', RECORD_FILES, bring('beside'))
+  const before = useMemo(() => ranBefore(review, lines, line), [review, lines, line])
+  const [as, setAs] = useState<Again>()
+  const [because, setBecause] = useState('')
+  // A second run is asked what it is: the section tells an update, another strategy and a slip each as what it was.
+  const open = before !== undefined && (!as || (as === 'mistyped' && !because.trim()))
   const log = async (): Promise<void> => {
-    if (hits === null || !sent) return
-    await doIt(logByHand, {
+    if (hits === null || !sent || open) return
+    const made = {
       source,
       lines,
       line,
@@ -80,9 +113,15 @@ export function LogRun({
       reader,
       platform,
       coverage,
-    })
+      ...(keepsLines ? { there: there ?? expected } : {}),
+    }
+    if (before && as) await doIt(logAgain, { ...made, as, before: before.run, because })
+    else await doIt(logByHand, made)
     saidLast.set(source.id, { at, by })
     setHits(null)
+    setThere(null)
+    setAs(undefined)
+    setBecause('')
     logged()
   }
   const field = useRef<GetRef<typeof InputNumber>>(null)
@@ -136,6 +175,23 @@ export function LogRun({
             onChange={(value) => setAt(value)}
           />
         </label>
+        {keepsLines && (
+          <label>
+            <span className="sub">as its line</span>
+            <InputNumber
+              size="small"
+              min={1}
+              precision={0}
+              controls={false}
+              className="line-there"
+              aria-label={`Number that line ${number} has there`}
+              placeholder={String(expected)}
+              value={there}
+              onChange={(value) => setThere(value)}
+              onPressEnter={enter}
+            />
+          </label>
+        )}
         {(
           [
             ['through', 'Platform it was run on', 'platform', platform, setPlatform],
@@ -156,10 +212,37 @@ export function LogRun({
           </label>
         ))}
       </div>
+      {before && hits !== null && (
+        <div className="log-again">
+          <span className="sub">It was run there before, on {before.run.at.slice(0, 10)}. This is</span>
+          <Radio.Group
+            size="small"
+            aria-label={`What this run of line ${number} is`}
+            value={as}
+            onChange={(e) => setAs(e.target.value as Again)}
+            options={before.mayBe.map((value) => ({ value, label: AGAIN[value] }))}
+          />
+          {as === 'mistyped' && (
+            <Input
+              size="small"
+              aria-label="Why the count was wrong"
+              placeholder="mistyped; read from another line; …"
+              value={because}
+              onChange={(e) => setBecause(e.target.value)}
+              onPressEnter={enter}
+            />
+          )}
+        </div>
+      )}
       <div className="log-deeds">
-        <Button size="small" type="primary" disabled={hits === null || !sent} onClick={enter}>
+        <Button size="small" type="primary" disabled={hits === null || !sent || open} onClick={enter}>
           Log the run
         </Button>
+        {updating && (
+          <Button size="small" onClick={part.open}>
+            Bring the export of the update in
+          </Button>
+        )}
         <Button size="small" onClick={file.open}>
           {own.length ? 'Bring a newer export in its place' : 'Bring the export file in'}
         </Button>

@@ -55,6 +55,7 @@ export const LineRow = memo(function LineRow({
   edit,
 }: Props) {
   const people = useSession((s) => s.folded.review.people)
+  const there = (run ?? before)?.there
   const broken = problems.find((p) => p.severity === 'error')
   return (
     <div
@@ -70,6 +71,11 @@ export const LineRow = memo(function LineRow({
       <span role="cell" />
       <span role="rowheader" className="no">
         {number}
+        {there && (
+          <span className="there" title={`line ${there} there`}>
+            {there}
+          </span>
+        )}
       </span>
       <span role="cell" style={{ whiteSpace: 'nowrap', display: 'flex' }}>
         {concept ? (

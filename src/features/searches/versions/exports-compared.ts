@@ -55,6 +55,14 @@ async function recordsOf(store: Store, of: readonly Import[]): Promise<Rec[] | u
   return parts.every((p) => p !== undefined) ? parts.flat() : undefined
 }
 
+/** How many records of the export before the last one holds no more; they left the review with it. */
+export async function leftWithExport(store: Store, sourceId: string): Promise<number> {
+  const [before, after] = exportsOf(store.session.getState().entries, sourceId).slice(-2)
+  if (!before || !after) return 0
+  const [earlier, later] = await Promise.all([recordsOf(store, before.parts), recordsOf(store, after.parts)])
+  return earlier && later ? compareRecords(earlier, later, { byNumber: false }).gone.length : 0
+}
+
 /** The last two exports against each other; undefined while they are read, or where there are not two. */
 export function useExportsCompared(exported: readonly Exported[]): Compared | undefined {
   const store = useStore()
