@@ -17,6 +17,7 @@ export {
 } from './records/bring'
 export { chooseCounts, countsProposed, type CountsProposed } from './searches/counts'
 export { logAgain, ranBefore, type Again, type RanBefore } from './searches/again'
+export { runSheet, type RunSheetLine } from './searches/run-sheet'
 export { putReadingRight, runReadOtherwise } from './searches/reading'
 export {
   correctRun,

@@ -52,7 +52,7 @@ export const limitMissing: Rule = (c) =>
     return []
   })
 
-/** A limit on a line that the source does not have: it cannot be set there. */
+/** A limit on a line that the description of the source does not have: how it was set nobody can repeat. */
 export const limitUnavailable: Rule = (c) =>
   c.lines.flatMap((line) =>
     line.limits
@@ -62,7 +62,7 @@ export const limitUnavailable: Rule = (c) =>
         element: ELEMENT,
         lineId: line.id,
         about: l.kind,
-        message: `Line ${line.number} sets ${l.kind} (${limitWords(l)}), and ${c.profile.name} has no such limit.`,
-        why: 'It cannot have been applied there: take it off the line, or say in the description how it is set.',
+        message: `Line ${line.number} sets ${l.kind} (${limitWords(l)}), and the description of ${c.profile.name} has no such limit.`,
+        why: 'If it was set on the screen there, say in the description where; if it cannot be had there, take it off the line.',
       })),
   )

@@ -34,7 +34,7 @@ export function ByHand({
   return (
     <>
       <ReadingOffer key={line.id} line={line} number={number} lines={lines} />
-      <SaidPane line={line} number={number} said={said} short={info.short} />
+      <SaidPane line={line} number={number} said={said} short={info.short} described />
       <LogRun line={line} number={number} lines={lines} info={info} sent={said.text} logged={logged} />
     </>
   )

@@ -39,11 +39,14 @@ export function SaidPane({
   number,
   said,
   short,
+  described = false,
 }: {
   line: Line
   number: number
   said: Said
   short: string
+  /** It lies outside: what its description lacks it may have. */
+  described?: boolean
 }) {
   const { deed } = useStore()
   const { message } = App.useApp()
@@ -86,7 +89,15 @@ export function SaidPane({
         {onScreen && <p className="quiet-note">{onScreen}</p>}
         {said.missing.length > 0 && (
           <p className="note">
-            <b>Not to be had there:</b> a limit by {listed(said.missing, 'or')}.
+            {described ? (
+              <>
+                How a limit by {listed(said.missing, 'or')} is set there <b>the description does not say</b>.
+              </>
+            ) : (
+              <>
+                <b>Not to be had there:</b> a limit by {listed(said.missing, 'or')}.
+              </>
+            )}
           </p>
         )}
       </div>

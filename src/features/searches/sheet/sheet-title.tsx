@@ -70,6 +70,13 @@ function Running({ sheet, actions }: { sheet: Sheet; actions: SheetActions }) {
     )
   }
   if (!lines.length) return null
+  if (info.profile && stale)
+    return (
+      <Button type="primary" onClick={actions.run.run}>
+        Run {plural(stale, 'line')} there
+        <KeyHint of={actions.run} />
+      </Button>
+    )
   return (
     <span className="sub">
       {stale ? `${stale} of ${plural(lines.length, 'line')} still to be run there` : 'every line logged'}

@@ -4,7 +4,7 @@ import { runLines, type Which } from '../run'
 import type { Sheet } from '../use-sheet'
 import { idle, work, type Means } from './means'
 
-/** Running lines in a source that can be searched from here. */
+/** Running lines: from here, or elsewhere by a person whom a run sheet leads from line to line. */
 export function runActions(sheet: Sheet, means: Means) {
   const { info, lines, chosen, stale, set } = sheet
   const can = (): boolean => info.standin !== undefined && idle(sheet) && lines.length > 0
@@ -18,16 +18,24 @@ export function runActions(sheet: Sheet, means: Means) {
       if (outcome.stopped)
         means.message.info(`Stopped; ${plural(outcome.logged, 'line was', 'lines were')} run before.`)
     })
+  const elsewhere = (): boolean =>
+    info.standin === undefined && info.profile !== undefined && idle(sheet) && lines.length > 0
   return {
     run: {
       id: 'run',
-      label: stale ? `Run ${plural(stale, 'line')}` : 'Run',
+      label: stale ? `Run ${plural(stale, 'line')}${elsewhere() ? ' there' : ''}` : 'Run',
       key: 'R',
       strip: true,
-      when: () => can() && stale > 0,
-      run: run('stale'),
+      when: () => (can() || elsewhere()) && stale > 0,
+      run: elsewhere() ? () => set.dialog('run sheet') : run('stale'),
     },
-    runAll: { id: 'run-all', label: 'Run all lines again', key: 'Shift+R', when: can, run: run('all') },
+    runAll: {
+      id: 'run-all',
+      label: elsewhere() ? 'Run all lines there again, as an update' : 'Run all lines again',
+      key: 'Shift+R',
+      when: () => can() || elsewhere(),
+      run: elsewhere() ? () => set.dialog('run sheet again') : run('all'),
+    },
     runOne: {
       id: 'run-one',
       label: 'Run this line only',
