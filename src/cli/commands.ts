@@ -8,6 +8,7 @@ import { readSkos, readSkosJsonLd } from '../core/vocabulary'
 import { STANDINS } from '../standins'
 import { required, UsageError, type Arguments } from './arguments'
 import { problemLine, type CliCommand, type Outcome } from './command'
+import { LEARN_COMMANDS } from './learn'
 import { RECORD_COMMANDS } from './records'
 import { SELECTION_COMMANDS } from './selection'
 import { ACCOUNT_COMMANDS } from './account'
@@ -88,6 +89,7 @@ const withLimitWords = (text: string, limits: readonly LimitValue[]): string =>
   [text, ...limits.map(limitWords)].join(' + ')
 
 export const COMMANDS: Record<string, CliCommand> = {
+  ...LEARN_COMMANDS,
   ...RECORD_COMMANDS,
   ...SELECTION_COMMANDS,
   ...ACCOUNT_COMMANDS,

@@ -256,6 +256,12 @@ describe('what a description says of its codes', () => {
       'hl/noise or (hl/sound and hl/field)',
     )
   })
+  it('keeps a word apart from a code that is a word itself', () => {
+    const wordy: Profile = { ...codes, fields: [{ of: ['title'], form: '{expr} in in' }] }
+    const { text } = printFor(parse('title: in').tree!, wordy)
+    expect(text).toBe('"in" in in')
+    expect(print(readFrom(text, wordy).tree!)).toBe('title: "in"')
+  })
   it('takes several codes at one place', () => {
     expect(understood('noise[hl,sm]')).toBe('title,abstract: noise')
     expect(printFor(parse('title,abstract: noise').tree!, codes).text).toBe('noise[hl,sm]')

@@ -26,3 +26,4 @@ export {
   type FieldPattern,
   type LinePattern,
 } from './patterns'
+export { filledByExamples, learn, type Doubt, type Filled, type Learned } from './learn'

@@ -35,11 +35,21 @@ const sayableIn = keptFor((profile: Profile): Sayable => {
   }
   const same = (a: readonly string[], b: readonly string[]): boolean =>
     a.length === b.length && a.every((x, i) => x === b[i])
-  const word = kept((text) =>
-    reads(maskText(text, profile), (e) => e.kind === 'word' && e.text === asRead(text)),
-  )
+  // Beside a code that is a word itself ("… in ti") a word may be taken for a part of it.
+  const wordy = forms.fields.filter((f) => /\s/.test(f.before + f.after))
+  const word = kept((text) => {
+    const is = (e: Expr): boolean => e.kind === 'word' && e.text === text
+    const said = maskText(text, profile)
+    return (
+      reads(said, is) &&
+      wordy.every((f) => {
+        const { tree } = readFrom(filled(f, said), profile)
+        return tree?.kind === 'fields' && is(tree.of)
+      })
+    )
+  })
   const quoted = kept((text) => {
-    const words = text.split(' ').map(asRead)
+    const words = text.split(' ')
     const said = text
       .split(' ')
       .map((w) => maskText(w, profile))
@@ -47,7 +57,7 @@ const sayableIn = keptFor((profile: Profile): Sayable => {
     return reads(inQuotes(said, profile), (e) => e.kind === 'phrase' && !e.loose && same(e.words, words))
   })
   const loose = kept((text) => {
-    const words = text.split(' ').map(asRead)
+    const words = text.split(' ')
     const said = text
       .split(' ')
       .map((w) => maskText(w, profile))
@@ -76,9 +86,6 @@ const sayableIn = keptFor((profile: Profile): Sayable => {
     name: (form, name) => names(form)(name),
   }
 })
-
-/** A word as it comes back from being read: signs as plain notation folds them. */
-const asRead = (text: string): string => text
 
 /** Can this word stand without quotes? */
 export const bareWord = (text: string, profile: Profile): boolean => sayableIn(profile).word(text)

@@ -13,6 +13,7 @@ import { plural } from '@/core/base'
 import type { Review, Source } from '@/core/review'
 import { useStore } from '@/store/provider'
 import { fileName, saveFile } from '@/ui/save-file'
+import { ProfileExamples } from './profile-examples'
 import { ProfileFields } from './profile-fields'
 import { ProfileTryOut } from './profile-try-out'
 
@@ -29,7 +30,7 @@ export function ProfileEditor({
   close: () => void
 }) {
   const { actAll, deed } = useStore()
-  const { message } = App.useApp()
+  const { message, modal } = App.useApp()
   const [draft, setDraft] = useState<ProfileDraft>(() =>
     profile ? draftOf(profile) : freshDraft(source.name === 'Database' ? '' : source.name),
   )
@@ -42,6 +43,19 @@ export function ProfileEditor({
     [read],
   )
   const ready = read.ok ? read.value : undefined
+  const [begun] = useState(draft)
+  // What was typed goes only when somebody says so: not by Escape, nor by a click beside it.
+  const leave = (): void => {
+    if (draft === begun) return close()
+    void modal.confirm({
+      title: 'Leave this description?',
+      content: 'What was typed into it is not kept.',
+      okText: 'Leave it',
+      cancelText: 'Go on with it',
+      autoFocusButton: 'cancel',
+      onOk: close,
+    })
+  }
   const keep = (): void => {
     if (!ready) return
     const taken = review.profiles.some((p) => p.id === ready.id) && profile?.id !== ready.id
@@ -71,7 +85,8 @@ export function ProfileEditor({
       width={1180}
       style={{ top: 24 }}
       title={profile ? `How ${profile.name} speaks` : 'How a database of your own speaks'}
-      onCancel={close}
+      onCancel={leave}
+      mask={{ closable: false }}
       footer={[
         <Button
           key="share"
@@ -83,7 +98,7 @@ export function ProfileEditor({
         >
           Save as a file to share
         </Button>,
-        <Button key="leave" onClick={close}>
+        <Button key="leave" onClick={leave}>
           Leave it
         </Button>,
         <Button key="keep" type="primary" disabled={!ready} onClick={keep}>
@@ -96,7 +111,10 @@ export function ProfileEditor({
       ]}
     >
       <div className="describe">
-        <ProfileFields draft={draft} set={setDraft} problems={problems} />
+        <div className="describe-main">
+          <ProfileExamples draft={draft} set={setDraft} />
+          <ProfileFields draft={draft} set={setDraft} problems={problems} />
+        </div>
         <ProfileTryOut review={review} profile={ready} problems={problems} />
       </div>
     </Modal>
