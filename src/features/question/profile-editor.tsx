@@ -47,7 +47,7 @@ export function ProfileEditor({
   // What was typed goes only when somebody says so: not by Escape, nor by a click beside it.
   const leave = (): void => {
     if (draft === begun) return close()
-    void modal.confirm({
+    modal.confirm({
       title: 'Leave this description?',
       content: 'What was typed into it is not kept.',
       okText: 'Leave it',
