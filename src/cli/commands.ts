@@ -4,7 +4,7 @@ import { printFor, readWithLimits } from '../core/profile'
 import { limitWords, parse, print, readCql, writeCql, type Expr, type LimitValue } from '../core/query'
 import { readRis, toDocument, type Rec } from '../core/records'
 import { foldLimitLines, readHistory, recogniseHistory, type DayOrder } from '../core/strategy'
-import { readSkos, readSkosJsonLd } from '../core/vocabulary'
+import { readVocabulary } from '../core/vocabulary'
 import { STANDINS } from '../standins'
 import { required, UsageError, type Arguments } from './arguments'
 import { problemLine, type CliCommand, type Outcome } from './command'
@@ -241,14 +241,14 @@ export const COMMANDS: Record<string, CliCommand> = {
     },
   },
   vocabulary: {
-    help: 'count what is in a SKOS file (Turtle, N-Triples, JSON-LD) and name its breaches',
+    help: 'count what is in a vocabulary (SKOS as Turtle, N-Triples, JSON-LD, RDF/XML; a printed list of terms) and name its breaches',
     usage: '--file FILE.ttl',
     example: '--file public/data/girder.ttl',
     options: { file: 'value' },
     run: async (args) => {
       const file = required(args, 'file')
       const text = inputText(file)
-      const read = /^\s*[[{]/.test(text) ? await readSkosJsonLd(text) : readSkos(text)
+      const read = await readVocabulary(text, { id: 'file', title: file, version: '' })
       const errors = read.problems.map((p) => `${file}: ${problemLine(p)}`)
       if (!read.ok) return { exit: 1, errors }
       const counts = countVocabulary(read.value)

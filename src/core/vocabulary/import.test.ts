@@ -151,6 +151,59 @@ describe('a vocabulary file of any kind', () => {
   })
 })
 
+describe('a list as it is printed', () => {
+  const PRINTED = `Thesaurus of rooms and learning                                12
+
+Classroom acoustics (1998)
+    SN  How sound behaves in rooms where teaching happens; use also for
+        properties of the room, not for loudness.
+    UF  School acoustics
+        Acoustics of
+            classrooms
+    TT  Learning environment
+    BT  Learning environment
+    NT  Classroom noise
+        Reverberation
+    RT  Listening
+Din USE Classroom noise
+Thesaurus of rooms and learning                                13
+
+Classroom noise
+    Used for: Noise in classrooms
+    Broader terms: Classroom acoustics
+Learning environment
+    NT  Classroom acoustics
+Listening
+Reverberation
+– 13 –`
+  const read = readTermList(PRINTED, { id: 'p', title: 'Printed', version: '' })
+  if (!read.ok) throw new Error('not read')
+  const of = (label: string) => read.value.headings.find((h) => h.label === label)!
+  const labels = (ids: readonly string[]) =>
+    ids.map((id) => read.value.headings.find((h) => h.id === id)!.label)
+  it('has just its headings, with notes and entries that were wrapped', () => {
+    expect(read.value.headings.map((h) => h.label).sort()).toEqual([
+      'Classroom acoustics',
+      'Classroom noise',
+      'Learning environment',
+      'Listening',
+      'Reverberation',
+    ])
+    expect(of('Classroom acoustics')).toMatchObject({
+      since: 1998,
+      scopeNote:
+        'How sound behaves in rooms where teaching happens; use also for properties of the room, not for loudness.',
+      entryTerms: ['School acoustics', 'Acoustics of classrooms'],
+    })
+    expect(labels(of('Classroom acoustics').narrower)).toEqual(['Classroom noise', 'Reverberation'])
+    expect([...of('Classroom noise').entryTerms].sort()).toEqual(['Din', 'Noise in classrooms'])
+    expect(labels(of('Classroom noise').broader)).toEqual(['Classroom acoustics'])
+  })
+  it('names what it took for heads and numbers of pages', () => {
+    expect(read.problems.map((p) => p.code)).toContain('list-pages')
+  })
+})
+
 describe('suggestions from the question', () => {
   const question =
     'How do sound conditions in primary-school classrooms bear on pupils’ listening comprehension and early reading?'

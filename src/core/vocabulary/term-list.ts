@@ -1,62 +1,11 @@
 import { fail, foldLabel, ok, plural, problem, type Problem, type Result } from '../base'
 import type { Heading, Vocabulary } from './heading'
+import { printedRows, rowsOf, type Row, type Sign } from './printed-rows'
 import { relate, type Link } from './relations'
-
-/** The signs of a printed thesaurus (ISO 25964-1): what a line below a term says of it. */
-const SIGNS = {
-  USE: 'use',
-  U: 'use',
-  UF: 'entry term',
-  SN: 'scope note',
-  HN: 'since',
-  DI: 'since',
-  BT: 'broader',
-  NT: 'narrower',
-  RT: 'related',
-  CC: 'code',
-  NC: 'code',
-} as const
-type Sign = (typeof SIGNS)[keyof typeof SIGNS]
-
-const SIGNED = /^(USE|UF|SN|HN|DI|BT|NT|RT|CC|NC|U)\d*\s*(?::|\s)\s*(.+)$/
-
-interface Row {
-  number: number
-  indent: number
-  sign?: Sign
-  /** How deep "NT2" says that its heading stands: 1 where no number is given. */
-  depth: number
-  text: string
-}
-
-const indentOf = (row: string): number =>
-  [.../^[ \t]*/.exec(row)![0]].reduce((n, c) => n + (c === '\t' ? 4 : 1), 0)
-
-function rowsOf(text: string): Row[] {
-  return text
-    .replace(/^\uFEFF/, '')
-    .split(/\r\n|\r|\n/)
-    .flatMap((line, i) => {
-      const body = line.trim().replace(/\s+/g, ' ')
-      if (!body) return []
-      const signed = SIGNED.exec(body)
-      const base = { number: i + 1, indent: indentOf(line) }
-      return signed
-        ? [
-            {
-              ...base,
-              sign: SIGNS[signed[1] as keyof typeof SIGNS],
-              depth: Number(/^[A-Z]+(\d+)/.exec(body)?.[1] ?? 1),
-              text: signed[2]!,
-            },
-          ]
-        : [{ ...base, depth: 1, text: body }]
-    })
-}
 
 /**
  * Reads a plain list of terms as thesauri are printed: a term at the margin, below it USE, UF, BT, NT, RT, SN (and CC
- * for a class code, HN or DI for when it came in); NT1, NT2 … show the tree below a heading. A list with no such signs
+ * for a class code, HN or DI for when it came in), or the same written out; NT1, NT2 … show the tree below a heading. A list with no such signs
  * is read by its indents alone: what stands deeper is narrower. Relations are completed both ways; a heading that is
  * only spoken of is added; breaches are named by their lines. Fails only where there is no term.
  */
@@ -68,7 +17,7 @@ export function readTermList(
   if (!rows.some((r) => !r.sign))
     return fail(problem('no-terms', 'error', 'No term was found in this file, so there is no vocabulary.'))
   const list = new TermList(about.id)
-  if (rows.some((r) => r.sign)) readSigned(rows, list)
+  if (rows.some((r) => r.sign)) readSigned(printedRows(rows, list.problems), list)
   else readIndented(rows, list)
   const problems = list.finish()
   return ok({ ...about, headings: [...list.headings.values()] }, problems)
@@ -88,6 +37,8 @@ function readSigned(rows: readonly Row[], list: TermList): void {
       list.say('list-stray', `Line ${row.number} stands under no term: it is left out.`, row.number)
       continue
     }
+    // The top of a tree is told by what is broader already.
+    if (row.sign === 'top') continue
     if (row.sign === 'use') list.use(term, row.text, row.number)
     else if (row.sign === 'narrower') {
       tree.length = Math.max(0, row.depth - 1)
@@ -110,7 +61,7 @@ function readIndented(rows: readonly Row[], list: TermList): void {
 
 class TermList {
   readonly headings = new Map<string, Heading>()
-  private readonly problems: Problem[] = []
+  readonly problems: Problem[] = []
   private readonly links: { from: string; kind: Link['kind']; to: string; line: number }[] = []
   private readonly uses: { entry: string; heading: string; line: number }[] = []
   /** Terms that stand at the margin, by their folded names. */
@@ -136,7 +87,7 @@ class TermList {
     if (foldLabel(entry) && foldLabel(heading)) this.uses.push({ entry, heading, line })
   }
 
-  tell(term: string, sign: Exclude<Sign, 'use' | 'narrower'>, text: string, line: number): void {
+  tell(term: string, sign: Exclude<Sign, 'use' | 'narrower' | 'top'>, text: string, line: number): void {
     if (sign === 'broader' || sign === 'related') return this.link(term, sign, text, line)
     if (sign === 'entry term') return this.use(text, term, line)
     if (!foldLabel(term)) return
