@@ -96,6 +96,7 @@ const LINES = [
   ['acoustic*', ['acoustic*', 'acoustic', 'acoustic OR acoustics', 'ACOUSTIC$']],
   ['reverberat* OR noise', ['reverberat OR noise', 'reverberat? or noise', '(reverberat OR noise)']],
   ['"primary school*"', ['primary AND school', '"primary school*"', '"primary schools"']],
+  ['"sound field"', ['sound-field', '"sound field"', 'field AND sound', 'sound AND field']],
   ['noise', ['noise']],
 ] as const
 const lineSent = fc

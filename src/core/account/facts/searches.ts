@@ -1,6 +1,7 @@
 import { listed, plural, pluralInWords, thousands } from '../../base'
 import { standingRuns, type Line, type Run } from '../../review'
 import { finalLine } from '../../strategy'
+import { phrasesApart } from '../taken-apart'
 import { correctedRuns } from '../sayings/counts-corrected'
 import { cutWords } from '../cut-words'
 import { joinOf } from '../joins'
@@ -79,6 +80,16 @@ export const SEARCHES: Record<string, Reader> = {
     return {
       text: someNamed(words) || MISSING,
       missing: !words.length,
+      stage: 'searches',
+      anchor: `source:${id}`,
+      from: `what was sent to ${nameOf(c, id)}`,
+    }
+  },
+  'phrases.apart': (c, id) => {
+    const phrases = phrasesApart(c.review, id)
+    return {
+      text: someNamed(phrases) || MISSING,
+      missing: !phrases.length,
       stage: 'searches',
       anchor: `source:${id}`,
       from: `what was sent to ${nameOf(c, id)}`,

@@ -1,6 +1,7 @@
 import type { Asked, Duplicates, ReadByMany, Reads, Shown, TextsRead, TitlesRead } from '../reads/en'
 import { Deeds, type Deed } from './deeds'
 import { broughtShort, limitsBeyond } from './counted'
+import { phrasesSentApart } from './phrases'
 import { countsByHand, countsCorrected, searchesWithout, truncation } from './searches'
 import { followed, looked, notGone, peopleAsked, searchAgain, sourceGone } from './ways'
 
@@ -179,6 +180,7 @@ const MEANINGS: { readonly [N in keyof Reads]: (read: Reads[N], deeds: Deeds) =>
     return last?.address === read.address && last.day === read.day
   },
   truncation,
+  'phrases-apart': phrasesSentApart,
   'limits-beyond': limitsBeyond,
   'searches-without': searchesWithout,
   'counts-by-hand': countsByHand,

@@ -1,4 +1,5 @@
 import type { ByHand, Truncation, Without } from '../reads/en'
+import { countingRuns } from './counting-runs'
 import type { Deeds } from './deeds'
 
 interface Ran {
@@ -36,29 +37,9 @@ const cut = (words: string, sent: string): boolean => {
 
 /** Just these words of the lines that count were sent without truncation, in just these databases. */
 export function truncation(read: Truncation, deeds: Deeds): boolean {
-  const names = new Map(deeds.of('source.set').map((s) => [s.id as string, s]))
-  const runs = deeds.of('run.log') as unknown as Ran[]
-  const replaced = new Set(runs.map((r) => r.supersedes))
-  const standing = runs.filter((r) => !replaced.has(r.id))
-  const found = [...names.values()].flatMap((source) => {
-    if (source.kind !== 'database') return []
-    const own = standing.filter((r) => r.sourceId === source.id)
-    const lines = deeds
-      .of('strategy.set')
-      .filter((p) => p.sourceId === source.id)
-      .at(-1)?.lines as { id: string }[] | undefined
-    const counting = own.findLast((r) => r.lineId === lines?.at(-1)?.id)
-    if (!counting) return []
-    const ids = new Set([...(counting.reached ?? []).map((l) => l.id), counting.lineId])
-    const words = new Set(
-      [...ids].flatMap((id) => {
-        const run = own.findLast((r) => r.lineId === id)
-        return run ? asked(run.text).filter((w) => cut(w, run.sent)) : []
-      }),
-    )
-    return words.size
-      ? [{ name: source.name as string, words: [...words].map((w) => w.replace(/\*/g, '')) }]
-      : []
+  const found = countingRuns(deeds).flatMap(({ name, runs }) => {
+    const words = new Set(runs.flatMap((run) => asked(run.text).filter((w) => cut(w, run.sent))))
+    return words.size ? [{ name, words: [...words].map((w) => w.replace(/\*/g, '')) }] : []
   })
   return (
     found.length === read.sources.length &&

@@ -7,6 +7,7 @@ import { countsCorrected } from './counts-corrected'
 import { deposited } from './deposited'
 import { duplicates } from './duplicates'
 import { limitsBeyondPlan } from './limits-beyond'
+import { phrasesSentApart } from './phrases-apart'
 import { searchAgain } from './search-again'
 import { searchesWithout } from './searches-without'
 import { sourceGone } from './source-gone'
@@ -44,6 +45,7 @@ export const SAYINGS = {
   'search-again': searchAgain,
   deposited,
   truncation,
+  'phrases-apart': phrasesSentApart,
   'limits-beyond': limitsBeyondPlan,
   'searches-without': searchesWithout,
   'counts-by-hand': countsByHand,

@@ -20,6 +20,7 @@ export type Family =
   | 'deposited'
   | 'not used'
   | 'sent without truncation'
+  | 'phrases sent as words'
   | 'not used in searches'
   | 'brought in short'
   | 'limits beyond the plan'

@@ -19,7 +19,7 @@ export function words(
     ...concepts(claims),
     ...ways(claims, context),
     ...toldAs(
-      sayings.filter((s) => s.saying === 'truncation'),
+      sayings.filter((s) => s.saying === 'truncation' || s.saying === 'phrases-apart'),
       ['runs'],
     ),
     ...takenOver(claims),

@@ -8,6 +8,7 @@ import { searchAgain, type SearchAgain } from './search-again'
 import { searchesWithout, type Without } from './searches-without'
 import { sourceGone, type SourceGone } from './source-gone'
 import { textsReasons } from './texts-reasons'
+import { phrasesSentApart, type PhrasesApart } from './phrases-apart'
 import { truncation, type Truncation } from './truncation'
 import { wayFollowed, type Followed } from './way-followed'
 import { wayLooked, type Looked } from './way-looked'
@@ -73,6 +74,7 @@ export interface Reads {
   'search-again': SearchAgain
   deposited: Deposited
   truncation: Truncation
+  'phrases-apart': PhrasesApart
   'limits-beyond': LimitsBeyond
   'searches-without': Without
   'counts-by-hand': ByHand
@@ -242,6 +244,7 @@ export const READS: { readonly [N in SayingName]: (sentence: string) => Reads[N]
   'search-again': searchAgain,
   deposited,
   truncation,
+  'phrases-apart': phrasesSentApart,
   'limits-beyond': limitsBeyond,
   'searches-without': searchesWithout,
   'counts-by-hand': countsByHand,
@@ -258,6 +261,7 @@ export type {
   Looked,
   NotGone,
   PeopleAsked,
+  PhrasesApart,
   SearchAgain,
   SourceGone,
   Truncation,

@@ -16,6 +16,7 @@ import { titlesRead } from './titles-read'
 import { titlesWho } from './titles-who'
 import { broughtShort } from './brought-short'
 import { limitsBeyond } from './limits-beyond'
+import { phrasesSentApart } from './phrases-apart'
 import { truncation } from './truncation'
 import { wayFollowed } from './way-followed'
 import { wayLooked } from './way-looked'
@@ -42,6 +43,7 @@ export const WORDS: { readonly [N in SayingName]: Words<FoundOf<N>> } = {
   'search-again': searchAgain,
   deposited,
   truncation,
+  'phrases-apart': phrasesSentApart,
   'brought-short': broughtShort,
   'limits-beyond': limitsBeyond,
   'searches-without': searchesWithout,

@@ -1,0 +1,36 @@
+import type { Deeds } from './deeds'
+
+export interface CountingRun {
+  id: string
+  sourceId: string
+  lineId: string
+  text: string
+  sent: string
+  supersedes?: string
+  reached?: { id: string }[]
+}
+
+/** Of each database the standing runs of its last line and of those that it reached; databases whose last line was not run have none. */
+export function countingRuns(deeds: Deeds): { name: string; runs: CountingRun[] }[] {
+  const names = new Map(deeds.of('source.set').map((s) => [s.id as string, s]))
+  const runs = deeds.of('run.log') as unknown as CountingRun[]
+  const replaced = new Set(runs.map((r) => r.supersedes))
+  const standing = runs.filter((r) => !replaced.has(r.id))
+  return [...names.values()].flatMap((source) => {
+    if (source.kind !== 'database') return []
+    const own = standing.filter((r) => r.sourceId === source.id)
+    const lines = deeds
+      .of('strategy.set')
+      .filter((p) => p.sourceId === source.id)
+      .at(-1)?.lines as { id: string }[] | undefined
+    const counting = own.findLast((r) => r.lineId === lines?.at(-1)?.id)
+    if (!counting) return []
+    const ids = new Set([...(counting.reached ?? []).map((l) => l.id), counting.lineId])
+    return [
+      {
+        name: source.name as string,
+        runs: [...ids].flatMap((id) => own.findLast((r) => r.lineId === id) ?? []),
+      },
+    ]
+  })
+}

@@ -1,0 +1,16 @@
+import { were } from '../../draft/say/speaker'
+import type { FoundOf } from '../../sayings'
+import type { Words } from './words'
+
+export const phrasesSentApart: Words<FoundOf<'phrases-apart'>> = {
+  says: ({ sources }) => {
+    const one = ({ id }: (typeof sources)[number]): string => `{source.name:${id}}, {phrases.apart:${id}}`
+    const [first, ...others] = sources
+    if (!first) return []
+    const rest = others.map((s) => `; in ${one(s)}`).join('')
+    return [
+      `In ${one(first)} ${were(first.phrases)} asked for word by word, not as a phrase${rest}.`,
+      `Word by word, not as a phrase: in ${one(first)}${rest}.`,
+    ]
+  },
+}
