@@ -36,9 +36,11 @@ import {
   dropQuote,
   editPassage,
   finishSearchReview,
+  keepDescription,
   keepPage,
   keepQuote,
   keepText,
+  leaveUndescribed,
   logAgain,
   logByHand,
   logRuns,
@@ -82,6 +84,7 @@ const FILE = { name: 'a.pdf', mediaType: 'application/pdf', size: 3, digest: 'b'
 const BEGUN: Command[] = [
   { kind: 'review.create', payload: { id: 'r', title: 'Sound' } },
   { kind: 'source.set', payload: SOURCE },
+  { kind: 'source.set', payload: { ...SOURCE, id: 'u', name: 'Database' } },
   { kind: 'strategy.draft', payload: { sourceId: 's', lines: LINES } },
   ...logRuns(at(emptyReview('r')), [{ ...RUN, line: LINES[0]!, hits: 41, how: 'by hand' }]),
   { kind: 'criterion.set', payload: { id: 'c1', text: 'Was sound measured?', pass: 'broad', sense: 'in' } },
@@ -102,7 +105,7 @@ function at(review: Review): DoingAt {
 
 /** Doings are called by what they do; other functions of the folder by what they are. */
 const DOES =
-  /^(?:add|log|correct|take|rule[WM]|retrieve|keep|settle$|choose|plan|name|draw|bind|partStudy|drop|day|say|askTo|finish|edit|put)/
+  /^(?:add|log|correct|take|rule[WM]|retrieve|keep|settle$|choose|plan|name|draw|bind|partStudy|drop|day|say|askTo|finish|edit|put|leave)/
 
 /** Something was brought in, and one work of it was ruled. */
 const ruledOf = (review: Review) =>
@@ -119,6 +122,13 @@ const CASES: Record<string, (review: Review) => readonly Command[]> = {
       { kind: 'people', name: 'people in the field' },
     ]),
   addDescribed: (r) => addDescribed(at(r), { ...PROFILES.mindmere!, platform: 'Harbour Online' }),
+  keepDescription: (r) =>
+    keepDescription(at(r), {
+      source: SOURCE,
+      before: PROFILES.mindmere,
+      typed: { ...PROFILES.mindmere!, sideBySide: 'phrase' },
+    }),
+  leaveUndescribed: (r) => leaveUndescribed(at(r), { ...SOURCE, id: 'u', name: 'Database' }),
   logRuns: (r) =>
     logRuns(
       at(r),

@@ -3,6 +3,7 @@ export { deposit } from './methods/deposit'
 export { editPassage } from './methods/edit-passage'
 export { settleSearchPoint, takeProposal } from './methods/settle-search-point'
 export type { Doing, DoingAt } from './doing'
+export { keepDescription, leaveUndescribed, UNNAMED } from './question/describe'
 export { addDescribed, addSources, type SourceChosen } from './question/add-source'
 export {
   hasRules,
@@ -18,7 +19,7 @@ export {
 export { chooseCounts, countsProposed, type CountsProposed } from './searches/counts'
 export { logAgain, ranBefore, type Again, type RanBefore } from './searches/again'
 export { runSheet, type RunSheetLine } from './searches/run-sheet'
-export { putReadingRight, runReadOtherwise } from './searches/reading'
+export { putReadingRight, runReadOtherwise, writtenOtherwise } from './searches/reading'
 export {
   correctRun,
   logByHand,

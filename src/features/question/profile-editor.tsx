@@ -10,6 +10,7 @@ import {
   type ProfileDraft,
 } from '@/core/profile'
 import { plural } from '@/core/base'
+import { keepDescription, leaveUndescribed, UNNAMED } from '@/core/doing'
 import type { Review, Source } from '@/core/review'
 import { useStore } from '@/store/provider'
 import { fileName, saveFile } from '@/ui/save-file'
@@ -29,10 +30,10 @@ export function ProfileEditor({
   profile: Profile | undefined
   close: () => void
 }) {
-  const { actAll, deed } = useStore()
+  const { doIt, deed } = useStore()
   const { message, modal } = App.useApp()
   const [draft, setDraft] = useState<ProfileDraft>(() =>
-    profile ? draftOf(profile) : freshDraft(source.name === 'Database' ? '' : source.name),
+    profile ? draftOf(profile) : freshDraft(source.name === UNNAMED ? '' : source.name),
   )
   // Whether two forms collide takes a tenth of a second to find out: it comes after what was typed is shown.
   const typed = useDeferredValue(draft)
@@ -44,39 +45,26 @@ export function ProfileEditor({
   )
   const ready = read.ok ? read.value : undefined
   const [begun] = useState(draft)
+  const gone = (): void => {
+    deed(doIt(leaveUndescribed, source))
+    close()
+  }
   // What was typed goes only when somebody says so: not by Escape, nor by a click beside it.
   const leave = (): void => {
-    if (draft === begun) return close()
+    if (draft === begun) return gone()
     modal.confirm({
       title: 'Leave this description?',
       content: 'What was typed into it is not kept.',
       okText: 'Leave it',
       cancelText: 'Go on with it',
       autoFocusButton: 'cancel',
-      onOk: close,
+      onOk: gone,
     })
   }
   const keep = (): void => {
     if (!ready) return
-    const taken = review.profiles.some((p) => p.id === ready.id) && profile?.id !== ready.id
-    const id = taken ? `${ready.id}-${review.profiles.length + 1}` : ready.id
-    const own = { ...ready, id }
-    deed(
-      actAll([
-        { kind: 'profile.set', payload: own },
-        {
-          kind: 'source.set',
-          payload: {
-            ...source,
-            name: own.name,
-            profileId: id,
-            ...(own.platform ? { platform: own.platform } : {}),
-            ...(own.coverage ? { coverage: own.coverage } : {}),
-          },
-        },
-      ]),
-    )
-    deed(message.success(`${own.name} is described. Its sheet stands under Searches.`))
+    deed(doIt(keepDescription, { source, before: profile, typed: ready }))
+    deed(message.success(`${ready.name} is described. Its sheet stands under Searches.`))
     close()
   }
   return (

@@ -2,7 +2,7 @@
 import { App, Button, Dropdown } from 'antd'
 import { useState } from 'react'
 import { plural } from '@/core/base'
-import { addDescribed, addSources } from '@/core/doing'
+import { addDescribed, addSources, UNNAMED } from '@/core/doing'
 import { readDescription } from '@/core/profile'
 import { SourceKind, type Review, type Source } from '@/core/review'
 import { STANDINS } from '@/standins'
@@ -36,7 +36,7 @@ export function SourcesPlan({ review, sources }: { review: Review; sources: read
   const editing = sources.find((s) => s.source.id === described)
   const describeNew = (): void => {
     const id = newId()
-    deed(act('source.set', { id, kind: 'database', name: 'Database', why: '' }))
+    deed(act('source.set', { id, kind: 'database', name: UNNAMED, why: '' }))
     setDescribed(id)
   }
   const free = STANDINS.filter((s) => !review.sources.some((known) => known.profileId === s.id))

@@ -3,7 +3,7 @@ import { PROFILES } from '../../../standins/profiles'
 import { fold, type Command, type Line } from '../../review'
 import { journalOf } from '../../review/commands.arbitrary'
 import { keyOfRun, lineKeys, lineToSend, numbersThere } from '../../strategy'
-import { putReadingRight, runOf, runReadOtherwise } from '..'
+import { putReadingRight, runOf, runReadOtherwise, writtenOtherwise } from '..'
 
 const line = (id: string, text: string): Line => ({ id, text, limits: [], note: '', drafted: false })
 const BEGUN: Command[] = [{ kind: 'review.create', payload: { id: 'r', title: 'Sound' } }]
@@ -46,6 +46,15 @@ describe('the reading of what was sent elsewhere', () => {
     const here = { ...before, runs: before.runs.map((r) => ({ ...r, how: 'stand-in' as const })) }
     expect(runReadOtherwise(here, better, better[0]!)).toBeUndefined()
   })
+})
+
+it('says of a line that was sent otherwise than its database is written now', () => {
+  const lines = [line('a', 'noise*')]
+  const review = { ...begun, strategies: { s: lines }, runs: [ranThere(lines, lines[0]!, 'noise+', 40)] }
+  expect(writtenOtherwise(review, lines, lines[0]!, 'noise^')?.sent).toBe('noise+')
+  expect(writtenOtherwise(review, lines, lines[0]!, 'noise+')).toBeUndefined()
+  const changed = [line('a', 'din')]
+  expect(writtenOtherwise(review, changed, changed[0]!, 'din')).toBeUndefined()
 })
 
 describe('the numbers that lines have there', () => {

@@ -17,3 +17,18 @@ export function runReadOtherwise(review: Review, lines: readonly Line[], line: L
 export const putReadingRight: Doing<{ run: Run; line: Line; why: string }> = (_, { run, line, why }) => [
   { kind: 'run.reread', payload: { runId: run.id, reading: line.text, why: why.trim() } },
 ]
+
+/**
+ * The run of a line that asks what the line asks, and was sent otherwise than its database is written now: its description was
+ * changed since. Undefined where nothing was sent by hand, or the same would be sent.
+ */
+export function writtenOtherwise(
+  review: Review,
+  lines: readonly Line[],
+  line: Line,
+  written: string,
+): Run | undefined {
+  const run = standingRuns(review.runs).findLast((r) => r.lineId === line.id)
+  if (!run || run.how !== 'by hand' || line.described !== undefined || !written) return undefined
+  return run.sent !== written && keyOfRun(run) === lineKeys(lines).get(line.id) ? run : undefined
+}

@@ -1,5 +1,6 @@
 'use client'
 import { useMemo } from 'react'
+import { writtenOtherwise } from '@/core/doing'
 import type { Line } from '@/core/review'
 import { lineToSend } from '@/core/strategy'
 import type { SourceInfo } from '@/standins/source-info'
@@ -26,13 +27,21 @@ export function ByHand({
   logged: () => void
 }) {
   const profile = info.profile!
-  const runs = useSession((s) => s.folded.review.runs)
+  const review = useSession((s) => s.folded.review)
+  const { runs } = review
   const said = useMemo(
     () => lineToSend(lines, number, profile, runs) ?? { text: '', losses: [], onScreen: [], missing: [] },
     [lines, number, profile, runs],
   )
+  const otherwise = writtenOtherwise(review, lines, line, said.text)
   return (
     <>
+      {otherwise && (
+        <p className="note">
+          It was run as <span className="mono">{otherwise.sent}</span>. By the description as it is now, it
+          would be sent as it stands below.
+        </p>
+      )}
       <ReadingOffer key={line.id} line={line} number={number} lines={lines} />
       <SaidPane line={line} number={number} said={said} short={info.short} described />
       <LogRun line={line} number={number} lines={lines} info={info} sent={said.text} logged={logged} />
