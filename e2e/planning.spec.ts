@@ -76,10 +76,10 @@ test('the demo question is planned from nothing to a full grid with the keyboard
   await page.keyboard.press('Enter')
 
   // Phrases of the question that lead to headings: the first one goes where its words are woven already.
-  await expect(page.getByRole('option', { name: /^early reading.*Beginning reading/ })).toBeVisible()
+  await expect(page.getByRole('row', { name: /^early reading.*Beginning reading/ })).toBeVisible()
   await keys(page, 's')
-  await expect(page.getByRole('listbox', { name: 'Suggestions from the question' })).toBeFocused()
-  const options = page.getByRole('listbox').getByRole('option')
+  await expect(page.getByRole('grid', { name: 'Suggestions from the question' })).toBeFocused()
+  const options = page.getByRole('grid', { name: 'Suggestions from the question' }).getByRole('row')
   for (let left = await options.count(); left > 0; left = await options.count()) {
     const first = await options.first().innerText()
     await page.keyboard.press(/classroom|pupil|school/.test(first) ? 'a' : 'c')

@@ -54,7 +54,8 @@ export function LetterList<L extends string>({
       ref={list}
       id={id}
       className="letter-list"
-      role="listbox"
+      // A grid and no listbox: the rows of a listbox must not hold what can be pressed.
+      role="grid"
       tabIndex={0}
       aria-label={label}
       aria-activedescendant={rows.length ? `${id}-${current}` : undefined}
@@ -64,7 +65,7 @@ export function LetterList<L extends string>({
         <div
           key={row.key}
           id={`${id}-${i}`}
-          role="option"
+          role="row"
           aria-selected={i === current}
           className="letter-row"
           onClick={() => {
@@ -72,8 +73,10 @@ export function LetterList<L extends string>({
             list.current?.focus()
           }}
         >
-          {row.content}
-          <span className="letters">
+          <span role="gridcell" className="letter-row-content">
+            {row.content}
+          </span>
+          <span role="gridcell" className="letters">
             {letters.map((l) => (
               <button
                 key={l}

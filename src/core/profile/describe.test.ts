@@ -54,6 +54,26 @@ describe('describing a database in a form', () => {
     }
   })
 
+  it('keeps the codes that were typed when another pattern is chosen', () => {
+    const typed = { ...freshDraft('Lantern Index'), fields: { title: '{expr}[q1]', author: 'w9={expr}' } }
+    expect(withFieldPattern(typed, 'before, with a colon').fields).toEqual({
+      title: 'q1:{expr}',
+      author: 'w9:{expr}',
+    })
+  })
+
+  it('keeps how far codes reach, also where each has its own', () => {
+    const fields = [
+      { of: ['title' as const], form: '{expr}[q1]', reach: 'run' as const },
+      { of: ['author' as const], form: '{expr}[w9]' },
+    ]
+    const profile = { ...PROFILES.mindmere!, fields, together: ',', stopWords: ['the'] }
+    const back = readProfile(JSON.parse(JSON.stringify(describedProfile(draftOf(profile)))))
+    expect(back.ok && back.value).toEqual(profile)
+    const row = readProfile(describedProfile({ ...draftOf(profile), reach: 'row' }))
+    expect(row.ok && row.value.fields.map((f) => f.reach)).toEqual(['row', 'row'])
+  })
+
   it('names a number that is none instead of dropping it', () => {
     const draft = freshDraft('Lantern Index')
     const problems = (part: Partial<typeof draft>): string[] =>

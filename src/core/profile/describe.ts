@@ -1,5 +1,5 @@
 import { LIMIT_KINDS, TEXT_FIELDS, type Field, type LimitKind } from '../query'
-import type { Profile } from './schema'
+import type { Profile, Reach } from './schema'
 
 /** How mixed operators are read, as people say it; the order is that in which they are offered. */
 export const BINDINGS = {
@@ -61,6 +61,11 @@ export interface ProfileDraft {
   nearMost: string
   /** By the fields joined with a comma: "title,abstract,keywords". */
   fields: Record<string, string>
+  /** How far all codes reach; `each` where they differ, as the file of the description says. */
+  reach: Reach | 'each'
+  together: string
+  stopWords: string
+  lineAlso: string
   searchedByDefault: Field[]
   heading: string
   headingBelow: string
@@ -104,6 +109,7 @@ export function draftOf(p: Profile): ProfileDraft {
   const binding = (Object.keys(BINDINGS) as BindingName[]).find((name) =>
     same(BINDINGS[name], p.operators.binding),
   )
+  const reaches = new Set(p.fields.map((f) => f.reach ?? 'unit'))
   return {
     id: p.id,
     name: p.name,
@@ -133,6 +139,10 @@ export function draftOf(p: Profile): ProfileDraft {
     nearMost: shown(p.nearness?.most),
     fields: Object.fromEntries(p.fields.map((f) => [f.of.join(','), f.form])),
     searchedByDefault: [...p.any],
+    reach: reaches.size > 1 ? 'each' : ([...reaches][0] ?? 'unit'),
+    together: p.together ?? '',
+    stopWords: p.stopWords.join(', '),
+    lineAlso: (p.lines?.also ?? []).join(' '),
     heading: p.headings?.plain ?? '',
     headingBelow: p.headings?.below ?? '',
     headingMain: p.headings?.main ?? '',
@@ -218,7 +228,11 @@ export function describedProfile(d: ProfileDraft): unknown {
           ...given('most', whole(d.nearMost)),
         }
       : undefined,
-    fields: Object.entries(d.fields).flatMap(([of, form]) => (form ? [{ of: of.split(','), form }] : [])),
+    fields: Object.entries(d.fields).flatMap(([of, form]) =>
+      form ? [{ of: of.split(','), form, ...reachOf(d, of) }] : [],
+    ),
+    ...section('together', d.together.trim()),
+    stopWords: words(d.stopWords),
     any: d.searchedByDefault,
     headings: d.heading
       ? {
@@ -236,6 +250,7 @@ export function describedProfile(d: ProfileDraft): unknown {
           ...given('anyOf', d.linesAny),
           ...given('allOf', d.linesAll),
           ...given('range', d.linesRange),
+          ...(d.lineAlso.trim() ? { also: d.lineAlso.trim().split(/\s+/) } : {}),
           separator: d.linesSeparator || ', ',
           kept: d.linesKept,
         }
@@ -253,6 +268,12 @@ export function describedProfile(d: ProfileDraft): unknown {
       .map((h) => h.trim())
       .filter(Boolean),
   }
+}
+
+/** How far the code of a field reaches: what all do, or what its file says of each; nothing where it is what is usual. */
+function reachOf(d: ProfileDraft, of: string): { reach?: Reach } {
+  const reach = d.reach === 'each' ? d.rest.fields?.find((f) => f.of.join(',') === of)?.reach : d.reach
+  return reach && reach !== 'unit' ? { reach } : {}
 }
 
 /** A text part of its own: gone where it is empty, whatever stood there before. */

@@ -13,7 +13,7 @@ const described = (drawn: Drawn): Profile => {
   return read.value
 }
 const seed = Number(process.env.SEED ?? 20261130)
-const drawn = fc.sample(anyDescription, { numRuns: trials(90, 1000), seed })
+const drawn = fc.sample(anyDescription, { numRuns: trials(60, 1000), seed })
 const expressions = fc.sample(tricky(anyExpression), { numRuns: 1500, seed })
 
 describe('any database that can be described', () => {

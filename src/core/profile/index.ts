@@ -1,4 +1,4 @@
-export { Profile, readProfile } from './schema'
+export { Profile, readProfile, REACHES, type Reach } from './schema'
 export { readDescription } from './description'
 export type { Direction, Loss } from './loss'
 export { adapt, spelled, type PrintOptions } from './adapt'

@@ -85,6 +85,7 @@ describe('limits in the syntax of a database', () => {
     expect(withLimits('noise', [{ kind: 'years', from: 2016 }, { kind: 'peer reviewed' }], profile)).toEqual({
       text: 'noise',
       onScreen: ['2016 and later (left column)'],
+      screen: [{ what: '2016 and later', where: 'left column' }],
       missing: ['peer reviewed'],
     })
   })

@@ -65,7 +65,14 @@ export function withLimits(
   text: string,
   limits: readonly LimitValue[],
   profile: Profile,
-): { text: string; onScreen: string[]; missing: LimitKind[] } {
+): {
+  text: string
+  /** What is to be set on the screen, each with where. */
+  onScreen: string[]
+  /** The same apart. */
+  screen: { what: string; where: string }[]
+  missing: LimitKind[]
+} {
   const said = limits.map((l) => ({ kind: l.kind, words: limitWords(l), ...writeLimit(l, profile) }))
   const written = said.flatMap((s) => (s.text === undefined ? [] : [s.text]))
   const { open, close } = profile.brackets
@@ -76,6 +83,9 @@ export function withLimits(
     text: written.length ? [alone ? text : open + text + close, ...written].join(` ${and} `) : text,
     // What is set, and where: the place alone would leave the value to be guessed.
     onScreen: said.flatMap((s) => (s.text === undefined && s.onScreen ? [`${s.words} (${s.onScreen})`] : [])),
+    screen: said.flatMap((s) =>
+      s.text === undefined && s.onScreen ? [{ what: s.words, where: s.onScreen }] : [],
+    ),
     missing: said.flatMap((s) => (s.text === undefined && !s.onScreen ? [s.kind] : [])),
   }
 }

@@ -30,7 +30,10 @@ const CODES: Partial<Record<Field, string>> = {
   journal: 'journal',
 }
 
-/** The same draft with all its fields in a pattern: those that have a form, or the usual ones where none has. */
+/**
+ * The same draft with all its fields in a pattern: those that have a form, or the usual ones where none has. Codes that were typed
+ * are kept, and only what stands round them changes.
+ */
 export function withFieldPattern(draft: ProfileDraft, pattern: FieldPattern): ProfileDraft {
   const make = FIELD_PATTERNS[pattern]
   const had = Object.keys(draft.fields).filter((f) => draft.fields[f])
@@ -38,9 +41,18 @@ export function withFieldPattern(draft: ProfileDraft, pattern: FieldPattern): Pr
   const fields = Object.fromEntries(
     DESCRIBED_FIELDS.map((of) => of.join(','))
       .filter((of) => which.includes(of))
-      .map((of) => [of, make(of.includes(',') ? 'text' : (CODES[of as Field] ?? of))]),
+      .map((of) => [
+        of,
+        make(typedCode(draft.fields[of]) ?? (of.includes(',') ? 'text' : (CODES[of as Field] ?? of))),
+      ]),
   )
   return { ...draft, fields }
+}
+
+/** The letters of a code that was typed; undefined where there are none, or several groups of them. */
+const typedCode = (form: string | undefined): string | undefined => {
+  const codes = form?.replace('{expr}', ' ').match(/[\p{L}\p{N}]+/gu)
+  return codes?.length === 1 ? codes[0] : undefined
 }
 
 export const withLinePattern = (draft: ProfileDraft, pattern: LinePattern): ProfileDraft => ({

@@ -6,15 +6,26 @@ import {
   DESCRIBED_FIELDS,
   FIELD_PATTERNS,
   LINE_PATTERNS,
+  REACHES,
   withFieldPattern,
   withLinePattern,
   type FieldPattern,
   type LinePattern,
   type ProfileDraft,
+  type Reach,
 } from '@/core/profile'
 import { listed } from '@/core/base'
 import { LIMIT_KINDS, type Field } from '@/core/query'
 import { PARTS, within, type ProfileProblems, type TextKey } from './profile-parts'
+
+const REACH: Record<Reach, string> = {
+  unit: 'one word, phrase or bracket',
+  word: 'one word',
+  phrase: 'one word or phrase',
+  bracket: 'a bracket, always',
+  run: 'all words up to the next operator',
+  row: 'the rest of the row',
+}
 
 interface Props {
   draft: ProfileDraft
@@ -106,6 +117,7 @@ export function ProfileFields({ draft, set, problems }: Props) {
         {text('one')}
         {text('upTo', { hint: 'with {n}' })}
         {text('shortestStem')}
+        {text('stopWords', { hint: 'the, of, and', prose: true })}
         {text('quoteOpen')}
         {text('quoteClose')}
         {choice('stemming', 'it stems', [
@@ -162,6 +174,16 @@ export function ProfileFields({ draft, set, problems }: Props) {
             />
           )
         })}
+        {choice(
+          'reach',
+          'a code without a closing sign reaches',
+          [
+            ...REACHES.map((r) => [r, REACH[r]] as const),
+            ...(draft.reach === 'each' ? [['each', 'as its file says of each'] as const] : []),
+          ],
+          true,
+        )}
+        {text('together', { hint: 'empty: one code only' })}
         <div className="describe-wide">
           <span className="sub">searched where no field is named</span>
           <Checkbox.Group
@@ -200,6 +222,7 @@ export function ProfileFields({ draft, set, problems }: Props) {
         {text('line', {
           hint: 'with {n}; empty: cannot be',
         })}
+        {text('lineAlso', { hint: '{n}' })}
         {choice('linesKept', 'lines are kept', [
           ['always', 'always'],
           ['session', 'until the window closes'],

@@ -74,6 +74,9 @@ function tableOf(
       counting && !counting.has(r.lineId) ? 'tried, not used' : '',
       r.supersedes === undefined ? '' : correctionOf(review, r),
       readingOf(review, r),
+      r.onScreen?.length
+        ? `set on the screen there: ${r.onScreen.map((s) => `${s.what} (${s.where})`).join(', ')}`
+        : '',
     ]
       .filter(Boolean)
       .join('; '),

@@ -30,6 +30,8 @@ export interface RunMade {
   platform?: string | undefined
   /** The number that the line had there, as it stood. */
   there?: number | undefined
+  /** What was set on the screen there, and where. */
+  onScreen?: readonly { what: string; where: string }[] | undefined
 }
 
 /** A run as it is logged: what it asked, of what, under which round. The only place where one is made. */
@@ -47,6 +49,7 @@ export function runOf({ review, now, newId, person }: DoingAt, made: RunMade): R
     by = person,
     platform,
     there,
+    onScreen = [],
   } = made
   const number = lines.findIndex((l) => l.id === line.id) + 1
   return {
@@ -71,6 +74,7 @@ export function runOf({ review, now, newId, person }: DoingAt, made: RunMade): R
     ...(how === 'stand-in' ? { printer: PRINTER_VERSION } : {}),
     ...(platform ? { platform } : {}),
     ...(there === undefined || there === number ? {} : { there: String(there) }),
+    ...(onScreen.length ? { onScreen: [...onScreen] } : {}),
   }
 }
 

@@ -107,7 +107,7 @@ const measured = (drawn: readonly Drawn[], word: (n: number) => string) => {
 
 describe('a description learned from a help page', () => {
   const drawn = fc
-    .sample(anyDescription, { numRuns: trials(80, 1000), seed: Number(process.env.SEED ?? 20261130) })
+    .sample(anyDescription, { numRuns: trials(50, 1000), seed: Number(process.env.SEED ?? 20261130) })
     .filter((d) => d.fieldShape !== undefined)
   it('has no form wrong without a doubt, and nine of ten of those shown without one', () => {
     const { sure, wrong, all } = measured(drawn, (n) => WORDS[n % WORDS.length]!)

@@ -30,7 +30,14 @@ export function ByHand({
   const review = useSession((s) => s.folded.review)
   const { runs } = review
   const said = useMemo(
-    () => lineToSend(lines, number, profile, runs) ?? { text: '', losses: [], onScreen: [], missing: [] },
+    () =>
+      lineToSend(lines, number, profile, runs) ?? {
+        text: '',
+        losses: [],
+        onScreen: [],
+        screen: [],
+        missing: [],
+      },
     [lines, number, profile, runs],
   )
   const otherwise = writtenOtherwise(review, lines, line, said.text)
@@ -44,7 +51,15 @@ export function ByHand({
       )}
       <ReadingOffer key={line.id} line={line} number={number} lines={lines} />
       <SaidPane line={line} number={number} said={said} short={info.short} described />
-      <LogRun line={line} number={number} lines={lines} info={info} sent={said.text} logged={logged} />
+      <LogRun
+        line={line}
+        number={number}
+        lines={lines}
+        info={info}
+        sent={said.text}
+        screen={said.screen}
+        logged={logged}
+      />
     </>
   )
 }

@@ -37,6 +37,7 @@ export function LogRun({
   lines,
   info,
   sent,
+  screen = [],
   logged,
 }: {
   line: Line
@@ -45,6 +46,8 @@ export function LogRun({
   info: SourceInfo
   /** What was sent, or in words what was done; empty where the line cannot be read. */
   sent: string
+  /** What is set on the screen there, and where. */
+  screen?: readonly { what: string; where: string }[]
   /** Told when a run was logged. */
   logged: () => void
 }) {
@@ -113,6 +116,7 @@ export function LogRun({
       reader,
       platform,
       coverage,
+      onScreen: screen,
       ...(keepsLines ? { there: there ?? expected } : {}),
     }
     if (before && as) await doIt(logAgain, { ...made, as, before: before.run, because })

@@ -50,6 +50,7 @@ export function RunSheet({ info, again, close }: { info: SourceInfo; again: bool
       ...{ source, line: row.line, lines: review.strategies[source.id] ?? [], sent: row.said.text, hits },
       ...{ evidence: evidenceOf(info), at: (day ?? dayjs()).toISOString(), ranBy: '', reader, platform },
       coverage: source.coverage ?? '',
+      onScreen: row.said.screen,
       ...(row.there === undefined ? {} : { there: there ?? row.there }),
     }
     if (again && row.run) await doIt(logAgain, { ...made, as: 'update', before: row.run, because: '' })
