@@ -50,7 +50,8 @@ export const collisionsOf = keptFor((described: Profile): readonly Collision[] =
     if (!wrong) return
     const [one, other] = namesOf(wrong.text, wrong.tree, profile)
     const key = [one, other].sort().join('\n')
-    if (!seen.has(key)) found.push({ one, other, text: wrong.text })
+    const text = wrong.text.length > 120 ? `${wrong.text.slice(0, 120)} …` : wrong.text
+    if (!seen.has(key)) found.push({ one, other, text })
     seen.add(key)
   }
   const { alone, units, operators } = probesOf(profile)
@@ -64,6 +65,7 @@ export const collisionsOf = keptFor((described: Profile): readonly Collision[] =
       for (const other of units) {
         note({ kind, parts: [unit, other] })
         note({ kind, parts: [unit, other, unit] })
+        note({ kind, parts: [other, unit, other] })
       }
       if (!found.length) note(row)
     }

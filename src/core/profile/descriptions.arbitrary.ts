@@ -95,6 +95,13 @@ const HEADING_SHAPES: ((code: string) => {
     belowMain: `"{label}".${c}xm.`,
   }),
   (c) => ({
+    plain: `${c}:"{label}"`,
+    below: `${c}:"{label}/all"`,
+    main: `${c}:"{label}/main"`,
+    belowMain: `${c}:"{label}/all/main"`,
+  }),
+  () => ({ plain: '<{label}>', below: '<{label} ..>', main: '<={label}>', belowMain: '<={label} ..>' }),
+  (c) => ({
     plain: `${c}: {label}`,
     below: `${c} and narrower: {label}`,
     main: `main ${c}: {label}`,

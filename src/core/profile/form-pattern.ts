@@ -54,7 +54,15 @@ export const bracketed = ({ before, after }: Form): boolean => {
   return open !== '' && close !== '' && !isLetter(open) && !isLetter(close)
 }
 
-const PAIRS: Readonly<Record<string, string>> = { '(': ')', '[': ']', '{': '}', '<': '>', '«': '»' }
+const PAIRS: Readonly<Record<string, string>> = {
+  '(': ')',
+  '[': ']',
+  '{': '}',
+  '<': '>',
+  '«': '»',
+  '"': '"',
+  "'": "'",
+}
 
 /** The sign that ends the inside of a form: what closes its bracket, or the first sign behind its slot. */
 const closingOf = ({ before, after }: Form): string => {

@@ -2,12 +2,12 @@ import { readFileSync } from 'node:fs'
 import path from 'node:path'
 import { expect, it } from 'vitest'
 import { parse, print } from '../query'
-import { printFor, readFrom, readProfile } from '.'
+import { printFor, readFrom, readDescription } from '.'
 
 it('keeps the worked example of the guide true', () => {
   const guide = readFileSync(path.join(import.meta.dirname, '../../../docs/profiles.md'), 'utf8')
   const json = /```json\n([\s\S]*?)```/.exec(guide)![1]!
-  const read = readProfile(JSON.parse(json))
+  const read = readDescription(JSON.parse(json))
   if (!read.ok) throw new Error(read.problems.map((p) => p.message).join('\n'))
   const [, plain, theirs] = /`(text: [^`]*)` becomes `([^`]*)`/.exec(guide)!
   const { text, losses, said } = printFor(parse(plain!).tree!, read.value)
