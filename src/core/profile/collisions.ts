@@ -2,7 +2,8 @@ import { hasErrors, keptFor } from '../base'
 import { isNearOperand, near, or, phrase, word, walk, withoutPlaces, type Expr } from '../query'
 import { formsOf, type Form } from './forms'
 import { printFor } from './print'
-import { marksOf, readFrom } from './read'
+import { marksOf } from './marks'
+import { readFrom } from './read'
 import type { Profile } from './schema'
 
 /** Two forms of a description that a reader cannot tell apart. */

@@ -61,6 +61,20 @@ describe('any database that can be described', () => {
   })
 })
 
+/** Operators as words, quotes and one sign for any ending: what the cases below do not turn on. */
+const USUAL = {
+  operators: {
+    and: ['and'],
+    or: ['or'],
+    not: ['not'],
+    capitals: false,
+    binding: [['not'], ['and'], ['or']],
+  },
+  quotes: { open: '"', close: '"', exact: true, signs: true },
+  truncation: { any: '^', left: false, inside: false, shortestStem: 0 },
+  stemming: 'none',
+} satisfies Partial<Profile>
+
 describe('a query that is too long for one', () => {
   const words = [
     'noise',
@@ -169,16 +183,7 @@ describe('a query that is too long for one', () => {
 describe('a form with rows', () => {
   const form: Profile = {
     ...described(drawn[0]!),
-    operators: {
-      and: ['and'],
-      or: ['or'],
-      not: ['not'],
-      capitals: false,
-      binding: [['not'], ['and'], ['or']],
-    },
-    quotes: { open: '"', close: '"', exact: true, signs: true },
-    truncation: { any: '^', left: false, inside: false, shortestStem: 0 },
-    stemming: 'none',
+    ...USUAL,
     sideBySide: 'all',
     fields: [],
     lines: undefined,
@@ -223,16 +228,7 @@ describe('what a description says of its codes', () => {
   const base = described(drawn.find((d) => d.fieldShape === 'behind, in brackets')!)
   const codes: Profile = {
     ...base,
-    operators: {
-      and: ['and'],
-      or: ['or'],
-      not: ['not'],
-      capitals: false,
-      binding: [['not'], ['and'], ['or']],
-    },
-    quotes: { open: '"', close: '"', exact: true, signs: true },
-    truncation: { any: '^', left: false, inside: false, shortestStem: 0 },
-    stemming: 'none',
+    ...USUAL,
     sideBySide: 'phrase',
     nearness: undefined,
     headings: undefined,

@@ -1,18 +1,11 @@
 import type { ByHand, Truncation, Without } from '../reads/en'
-import { countingRuns } from './counting-runs'
+import { countingRuns, type CountingRun } from './counting-runs'
 import type { Deeds } from './deeds'
 
-interface Ran {
+interface Ran extends CountingRun {
   by: string
   how: string
   limits: unknown[]
-  id: string
-  sourceId: string
-  lineId: string
-  text: string
-  sent: string
-  supersedes?: string
-  reached?: { id: string }[]
 }
 
 /** Words with any ending that a run asks for: as they stand in quotes together, or by themselves. */

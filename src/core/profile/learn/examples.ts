@@ -93,3 +93,30 @@ export function examplesIn(pasted: string): Example[] {
     return { ...e, text: text.trim() }
   })
 }
+
+/** The place in a description that an example shows: "fields.title", "truncation.any". */
+export const placeOf = (s: Shown): string => {
+  switch (s.part) {
+    case 'field':
+      return `fields.${[...s.fields].sort().join(',')}`
+    case 'heading':
+      return `headings.${s.below ? (s.main ? 'belowMain' : 'below') : s.main ? 'main' : 'plain'}`
+    case 'class':
+      return `classes.${s.below ? 'below' : 'plain'}`
+    case 'near':
+      return `nearness.${s.ordered ? 'ordered' : 'either'}`
+    case 'op':
+      return `operators.${s.op}`
+    case 'lines':
+      return `lines.${s.mode === 'any' ? 'anyOf' : 'allOf'}`
+    case 'line':
+      return 'lines.reference'
+    case 'years':
+    case 'language':
+      return `limits.${s.part}`
+    case 'phrase':
+      return 'quotes'
+    default:
+      return `truncation.${s.part}`
+  }
+}
