@@ -1,7 +1,7 @@
 import { inPattern } from '../base'
 import { parse, walk } from '../query'
-import { currentRuns, type Review, type Run } from '../review'
-import { finalRun } from './standing'
+import type { Review, Run } from '../review'
+import { runsBehind } from './standing'
 
 /**
  * Words that a run asks for with any ending, and that were sent without a sign for it: as they begin, and in no other form.
@@ -26,9 +26,5 @@ function isBare(stem: string, sent: string): boolean {
 
 /** Words of the lines that count of a source which were sent so, each once. */
 export function cutWords(review: Review, sourceId: string): string[] {
-  const run = finalRun(review, sourceId)
-  if (!run) return []
-  const current = currentRuns(review, sourceId)
-  const reached = (run.reached ?? []).flatMap(({ id }) => current.get(id) ?? [])
-  return [...new Set([...reached, run].flatMap(cutIn))]
+  return [...new Set(runsBehind(review, sourceId).flatMap(cutIn))]
 }

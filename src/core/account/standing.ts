@@ -16,6 +16,14 @@ export function finalRun(review: Review, sourceId: string): Run | undefined {
   return last && currentRuns(review, sourceId).get(last.id)
 }
 
+/** The runs of what counts in a source: of the line that does, and of those that it reached. */
+export function runsBehind(review: Review, sourceId: string): Run[] {
+  const run = finalRun(review, sourceId)
+  if (!run) return []
+  const current = currentRuns(review, sourceId)
+  return [...(run.reached ?? []).flatMap(({ id }) => current.get(id) ?? []), run]
+}
+
 /** How a planned limit stands in what was really run of a source. `open`: what counts there has not been run. */
 export type Applied = 'applied' | 'stood in' | 'not available' | 'not applied' | 'open'
 

@@ -1,6 +1,6 @@
 import { parse, walk } from '../query'
-import { currentRuns, type Review, type Run } from '../review'
-import { finalRun } from './standing'
+import type { Review, Run } from '../review'
+import { runsBehind } from './standing'
 
 const STEM = /[*?].*$/
 
@@ -31,9 +31,5 @@ const touch = (before: readonly number[], at: number, tokens: readonly string[])
 
 /** Phrases of the lines that count of a source which were sent so, each once. */
 export function phrasesApart(review: Review, sourceId: string): string[] {
-  const run = finalRun(review, sourceId)
-  if (!run) return []
-  const current = currentRuns(review, sourceId)
-  const reached = (run.reached ?? []).flatMap(({ id }) => current.get(id) ?? [])
-  return [...new Set([...reached, run].flatMap(apartIn))]
+  return [...new Set(runsBehind(review, sourceId).flatMap(apartIn))]
 }

@@ -18,7 +18,7 @@ import {
   type MaskPart,
 } from '../query'
 import { lossWords, type Direction, type Loss, type LossCause } from './loss'
-import { formsOf } from './forms'
+import { formsOf, sameFields } from './forms'
 import { bareWord, looseWords, nameIn, quotedWords } from './sayable'
 import type { Profile, Reach } from './schema'
 
@@ -60,8 +60,6 @@ export function spelled(fields: readonly Field[]): Field[] | undefined {
 /** The words of a name, in the letters that are searched. */
 const wordsOf = (name: string): string[] => foldLabel(name).split(' ')
 
-const sameSet = (a: readonly string[], b: readonly string[]): boolean =>
-  a.length === b.length && a.every((x) => b.includes(x))
 const within = (small: readonly string[], big: readonly string[]): boolean =>
   small.every((x) => big.includes(x))
 
@@ -296,7 +294,7 @@ class Adapter {
     const exact = formsOf(this.profile).field(fields)
     if (exact) return this.withinReach(e, fields, exact.means.reach, was)
     const inside = forms.filter((f) => within(f.of, fields))
-    if (sameSet([...new Set(inside.flatMap((f) => f.of))], fields)) {
+    if (sameFields([...new Set(inside.flatMap((f) => f.of))], fields)) {
       const chosen: Field[][] = []
       for (const f of [...inside].sort((a, b) => b.of.length - a.of.length))
         if (!within(f.of, chosen.flat())) chosen.push(f.of)

@@ -1,5 +1,16 @@
 import { hasErrors, keptFor } from '../base'
-import { isNearOperand, near, or, phrase, word, walk, withoutPlaces, type Expr } from '../query'
+import {
+  isNearOperand,
+  near,
+  or,
+  phrase,
+  textSpelledOut,
+  walk,
+  withoutPlaces,
+  word,
+  type Expr,
+  type Field,
+} from '../query'
 import { formsOf, type Form } from './forms'
 import { printFor } from './print'
 import { marksOf } from './marks'
@@ -17,12 +28,10 @@ export interface Collision {
 /** A tree with its fields in order and its ranges in lines, so that two that say the same look the same. */
 export const inOrder = (e: Expr): string =>
   JSON.stringify(withoutPlaces(e), (key, value: unknown) => {
-    if (key === 'fields')
-      return [...new Set((value as string[]).flatMap((f) => (f === 'text' ? TEXT : [f])))].sort()
+    if (key === 'fields') return [...new Set(textSpelledOut(value as Field[]))].sort()
     if (!value || typeof value !== 'object' || Array.isArray(value)) return value
     return Object.fromEntries(Object.entries(value).sort(([a], [b]) => (a < b ? -1 : 1)))
   })
-const TEXT = ['title', 'abstract', 'keywords']
 
 /** What an expression, rewritten for a database, is read as there; undefined where it comes back as it was written. */
 export function readOtherwise(

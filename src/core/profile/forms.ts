@@ -141,7 +141,8 @@ export const formsOf = keptFor((profile: Profile): FormTable => {
   }
 })
 
-const sameFields = (a: readonly string[], b: readonly string[]): boolean =>
+/** The same fields in any order; each stands once in both. */
+export const sameFields = (a: readonly string[], b: readonly string[]): boolean =>
   a.length === b.length && a.every((x) => b.includes(x))
 
 /** The letters of a code with what stands round them: "[" "hl" "]" of `{expr}[hl]`. */

@@ -1,4 +1,4 @@
-import { and, inFields, not, or, referredLines, type Expr } from '../query'
+import { inFields, joined, or, referredLines, type Expr } from '../query'
 
 /** More queries than this nobody runs by hand: then the database cannot be asked so. */
 const MOST_QUERIES = 60
@@ -39,7 +39,7 @@ export function inLines(e: Expr, fits: (e: Expr) => boolean, from: number): Expr
     if (within.kind !== 'and' && within.kind !== 'or' && within.kind !== 'not') return undefined
     const { kind, parts } = within
     const whole = (some: readonly Expr[]): Expr =>
-      e.kind === 'fields' ? inFields(e.fields, JOIN[kind](...some)) : JOIN[kind](...some)
+      e.kind === 'fields' ? inFields(e.fields, joined(kind, [...some])) : joined(kind, [...some])
     const lines: Expr[] = []
     for (let i = 0; i < parts.length;) {
       // What is taken away is taken away from the whole: it stands in rows of its own.
@@ -50,7 +50,7 @@ export function inLines(e: Expr, fits: (e: Expr) => boolean, from: number): Expr
       i += Math.max(1, n)
     }
     if (lines.length === 1) return lines[0]
-    const join = JOIN[kind](...lines)
+    const join = joined(kind, lines)
     return fits(join) ? add(join) : undefined
   }
   return put(e) && rows
@@ -58,8 +58,6 @@ export function inLines(e: Expr, fits: (e: Expr) => boolean, from: number): Expr
 
 /** The number that a row gets which is typed behind all lines that an expression names. */
 export const nextLine = (e: Expr): number => Math.max(0, ...referredLines(e)) + 1
-
-const JOIN = { and, or, not }
 
 /** What an expression is any of, two at least, and what it is with some of them alone. */
 interface Alternatives {
@@ -87,7 +85,10 @@ function alternatives(e: Expr): Alternatives | undefined {
         best && {
           count: best.inside!.count,
           some: (from, to) =>
-            JOIN[e.kind](...e.parts.map((p, i) => (i === best.at ? best.inside!.some(from, to) : p))),
+            joined(
+              e.kind,
+              e.parts.map((p, i) => (i === best.at ? best.inside!.some(from, to) : p)),
+            ),
         }
       )
     }

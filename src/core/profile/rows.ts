@@ -1,5 +1,5 @@
-import { and, inFields, not, or, walk, type Expr, type Field } from '../query'
-import { formsOf } from './forms'
+import { inFields, joined, textSpelledOut, walk, type Expr, type Field } from '../query'
+import { formsOf, sameFields } from './forms'
 import type { Profile } from './schema'
 
 /** One row of a form: what joins it to those above, the field it is set to, what is typed in it. */
@@ -9,8 +9,6 @@ export interface Row {
   readonly fields: readonly Field[] | undefined
   readonly of: Expr
 }
-
-const JOIN = { and, or, not }
 
 /** What rows say, read from above: each is joined to all that stands before it. */
 export function joinedRows(rows: readonly Row[]): Expr {
@@ -23,7 +21,7 @@ export function joinedRows(rows: readonly Row[]): Expr {
     else {
       parts = join === row.join && parts.length ? [...parts, said] : [whole, said]
       join = row.join
-      whole = JOIN[join ?? 'and'](...parts)
+      whole = joined(join ?? 'and', parts)
     }
   }
   return whole!
@@ -80,8 +78,11 @@ function merged(kind: 'and' | 'or', parts: readonly Expr[]): Expr[] {
     const [first] = same
     if (same.length === 1) return first!
     const of = same.map((p) => (p.kind === 'fields' ? p.of : p))
-    const joined = JOIN[kind](...of.flatMap((p) => (p.kind === kind ? p.parts : [p])))
-    return first!.kind === 'fields' ? inFields(first!.fields, joined) : joined
+    const whole = joined(
+      kind,
+      of.flatMap((p) => (p.kind === kind ? p.parts : [p])),
+    )
+    return first!.kind === 'fields' ? inFields(first!.fields, whole) : whole
   })
 }
 
@@ -89,15 +90,12 @@ function merged(kind: 'and' | 'or', parts: readonly Expr[]): Expr[] {
 export function rowsText(rows: readonly Row[], profile: Profile, write: (e: Expr) => string): string {
   const { rows: names } = formsOf(profile)
   const nameOf = (fields: Row['fields']): string =>
-    names.find((f) => (fields ? f.fields && same(f.fields, fields) : !f.fields))?.name ?? 'Anywhere'
+    names.find((f) =>
+      fields ? f.fields && sameFields(f.fields, [...new Set(textSpelledOut(fields))]) : !f.fields,
+    )?.name ?? 'Anywhere'
   return rows
     .map((r, i) => `${i && r.join ? `${r.join.toUpperCase()} ` : ''}${nameOf(r.fields)}: ${write(r.of)}`)
     .join('\n')
-}
-
-const same = (a: readonly Field[], b: readonly Field[]): boolean => {
-  const wanted = new Set(b.flatMap((f) => (f === 'text' ? ['title', 'abstract', 'keywords'] : [f])))
-  return a.length === wanted.size && a.every((f) => wanted.has(f))
 }
 
 /** The rows of a text, if it is one of rows: their joins, fields and what is typed in each, with where it begins. */

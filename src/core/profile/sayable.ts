@@ -1,9 +1,9 @@
-import { hasErrors, keptFor } from '../base'
+import { keptFor } from '../base'
 import type { Expr } from '../query'
 import { filled, formsOf, type Form } from './forms'
 import { readFrom } from './read'
 import type { Profile } from './schema'
-import { inQuotes, maskText } from './signs'
+import { inQuotes, maskText, maskWords } from './signs'
 
 /**
  * What can be said in a database without being taken for something else there. The database's own reader is asked: a
@@ -22,7 +22,7 @@ const sayableIn = keptFor((profile: Profile): Sayable => {
   /** Reads a text alone and beside others, which it must leave as they are. */
   const reads = (text: string, is: (e: Expr) => boolean): boolean => {
     const alone = readFrom(text, profile)
-    if (!alone.tree || hasErrors(alone.problems) || alone.problems.length > 0 || !is(alone.tree)) return false
+    if (!alone.tree || alone.problems.length > 0 || !is(alone.tree)) return false
     const { tree, problems } = readFrom(`qa ${or} ${text} ${or} qz`, profile)
     return problems.length === 0 && tree?.kind === 'or' && tree.parts.length === 3 && is(tree.parts[1]!)
   }
@@ -50,18 +50,12 @@ const sayableIn = keptFor((profile: Profile): Sayable => {
   })
   const quoted = kept((text) => {
     const words = text.split(' ')
-    const said = text
-      .split(' ')
-      .map((w) => maskText(w, profile))
-      .join(' ')
-    return reads(inQuotes(said, profile), (e) => e.kind === 'phrase' && !e.loose && same(e.words, words))
+    const said = inQuotes(maskWords(words, profile), profile)
+    return reads(said, (e) => e.kind === 'phrase' && !e.loose && same(e.words, words))
   })
   const loose = kept((text) => {
     const words = text.split(' ')
-    const said = text
-      .split(' ')
-      .map((w) => maskText(w, profile))
-      .join(' ')
+    const said = maskWords(words, profile)
     return reads(said, (e) => e.kind === 'phrase' && e.loose === true && same(e.words, words))
   })
   const names = keptFor((form: Form) =>

@@ -68,3 +68,7 @@ export function maskText(text: string, profile: Profile): string {
 /** A text between the quotes of a database. */
 export const inQuotes = (text: string, profile: Profile): string =>
   profile.quotes.open + text + profile.quotes.close
+
+/** Words side by side in the database's signs. */
+export const maskWords = (words: readonly string[], profile: Profile): string =>
+  words.map((w) => maskText(w, profile)).join(' ')

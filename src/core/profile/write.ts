@@ -3,7 +3,7 @@ import { type Expr } from '../query'
 import { filled, formsOf, type Form } from './forms'
 import { nameIn } from './sayable'
 import type { Profile } from './schema'
-import { inQuotes, maskText } from './signs'
+import { inQuotes, maskText, maskWords } from './signs'
 
 /**
  * Writes an adapted expression in the forms of a database. Brackets stand around every joined part inside another, and
@@ -31,9 +31,7 @@ export function write(e: Expr, profile: Profile): string {
       return maskText(e.text, profile)
     case 'phrase':
       // What a source read without quotes it is asked without quotes again, or it would no longer stem.
-      return e.loose
-        ? e.words.map((w) => maskText(w, profile)).join(' ')
-        : inQuotes(e.words.map((w) => maskText(w, profile)).join(' '), profile)
+      return e.loose ? maskWords(e.words, profile) : inQuotes(maskWords(e.words, profile), profile)
     case 'and':
     case 'or':
     case 'not':

@@ -114,7 +114,8 @@ export const heading = (label: string, below = false, main = false): HeadingRef 
 })
 export const lineRef = (number: number): LineRef => ({ kind: 'line', number })
 
-function joined(kind: 'and' | 'or' | 'not', parts: Expr[]): Expr {
+/** Parts joined by an operator; one part stands for itself. */
+export function joined(kind: 'and' | 'or' | 'not', parts: Expr[]): Expr {
   const [only] = parts
   if (!only) throw new Error(`"${kind}" needs at least one part`)
   return parts.length === 1 ? only : { kind, parts }

@@ -34,3 +34,18 @@ export function countingRuns(deeds: Deeds): { name: string; runs: CountingRun[] 
     ]
   })
 }
+
+/** Is just what was found in each database told of it: named as it is, or counted among how many more there are? */
+export const toldAsFound = (
+  found: readonly { name: string; items: readonly string[] }[],
+  told: readonly { name: string; items: readonly string[]; more: number }[],
+): boolean =>
+  found.length === told.length &&
+  found.every(({ name, items }) => {
+    const said = told.find((s) => s.name === name)
+    return (
+      said !== undefined &&
+      said.items.length + said.more === items.length &&
+      said.items.every((item) => items.includes(item))
+    )
+  })

@@ -1,5 +1,5 @@
 import type { PhrasesApart } from '../reads/en'
-import { countingRuns } from './counting-runs'
+import { countingRuns, toldAsFound } from './counting-runs'
 import type { Deeds } from './deeds'
 
 /** In quotes, two words at least. */
@@ -22,17 +22,10 @@ function apart(phrase: string, sent: string): boolean {
 export function phrasesSentApart(read: PhrasesApart, deeds: Deeds): boolean {
   const found = countingRuns(deeds).flatMap(({ name, runs }) => {
     const phrases = new Set(runs.flatMap((r) => phrasesOf(r.text).filter((p) => apart(p, r.sent))))
-    return phrases.size ? [{ name, phrases: [...phrases].map((p) => p.split(/[\s-]+/).join(' ')) }] : []
+    return phrases.size ? [{ name, items: [...phrases].map((p) => p.split(/[\s-]+/).join(' ')) }] : []
   })
-  return (
-    found.length === read.sources.length &&
-    found.every(({ name, phrases }) => {
-      const told = read.sources.find((s) => s.name === name)
-      return (
-        told !== undefined &&
-        told.phrases.length + told.more === phrases.length &&
-        told.phrases.every((p) => phrases.includes(p))
-      )
-    })
+  return toldAsFound(
+    found,
+    read.sources.map(({ phrases, ...s }) => ({ ...s, items: phrases })),
   )
 }

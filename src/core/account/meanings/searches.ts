@@ -1,5 +1,5 @@
 import type { ByHand, Truncation, Without } from '../reads/en'
-import { countingRuns, type CountingRun } from './counting-runs'
+import { countingRuns, toldAsFound, type CountingRun } from './counting-runs'
 import type { Deeds } from './deeds'
 
 interface Ran extends CountingRun {
@@ -32,18 +32,11 @@ const cut = (words: string, sent: string): boolean => {
 export function truncation(read: Truncation, deeds: Deeds): boolean {
   const found = countingRuns(deeds).flatMap(({ name, runs }) => {
     const words = new Set(runs.flatMap((run) => asked(run.text).filter((w) => cut(w, run.sent))))
-    return words.size ? [{ name, words: [...words].map((w) => w.replace(/\*/g, '')) }] : []
+    return words.size ? [{ name, items: [...words].map((w) => w.replace(/\*/g, '')) }] : []
   })
-  return (
-    found.length === read.sources.length &&
-    found.every(({ name, words }) => {
-      const told = read.sources.find((s) => s.name === name)
-      return (
-        told !== undefined &&
-        told.words.length + told.more === words.length &&
-        told.words.every((w) => words.includes(w))
-      )
-    })
+  return toldAsFound(
+    found,
+    read.sources.map(({ words, ...s }) => ({ ...s, items: words })),
   )
 }
 

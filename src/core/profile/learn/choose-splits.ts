@@ -22,30 +22,6 @@ export function chooseSplits(
       Math.min(code.length, 12) * 0.05
     )
   }
-  /** The best split of each example of a place under a shape, all with one code; undefined where one has none. */
-  const under = (
-    place: readonly (readonly Split[])[],
-    shape: string | undefined,
-  ): { splits: Split[]; worth: number } | undefined => {
-    const fitting = place.map((splits) => splits.filter((s) => shape === undefined || shapeOf(s) === shape))
-    const codes = new Set(fitting.flat().map((s) => `${s.before}\n${s.after}`))
-    let best: { splits: Split[]; worth: number } | undefined
-    for (const code of codes) {
-      const splits = fitting.map((f) => f.find((s) => `${s.before}\n${s.after}` === code))
-      const own = splits.filter((s) => s !== undefined)
-      const value =
-        own.reduce((n, s) => n + worth(s), 0) + (own.length === place.length && place.length > 1 ? 4 : 0)
-      if (own.length && (!best || value > best.worth))
-        best = {
-          splits:
-            own.length === place.length
-              ? own
-              : [...own, ...fitting.flatMap((f, i) => (splits[i] ? [] : (f[0] ?? [])))],
-          worth: value,
-        }
-    }
-    return best
-  }
   if (!alike) {
     // Headings begin with a capital, and a help page mostly shows the same one in all its forms.
     const capital = (s: Split): boolean => /^["'«“]?\p{Lu}/u.test(s.content)
@@ -67,7 +43,13 @@ export function chooseSplits(
   const shapes = [...new Set(places.flat(2).map(shapeOf))]
   const scored = shapes
     .map((shape) => {
-      const chosen = places.map((p) => under(p, shape))
+      const chosen = places.map(
+        (place) =>
+          rankedCodes(
+            place.map((splits) => splits.filter((s) => shapeOf(s) === shape)),
+            worth,
+          )[0],
+      )
       const codes = chosen.flatMap((c) => c?.splits.slice(0, 1).map(codeIn) ?? [])
       const value = chosen.reduce((n, c) => n + (c?.worth ?? -6), 0) + new Set(codes).size - codes.length
       return { chosen, value }
@@ -85,9 +67,10 @@ function rankedCodes(
   worth: (s: Split) => number,
 ): { splits: Split[]; worth: number }[] {
   const codes = new Map<string, Split[]>()
-  for (const splits of place)
-    for (const s of splits)
-      codes.set(`${s.before}\n${s.after}`, [...(codes.get(`${s.before}\n${s.after}`) ?? []), s])
+  for (const s of place.flat()) {
+    const code = `${s.before}\n${s.after}`
+    codes.set(code, [...(codes.get(code) ?? []), s])
+  }
   return [...codes.values()]
     .map((splits) => ({
       splits:

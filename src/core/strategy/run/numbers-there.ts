@@ -1,5 +1,4 @@
 import type { Run } from '../../review'
-import { referredLines, type Expr, type Lines } from '../../query'
 import type { LineLike } from '../lines/keys'
 
 /** As much of a run as tells which number its line has there. */
@@ -27,39 +26,4 @@ export function numbersThere(
     return there ?? i + 1 + offset
   })
   return (number) => known[number - 1] ?? number + offset
-}
-
-/** An expression with its lines called by other numbers; ranges that no longer run on are spelled out. */
-export function withNumbers(e: Expr, to: (number: number) => number): Expr {
-  if (!referredLines(e).some((n) => to(n) !== n)) return e
-  const change = (part: Expr): Expr => {
-    switch (part.kind) {
-      case 'line':
-        return { ...part, number: to(part.number) }
-      case 'lines':
-        return { ...part, ranges: part.ranges.flatMap((r) => moved(r, to)) }
-      case 'and':
-      case 'or':
-      case 'not':
-        return { ...part, parts: part.parts.map(change) }
-      case 'fields':
-        return { ...part, of: change(part.of) }
-      case 'near':
-        return { ...part, left: change(part.left), right: change(part.right) }
-      default:
-        return part
-    }
-  }
-  return change(e)
-}
-
-function moved({ from, to: end }: Lines['ranges'][number], to: (number: number) => number): Lines['ranges'] {
-  const ranges: Lines['ranges'] = []
-  for (let n = from; n <= end; n++) {
-    const now = to(n)
-    const last = ranges[ranges.length - 1]
-    if (last?.to === now - 1) last.to = now
-    else ranges.push({ from: now, to: now })
-  }
-  return ranges
 }

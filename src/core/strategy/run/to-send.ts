@@ -3,7 +3,8 @@ import { parse } from '../../query'
 import type { Run } from '../../review'
 import type { LineLike } from '../lines/keys'
 import { limitsToSend } from '../limits/ledger'
-import { numbersThere, withNumbers } from './numbers-there'
+import { renumber } from '../lines/references'
+import { numbersThere } from './numbers-there'
 import { writtenOut } from './run'
 
 /** A line as it is sent: in the source's own syntax, its limits in the text or to be set on the screen. */
@@ -23,7 +24,7 @@ export function lineToSend(
   const trees = lines.map((l) => parse(l.text).tree)
   const own = trees[number - 1]
   if (!own) return undefined
-  const tree = profile.lines ? withNumbers(own, numbersThere(lines, runs)) : own
+  const tree = profile.lines ? renumber(own, numbersThere(lines, runs)) : own
   const printed = printFor(tree, profile, { line: (n) => writtenOut(n, (k) => trees[k - 1]) })
   const limits = limitsToSend(lines, profile.lines !== undefined)[number - 1]!
   const { losses, queries } = printed

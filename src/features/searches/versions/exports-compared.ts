@@ -55,25 +55,27 @@ async function recordsOf(store: Store, of: readonly Import[]): Promise<Rec[] | u
   return parts.every((p) => p !== undefined) ? parts.flat() : undefined
 }
 
+/** Two exports against each other; undefined where one is missing, or its records are not here. */
+async function compared(
+  store: Store,
+  before: Exported | undefined,
+  after: Exported | undefined,
+): Promise<Compared | undefined> {
+  if (!before || !after) return undefined
+  const [earlier, later] = await Promise.all([recordsOf(store, before.parts), recordsOf(store, after.parts)])
+  // Numbers come from the place in the file: they say nothing across two files.
+  return earlier && later && compareRecords(earlier, later, { byNumber: false })
+}
+
 /** How many records of the export before the last one holds no more; they left the review with it. */
 export async function leftWithExport(store: Store, sourceId: string): Promise<number> {
   const [before, after] = exportsOf(store.session.getState().entries, sourceId).slice(-2)
-  if (!before || !after) return 0
-  const [earlier, later] = await Promise.all([recordsOf(store, before.parts), recordsOf(store, after.parts)])
-  return earlier && later ? compareRecords(earlier, later, { byNumber: false }).gone.length : 0
+  return (await compared(store, before, after))?.gone.length ?? 0
 }
 
 /** The last two exports against each other; undefined while they are read, or where there are not two. */
 export function useExportsCompared(exported: readonly Exported[]): Compared | undefined {
   const store = useStore()
   const [before, after] = exported.slice(-2)
-  return useAsked(async () => {
-    if (!before || !after) return undefined
-    const [earlier, later] = await Promise.all([
-      recordsOf(store, before.parts),
-      recordsOf(store, after.parts),
-    ])
-    // Numbers come from the place in the file: they say nothing across two files.
-    return earlier && later && compareRecords(earlier, later, { byNumber: false })
-  }, [before, after, store]).value
+  return useAsked(() => compared(store, before, after), [before, after, store]).value
 }
