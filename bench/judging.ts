@@ -106,6 +106,7 @@ async function main(): Promise<void> {
   }
   const plan = { concepts, terms, limits: [] }
   const desk = new JudgeDesk(sources)
+  const whole = { key: '', sourceId: 's', lines, plan, judged }
 
   const [, alone] = await timed(() =>
     terms.reduce(
@@ -115,14 +116,14 @@ async function main(): Promise<void> {
   )
   let asked = 0
   const [judgement, first] = await timed(() =>
-    desk.judge('', 's', lines, plan, judged, () => {
+    desk.judge(whole, () => {
       asked++
       return true
     }),
   )
-  const [, again] = await timed(() => desk.judge('', 's', lines, plan, judged))
+  const [, again] = await timed(() => desk.judge(whole))
   const [stopped, stop] = await timed(() =>
-    desk.judge('', 's', [{ ...lines[0]!, text: `${lines[0]!.text} NOT zebra` }], plan, judged, () => false),
+    desk.judge({ ...whole, lines: [{ ...lines[0]!, text: `${lines[0]!.text} NOT zebra` }] }, () => false),
   )
   if (!judgement || judgement.yields.length !== TERMS || judgement.board.length !== 40 || stopped)
     throw new Error('The judgement is not whole')

@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest'
+import { foldLabel } from '@/core/base'
 import type { PlanTerm } from '@/core/strategy'
 import { profileOf, STANDINS } from '@/standins'
-import { JudgeDesk, type JudgedPlan, type PlannedLine } from './judge-desk'
+import { JudgeDesk, type JudgedPlan, type JudgedSearch, type PlannedLine } from './judge-desk'
 import { openHere } from './open-here'
 
 const sources = openHere()
@@ -40,6 +41,15 @@ const LINES: PlannedLine[] = [
   { id: '3', text: 'all(#1-#2)', limits: [] },
 ]
 const NOBODY = { known: [], in: [], out: [] }
+/** These lines in one stand-in, with what else is given. */
+const search = (given: Partial<JudgedSearch> = {}): JudgedSearch => ({
+  key: 'fernhollow',
+  sourceId: 'mine',
+  lines: LINES,
+  plan: PLAN,
+  judged: NOBODY,
+  ...given,
+})
 
 describe('judging a strategy', () => {
   it('shows a known item that is missed, where it is lost, and what its record says instead', async () => {
@@ -52,12 +62,12 @@ describe('judging a strategy', () => {
     )!
     const found = records.find((r) => /noise/i.test(r.title) && /\breading\b/i.test(r.title))!
     const judged = { ...NOBODY, known: [missed, found].map((r) => ({ id: `k${r.id}`, recordId: r.id })) }
-    const { board } = (await desk.judge('fernhollow', 'mine', LINES, PLAN, judged))!
+    const { board } = (await desk.judge(search({ judged })))!
     expect(board.find((b) => b.id === `k${found.id}`)).toMatchObject({
       found: [true, true, true],
       atLast: true,
       lostAt: [],
-      words: [],
+      causes: [],
     })
     const row = board.find((b) => b.id === `k${missed.id}`)!
     expect(row).toMatchObject({
@@ -66,17 +76,22 @@ describe('judging a strategy', () => {
       atLast: false,
       lostAt: [1],
     })
-    expect(row.headings.length).toBeGreaterThan(0)
-    expect(row.words).not.toContain('reading')
-    const said = `${missed.title} ${missed.keywords.join(' ')}`.toLowerCase()
-    for (const w of row.words) expect(said).toContain(w)
+    const [cause, ...others] = row.causes
+    expect(others).toEqual([])
+    expect(cause).toMatchObject({
+      words: 'its record says other words for B Sound (line 1)',
+      conceptId: 'b',
+    })
+    expect(cause!.headings.length).toBeGreaterThan(0)
+    expect(cause!.names).not.toContain('reading')
+    const said = foldLabel(`${missed.title} ${missed.keywords.join(' ')}`)
+    for (const name of cause!.names) expect(said).toContain(name.replace(/"/g, ''))
   })
 
   it('counts what each term brings, and leaves a known item that the source does not hold off the board', async () => {
-    const { board, yields } = (await desk.judge('fernhollow', 'mine', LINES, PLAN, {
-      ...NOBODY,
-      known: [{ id: 'k', recordId: 'nowhere' }],
-    }))!
+    const { board, yields } = (await desk.judge(
+      search({ judged: { ...NOBODY, known: [{ id: 'k', recordId: 'nowhere' }] } }),
+    ))!
     expect(board).toEqual([])
     expect(yields.map((y) => y.id)).toEqual(['noise', 'babble', 'sound', 'reading'])
     for (const y of yields) {
@@ -91,7 +106,7 @@ describe('judging a strategy', () => {
       term(`t${i}`, 'b', `noise OR hum${i}* OR "traffic noise"`),
     )
     const asked: [number, number][] = []
-    const stopped = await desk.judge('fernhollow', 'mine', LINES, { ...PLAN, terms }, NOBODY, (done, of) => {
+    const stopped = await desk.judge(search({ plan: { ...PLAN, terms } }), (done, of) => {
       asked.push([done, of])
       return asked.length < 2
     })
@@ -102,14 +117,14 @@ describe('judging a strategy', () => {
   })
 
   it('says nothing of a strategy without lines, but counts its terms', async () => {
-    const judgement = (await desk.judge('fernhollow', 'mine', [], PLAN, NOBODY))!
+    const judgement = (await desk.judge(search({ lines: [] })))!
     expect(judgement).toMatchObject({ remarks: [], board: [], nots: [] })
     expect(judgement.yields).toHaveLength(4)
   })
 
   it('tells what a NOT throws away', async () => {
     const lines = [{ ...LINES[0]!, text: 'text: noise NOT text: reading' }, ...LINES.slice(1)]
-    const { nots, remarks } = (await desk.judge('fernhollow', 'mine', lines, PLAN, NOBODY))!
+    const { nots, remarks } = (await desk.judge(search({ lines })))!
     expect(nots).toMatchObject([{ number: 1, without: 'text: reading' }])
     expect(nots[0]!.lost).toBe(nots[0]!.wantedByOthers)
     expect(new Set(remarks.map((r) => r.key)).size).toBe(remarks.length)
@@ -118,6 +133,7 @@ describe('judging a strategy', () => {
 
 describe('remarks on a strategy whose records lie outside', () => {
   const profile = { ...profileOf(STANDINS.find((s) => s.id === 'fernhollow')!), caps: { exported: 100 } }
+  const OUTSIDE = { profile, sourceId: 'mine', plan: PLAN }
 
   it('come from the lines, the vocabulary and the hits that were logged', async () => {
     const lines = [
@@ -125,7 +141,7 @@ describe('remarks on a strategy whose records lie outside', () => {
       { id: '2', text: 'text: colour', limits: [], conceptId: 'c', hits: 0 },
       { id: '3', text: 'all(#1, #2, #9)', limits: [], hits: 900 },
     ]
-    const remarks = await desk.remarks(profile, 'fernhollow', 'mine', lines, PLAN)
+    const remarks = await desk.remarks({ ...OUTSIDE, vocabulary: 'fernhollow', lines })
     expect(remarks.map((r) => r.code)).toEqual(
       expect.arrayContaining([
         'narrower-forgotten',
@@ -139,7 +155,7 @@ describe('remarks on a strategy whose records lie outside', () => {
   })
 
   it('are none where there are no lines', async () => {
-    expect(await desk.remarks(profile, undefined, 'mine', [], PLAN)).toEqual([])
+    expect(await desk.remarks({ ...OUTSIDE, vocabulary: undefined, lines: [] })).toEqual([])
   })
 })
 
@@ -148,7 +164,7 @@ describe('steps to fewer or more', () => {
     const { records } = await sources.source('fernhollow')
     const wanted = records.filter((r) => /reading/i.test(r.title) && /noise/i.test(r.title)).map((r) => r.id)
     const offers = [{ conceptId: 'b', kind: 'text' as const, text: 'reverberation' }]
-    const advised = (await desk.advise('fernhollow', 'mine', LINES, PLAN, { ...NOBODY, in: wanted }, offers))!
+    const advised = (await desk.advise(search({ judged: { ...NOBODY, in: wanted } }), offers))!
     expect(advised.now!.wanted).toBe(wanted.length)
     expect(advised.fewer.find((s) => s.code === 'title-only' && s.conceptId === 'c')!.wanted).toBe(
       wanted.length,
@@ -158,9 +174,9 @@ describe('steps to fewer or more', () => {
   })
 
   it('leave what the source found for its lines in memory as it was', async () => {
-    await desk.judge('fernhollow', 'mine', LINES, PLAN, NOBODY)
+    await desk.judge(search())
     const before = [...sources.cache('fernhollow').keys()]
-    await desk.advise('fernhollow', 'mine', LINES, PLAN, NOBODY, [])
+    await desk.advise(search(), [])
     expect([...sources.cache('fernhollow').keys()]).toEqual(before)
   })
 
@@ -170,6 +186,6 @@ describe('steps to fewer or more', () => {
       kind: 'text' as const,
       text: `noise${i}`,
     }))
-    expect(await desk.advise('fernhollow', 'mine', LINES, PLAN, NOBODY, offers, () => false)).toBeUndefined()
+    expect(await desk.advise(search(), offers, () => false)).toBeUndefined()
   })
 })

@@ -1,11 +1,14 @@
-import { foldLabel, tokens } from '@/core/base'
-import { buildIndex, EMPTY, evaluate, intersect, uniteAll, type DocSet } from '@/core/engine'
-import { printFor, type Profile } from '@/core/profile'
-import { inFields, maskTest, parse, type Expr, type LimitValue } from '@/core/query'
+import { foldLabel } from '@/core/base'
+import { applyLimits, buildIndex, EMPTY, intersect, uniteAll, type DocSet } from '@/core/engine'
+import { limitAs, printFor, type Loss, type Profile } from '@/core/profile'
+import { inFields, parse, phrase, print, word, type Expr, type LimitValue } from '@/core/query'
 import {
   adviseSteps,
+  asSent,
+  causeWords,
   checkStrategy,
   finalNumber,
+  judging,
   knownItemBoard,
   notLosses,
   remarkKey,
@@ -14,6 +17,10 @@ import {
   termExpression,
   termYields,
   type Advised,
+  type BoardItem,
+  type CheckContext,
+  type CheckedLine,
+  type Judging,
   type LineLike,
   type LineResult,
   type NotLoss,
@@ -24,6 +31,7 @@ import {
 } from '@/core/strategy'
 import type { OpenStandin } from '@/standins'
 import type { OpenSources } from './open-sources'
+import { isName, runsOf } from './named-words'
 import { Pace, type GoOn } from './pace'
 
 export interface PlannedLine extends LineLike {
@@ -33,6 +41,8 @@ export interface PlannedLine extends LineLike {
 /** The plan as far as judging needs it. */
 export interface JudgedPlan {
   concepts: { id: string; letter: string; name: string; essential: boolean }[]
+  /** Groups of concepts of which one is enough. */
+  alternatives?: { conceptIds: string[] }[]
   terms: (PlanTerm & { id: string })[]
   limits: LimitValue[]
 }
@@ -42,6 +52,26 @@ export interface Judged {
   known: { id: string; recordId: string }[]
   in: string[]
   out: string[]
+}
+
+/** What is judged of a source whose records lie outside: its lines with the hits that were logged. */
+export interface SearchOutside extends Omit<JudgedSearch, 'key' | 'judged' | 'lines'> {
+  profile: Profile
+  vocabulary: string | undefined
+  lines: (PlannedLine & { hits?: number | undefined })[]
+}
+
+/** What is judged: the lines of one source, as it is searched here. */
+export interface JudgedSearch {
+  /** The stand-in and its release. */
+  key: string
+  /** What the plan calls the source. */
+  sourceId: string
+  lines: PlannedLine[]
+  /** The line that somebody chose to count. */
+  countingId?: string | undefined
+  plan: JudgedPlan
+  judged: Judged
 }
 
 export interface KeyedRemark extends Remark {
@@ -55,10 +85,18 @@ export interface BoardRow {
   found: (boolean | undefined)[]
   atLast: boolean | undefined
   lostAt: number[]
-  /** Headings of the record that the plan does not have. */
+  /** Every cause of a miss, each in words. */
+  causes: BoardCause[]
+}
+
+/** Why a known item is missed, with what its record says instead where words are the cause. */
+export interface BoardCause {
+  words: string
+  conceptId?: string | undefined
+  /** Headings of the record that may stand for the concept and that the plan does not have. */
   headings: string[]
-  /** Words of its title and keywords that no text word of the plan matches. */
-  words: string[]
+  /** What the record calls it, in plain notation: author keywords, and names in its title. */
+  names: string[]
 }
 
 export interface Judgement {
@@ -74,19 +112,15 @@ export class JudgeDesk {
 
   /** Undefined where `goOn` stopped it; it is told how many lines and terms are done of how many. */
   async judge(
-    sourceId: string,
-    planSource: string,
-    lines: PlannedLine[],
-    plan: JudgedPlan,
-    judged: Judged,
+    { key, sourceId, lines, countingId, plan, judged }: JudgedSearch,
     goOn?: GoOn,
   ): Promise<Judgement | undefined> {
-    const source = await this.sources.source(sourceId)
+    const source = await this.sources.source(key)
     const pace = new Pace(goOn)
-    const planned = inUse(plan, planSource)
+    const planned = inUse(plan, sourceId)
     const of = lines.length + planned.length
     const results: LineResult[] = []
-    for (const result of runLines(source, lines, this.sources.cache(sourceId))) {
+    for (const result of runLines(source, lines, this.sources.cache(key))) {
       results.push(result)
       if (!(await pace.at(results.length, of))) return undefined
     }
@@ -98,12 +132,17 @@ export class JudgeDesk {
     })
     const ruled = { in: docs(judged.in), out: docs(judged.out) }
     const wanted = new Set([...items.map((i) => i.doc), ...ruled.in])
-    const ofLines = (n: number): DocSet => results[n - 1]?.docs ?? EMPTY
-    const find = (e: Expr): DocSet => evaluate(source.index, e, { ...source.options, line: ofLines }).docs
+    const asked = new Map<string, ReturnType<typeof asSent>>()
+    const sent = (e: Expr): ReturnType<typeof asSent> => {
+      const text = print(e)
+      const known = asked.get(text) ?? asSent(source, e)
+      asked.set(text, known)
+      return known
+    }
     const checked = lines.map((l, i) => ({
       ...l,
       number: i + 1,
-      tree: parse(l.text).tree,
+      ...read(l),
       docs: results[i]!.docs,
       hits: results[i]!.docs?.length,
       losses: results[i]!.losses,
@@ -111,36 +150,34 @@ export class JudgeDesk {
     const found: FoundTerm[] = []
     for (const t of planned) {
       const e = expressionOf(t)
-      if (e) found.push({ id: t.id, conceptId: t.conceptId, docs: find(e) })
+      if (e) found.push({ id: t.id, conceptId: t.conceptId, docs: sent(e).docs })
       if (!(await pace.at(lines.length + found.length, of))) return undefined
     }
     const yields = yieldsOf(source, plan, found, ruled)
-    const remarks = lines.length
-      ? checkStrategy({
-          ...plan,
-          sourceId: planSource,
-          profile: source.profile,
-          lines: checked,
-          searched: true,
-          index: source.index,
-          thesaurus: source.thesaurus,
-          pairs: await this.sources.spellings(),
-          wanted,
-          find,
-        })
-      : []
+    const context: CheckContext = {
+      ...plan,
+      sourceId,
+      profile: source.profile,
+      lines: checked,
+      countingId,
+      searched: true,
+      index: source.index,
+      thesaurus: source.thesaurus,
+      pairs: await this.sources.spellings(),
+      wanted,
+      find: (e) => sent(e).docs,
+      lossesOf: (e) => sent(e).losses,
+      limited: (docs, limit) => limitedBy(source, docs, limit),
+    }
+    const search = judging(context)
+    const remarks = lines.length ? checkStrategy(context) : []
     return {
       remarks: remarks.map((r) => ({ ...r, key: remarkKey(r) })),
-      board: knownItemBoard(checked, items).map((row) => ({
-        id: row.id,
-        title: source.records[row.doc]!.title,
-        found: row.found,
-        atLast: row.atLast,
-        lostAt: row.lostAt,
-        ...(row.lostAt.length ? offered(source, plan, row.doc, planSource) : { headings: [], words: [] }),
-      })),
+      board: knownItemBoard(checked, items, search).map((row) =>
+        boardRow(row, source, plan, sourceId, search),
+      ),
       yields,
-      nots: notLosses(checked, find, wanted),
+      nots: notLosses(search.search, wanted, (n) => lines[n - 1]!.id),
     }
   }
 
@@ -148,26 +185,29 @@ export class JudgeDesk {
    * Remarks on a strategy whose records lie outside: what can be said from the plan, the lines, the vocabulary if there
    * is one, and the hits that were logged.
    */
-  async remarks(
-    profile: Profile,
-    vocabulary: string | undefined,
-    planSource: string,
-    lines: (PlannedLine & { hits?: number | undefined })[],
-    plan: JudgedPlan,
-  ): Promise<KeyedRemark[]> {
+  async remarks({
+    profile,
+    vocabulary,
+    sourceId,
+    lines,
+    countingId,
+    plan,
+  }: SearchOutside): Promise<KeyedRemark[]> {
     if (!lines.length) return []
-    const trees = lines.map((l) => parse(l.text).tree)
+    const trees = lines.map(read)
+    const lossesOf = (e: Expr | undefined): readonly Loss[] => (e ? printFor(e, profile).losses : [])
     const remarks = checkStrategy({
       ...plan,
-      sourceId: planSource,
+      sourceId,
       profile,
+      countingId,
       lines: lines.map((l, i) => ({
         ...l,
         number: i + 1,
-        tree: trees[i],
+        ...trees[i]!,
         docs: undefined,
         hits: l.hits,
-        losses: trees[i] ? printFor(trees[i], profile).losses : [],
+        losses: lossesOf(trees[i]!.tree),
       })),
       searched: false,
       index: buildIndex([]),
@@ -175,6 +215,8 @@ export class JudgeDesk {
       pairs: await this.sources.spellings(),
       wanted: new Set(),
       find: () => EMPTY,
+      lossesOf,
+      limited: (docs) => docs,
     })
     return remarks.map((r) => ({ ...r, key: remarkKey(r) }))
   }
@@ -184,29 +226,30 @@ export class JudgeDesk {
    * it. `offers` are what was harvested from good records.
    */
   async advise(
-    sourceId: string,
-    planSource: string,
-    lines: PlannedLine[],
-    plan: JudgedPlan,
-    judged: Judged,
+    { key, sourceId, lines, countingId, plan, judged }: JudgedSearch,
     offers: Offered[],
     goOn?: GoOn,
   ): Promise<Advised | undefined> {
-    const source = await this.sources.source(sourceId)
+    const source = await this.sources.source(key)
     const pace = new Pace(goOn)
     const wanted = new Set([...judged.known.map((k) => k.recordId), ...judged.in])
     const docs = new Set(source.records.flatMap((r, doc) => (wanted.has(r.id) ? [doc] : [])))
-    const known = this.sources.cache(sourceId)
-    const find = (asked: readonly LineLike[]): DocSet | undefined =>
+    const known = this.sources.cache(key)
+    const find = (asked: readonly LineLike[]): DocSet | undefined => {
       // What candidates find is not remembered: the memory is for what stands in the sheet.
-      runStrategy(source, asked, new Map(known))[finalNumber(asked) - 1]?.docs
+      const results = runStrategy(source, asked, new Map(known))
+      // A line that a step adds behind the others is what would count then.
+      const adds = asked.some((l) => !lines.some((o) => o.id === l.id))
+      const chosen = adds ? undefined : results.find((r) => r.id === countingId)
+      return (chosen ?? results[finalNumber(asked) - 1])?.docs
+    }
     const steps = adviseSteps(
       {
         concepts: plan.concepts,
         lines,
         profile: source.profile,
         limits: plan.limits,
-        terms: inUse(plan, planSource),
+        terms: inUse(plan, sourceId),
         offers,
       },
       find,
@@ -218,6 +261,15 @@ export class JudgeDesk {
       if (!(await pace.at(next.value.done, next.value.of))) return undefined
     }
   }
+}
+
+/** A line as it is read: its tree, and what reading found to say. */
+const read = ({ text }: LineLike): Pick<CheckedLine, 'tree' | 'problems'> => parse(text)
+
+/** Those records that a limit lets through, set as the source sets it; all where it has none such. */
+function limitedBy(source: OpenStandin, docs: DocSet, limit: LimitValue): DocSet {
+  const own = limitAs(limit, source.profile)
+  return own ? applyLimits(source.index, docs, [own]) : docs
 }
 
 interface FoundTerm {
@@ -234,40 +286,81 @@ function expressionOf(term: PlanTerm): Expr | undefined {
   return e && term.kind === 'text' ? inFields(['text'], e) : e
 }
 
-/** What a missed record says instead: its headings and words that the plan does not have. */
-function offered(source: OpenStandin, plan: JudgedPlan, doc: number, planSource: string) {
-  const record = source.records[doc]!
-  const planned = inUse(plan, planSource)
-  const headings = new Set(
-    planned.flatMap((t) =>
-      t.kind === 'heading' ? (source.thesaurus?.foldedLabels(t.expression, t.withNarrower) ?? []) : [],
-    ),
-  )
-  const terms = planned.filter((t) => t.kind === 'text').flatMap((t) => termExpression(t) ?? [])
-  const masks = terms.flatMap((e) => [...tokensOf(e)].map(maskTest))
-  const matched = (word: string): boolean => masks.some((test) => test(word))
-  const words = [...record.keywords, record.title].flatMap((text) => tokens(text).map((t) => t.text))
+function boardRow(
+  row: BoardItem,
+  source: OpenStandin,
+  plan: JudgedPlan,
+  sourceId: string,
+  search: Judging,
+): BoardRow {
+  const record = source.records[row.doc]!
+  const name = (id: string): string | undefined => {
+    const concept = plan.concepts.find((c) => c.id === id)
+    return concept && `${concept.letter} ${concept.name}`
+  }
+  const limited = { year: record.year, language: record.language, type: record.type }
   return {
-    headings: record.headings.map((h) => h.label).filter((l) => !headings.has(foldLabel(l))),
-    words: [...new Set(words)].filter((w) => w.length > 3 && !COMMON.has(w) && !matched(w)).slice(0, 8),
+    id: row.id,
+    title: record.title,
+    found: row.found,
+    atLast: row.atLast,
+    lostAt: row.lostAt,
+    causes: row.causes.map((cause): BoardCause => {
+      const words = causeWords(cause, limited, name)
+      if (cause.kind !== 'words' || cause.conceptId === undefined) return { words, headings: [], names: [] }
+      const { conceptId } = cause
+      return { words, conceptId, ...offered(source, plan, row.doc, sourceId, conceptId, search) }
+    }),
   }
 }
 
-const COMMON = new Set(
-  'with from that this their were have been which study studies between among effect effects role three years first school schools children pupils'.split(
-    ' ',
-  ),
-)
+/** As many headings and names as are offered for one cause. */
+const MOST_OFFERED = 6
 
-function* tokensOf(e: Expr): Generator<string> {
-  if (e.kind === 'word') yield e.text.toLowerCase()
-  else if (e.kind === 'phrase') yield* e.words.map((w) => w.toLowerCase())
-  else if (e.kind === 'or' || e.kind === 'and' || e.kind === 'not')
-    for (const p of e.parts) yield* tokensOf(p)
-  else if (e.kind === 'near') {
-    yield* tokensOf(e.left)
-    yield* tokensOf(e.right)
-  } else if (e.kind === 'fields') yield* tokensOf(e.of)
+/**
+ * What a missed record says of a concept: its headings and keywords, and names in its title, that the plan has not. What is
+ * about another concept for sure is left out; what is about this one stands first.
+ */
+function offered(
+  source: OpenStandin,
+  plan: JudgedPlan,
+  doc: number,
+  sourceId: string,
+  conceptId: string,
+  { about }: Judging,
+): Pick<BoardCause, 'headings' | 'names'> {
+  const record = source.records[doc]!
+  const planned = inUse(plan, sourceId)
+  const known = new Set(
+    planned.flatMap((t) =>
+      t.kind === 'heading'
+        ? (source.thesaurus?.foldedLabels(t.expression, t.withNarrower) ?? [])
+        : foldLabel(t.expression),
+    ),
+  )
+  const ranked = <T>(list: readonly T[], toExpr: (one: T) => Expr): T[] =>
+    list
+      .map((one) => ({ one, concept: about.ofExpression(toExpr(one)) }))
+      .filter(({ concept }) => concept === undefined || concept === conceptId)
+      .sort((a, b) => Number(b.concept === conceptId) - Number(a.concept === conceptId))
+      .map(({ one }) => one)
+      .slice(0, MOST_OFFERED)
+  const headings = record.headings.map((h) => h.label).filter((l) => !known.has(foldLabel(l)))
+  const keywords = record.keywords.map(foldLabel)
+  const named = runsOf(record.title).filter((run) => isName(run, [source]))
+  const names = [...new Set([...keywords, ...named])].filter((text) => text && !known.has(text))
+  // Of two names of which one holds the other the longer one says it.
+  const longest = names.filter((n) => !names.some((o) => o !== n && ` ${o} `.includes(` ${n} `)))
+  return {
+    headings: ranked(headings, (label) => ({ kind: 'heading', label, below: false, main: false })),
+    names: ranked(longest, said).map((text) => print(said(text))),
+  }
+}
+
+/** A name as it is searched: a word, or a phrase of several. */
+const said = (folded: string): Expr => {
+  const words = folded.split(' ')
+  return words.length === 1 ? word(folded) : phrase(...words)
 }
 
 function yieldsOf(

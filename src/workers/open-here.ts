@@ -35,7 +35,8 @@ export function openHere(): OpenSources {
     finder: async (key) => once(finders, key, () => recordFinder(source(key).records)),
     facets: async (key) => once(facets, key, () => facetIndex(source(key).records)),
     cache: (key) => once(caches, key, () => new Map()),
-    spellings: async () => spellingPairs({ color: 'colour' }, { colour: 'color' }),
+    spellings: async () =>
+      spellingPairs({ color: 'colour', behavior: 'behaviour' }, { colour: 'color', behaviour: 'behavior' }),
     behind: async (key) => (key.startsWith('file:') ? undefined : source(key)),
     thesaurus: async (key) => (key.startsWith('file:') ? files.get(key) : source(key).thesaurus),
     has: (key) => files.has(key),

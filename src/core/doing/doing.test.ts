@@ -40,6 +40,7 @@ import {
   keepPage,
   keepQuote,
   keepText,
+  leaveRemarks,
   leaveUndescribed,
   logAgain,
   logByHand,
@@ -56,6 +57,7 @@ import {
   sayOnePerson,
   settle,
   settleSearchPoint,
+  takeFixes,
   takeProposal,
   takeHistory,
   type Doing,
@@ -148,6 +150,14 @@ const CASES: Record<string, (review: Review) => readonly Command[]> = {
     logAgain(at(r), {
       ...{ ...RUN, line: LINES[0]!, hits: 9, ranBy: '', reader: 'M. Osei', platform: '', coverage: '' },
       ...{ as: 'update', before: r.runs[0]!, because: '' },
+    }),
+  takeFixes: (r) =>
+    takeFixes(at(r), { sourceId: 's', fixes: [{ label: 'x', lineId: '1', text: 'noise OR din' }] }),
+  leaveRemarks: (r) =>
+    leaveRemarks(at(r), {
+      sourceId: 's',
+      remarks: [{ key: 'k', message: 'No line uses line 1.' }],
+      reason: '',
     }),
   putReadingRight: (r) =>
     putReadingRight(at(r), { run: r.runs[0]!, line: line('1', 'nois?'), why: 'one letter' }),

@@ -16,6 +16,7 @@ export {
   type Brought,
   type Slow,
 } from './records/bring'
+export { leaveRemarks, takeFixes } from './searches/mend'
 export { chooseCounts, countsProposed, type CountsProposed } from './searches/counts'
 export { logAgain, ranBefore, type Again, type RanBefore } from './searches/again'
 export { runSheet, type RunSheetLine } from './searches/run-sheet'

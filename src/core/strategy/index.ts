@@ -19,6 +19,7 @@ export {
   type PlanTerm,
 } from './draft/draft'
 export {
+  asSent,
   PRINTER_VERSION,
   runLines,
   runStrategy,
@@ -77,6 +78,7 @@ export {
   type CheckContext,
   type CheckedLine,
   type Element,
+  type Fix as RemarkFix,
   type Remark,
 } from './checks'
 export {
@@ -84,10 +86,12 @@ export {
   notLosses,
   termYields,
   type BoardItem,
-  type JudgedLine,
   type NotLoss,
   type TermYield,
 } from './judging/judging'
+export { causeWords, type MissCause } from './judging/causes'
+export { judging, type Judging } from './checks'
+export { SearchTree, ConceptEvidence, saidBy, type Part } from './tree'
 export * from './history'
 export * from './advisor'
 export { occasionsOf, type Occasion, type RunLike } from './run/occasions'

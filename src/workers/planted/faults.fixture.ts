@@ -140,9 +140,10 @@ export const PLANTED: readonly PlantedFault[] = [
   fault(F, [B, 'heading.below: "Classroom sound"', 'all(#1, #2)', C, 'all(#3, #4)'], 3, 'and-in-concept', {
     3: 'any(#1, #2)',
   }),
-  fault(F, ['heading.below: "Classroom sound" OR heading: "Speech noise"', C, 'all(#1, #2)'], 1, 'covered', {
-    1: 'heading.below: "Classroom sound"',
-  }),
+  {
+    ...fault(F, ['heading.below: "Classroom sound" OR heading: "Speech noise"', C, 'all(#1, #2)'], 1, []),
+    sound: 'In this vocabulary “Speech noise” stands below “Noise (sound)”, and brings records of its own.',
+  },
   fault(
     F,
     ['heading.below.main: "Classroom sound" OR heading.below.main: "Noise (sound)"', C, 'all(#1, #2)'],

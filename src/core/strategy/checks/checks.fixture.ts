@@ -1,12 +1,12 @@
-import { buildIndex, evaluate } from '../../engine'
-import type { Profile } from '../../profile'
+import { applyLimits, buildIndex } from '../../engine'
+import { limitAs, type Profile } from '../../profile'
 import { parse, type LimitValue } from '../../query'
 import { emptyRecord, toDocument, type Rec } from '../../records'
 import { readOutline, Thesaurus } from '../../vocabulary'
 import type { PlanTerm } from '../draft/draft'
-import { runStrategy } from '../run/run'
+import { asSent, runStrategy } from '../run/run'
 import { spellingPairs } from '../words'
-import { checkStrategy, type CheckContext, type Remark } from '.'
+import { checkStrategy, type CheckContext, type CheckedLine, type Fix, type Remark } from '.'
 
 // A small database with a vocabulary, and a plan, for the tests of the checks.
 
@@ -53,6 +53,16 @@ export const PLAN = [
   term('a', 'text', 'rooms'),
 ]
 
+/** A line as it is read. */
+export const read = (text: string): Pick<CheckedLine, 'tree' | 'problems'> => parse(text)
+
+/** A line with a change made. */
+export const fixed = <L extends { text: string; limits?: LimitValue[] }>(line: L, fix: Fix): L => ({
+  ...line,
+  text: fix.text,
+  ...(fix.limits ? { limits: [...fix.limits] } : {}),
+})
+
 export interface Given {
   lines: { text: string; conceptId?: string; limits?: LimitValue[] }[]
   profile?: Profile
@@ -61,6 +71,8 @@ export interface Given {
   wanted?: number[]
   vocabulary?: boolean
   searched?: boolean
+  /** The number of the line that somebody chose to count. */
+  counts?: number
 }
 /** What is remarked on these lines, run on the small database, which speaks as `profile` says or as is given. */
 export const remarksIn =
@@ -76,9 +88,11 @@ function remarksOf({
   wanted = [],
   vocabulary: has = true,
   searched = true,
+  counts,
 }: Given & { profile: Profile }): Remark[] {
   const all = lines.map((l, i) => ({ id: `l${i + 1}`, limits: [], conceptId: 'b', ...l }))
-  const results = runStrategy({ index, profile, options }, all)
+  const source = { index, profile, options }
+  const results = runStrategy(source, all)
   const context: CheckContext = {
     concepts: CONCEPTS,
     terms,
@@ -88,17 +102,20 @@ function remarksOf({
     lines: all.map((l, i) => ({
       ...l,
       number: i + 1,
-      tree: parse(l.text).tree,
+      ...read(l.text),
       docs: results[i]!.docs,
       hits: results[i]!.docs?.length,
       losses: results[i]!.losses,
     })),
+    ...(counts ? { countingId: `l${counts}` } : {}),
     searched,
     index,
     thesaurus: has ? thesaurus : undefined,
     pairs: spellingPairs({ behavior: 'behaviour' }, { behaviour: 'behavior' }),
     wanted: new Set(wanted),
-    find: (e) => evaluate(index, e, options).docs,
+    find: (e) => asSent(source, e).docs,
+    lossesOf: (e) => asSent(source, e).losses,
+    limited: (docs, limit) => applyLimits(index, docs, [limitAs(limit, profile) ?? limit]),
   }
   return checkStrategy(context)
 }

@@ -1,78 +1,74 @@
-import { parseSound } from '../../query'
-import type { CheckContext, Remark, Rule } from './check'
-import { headingUnknown, narrowerForgotten, relatedMissed } from './headings'
-import { limitMissing, limitUnavailable } from './limits'
-import { mixedOperators, notLosesWanted, nearnessExtreme, smallOperators, wordsSideBySide } from './operators'
+import { hasErrors } from '../../base'
+import { finalNumber } from '../lines/keys'
+import { ConceptEvidence, SearchTree, type Part } from '../tree'
 import {
-  brokenLine,
-  wrongReference,
-  deadLine,
-  unusedLine,
-  addsNothing,
-  countImpossible,
-  fieldMissing,
-  capExceeded,
-} from './syntax'
-import { spellingMissing, stemTooShort, stemDeadInQuotes, stemBelowLeast } from './text-words'
-import {
-  conceptWithoutWords,
-  conceptWithoutHeading,
-  conceptWithoutLine,
-  optionalAsked,
-  conceptFeedsNothing,
-} from './translation'
+  REMARK_CLASSES,
+  remarkKey,
+  type CheckContext,
+  type Finding,
+  type Judging,
+  type Remark,
+} from './check'
+import { RULES } from './rules'
 
 export { alikeRemarks, type AlikeRemarks } from './alike'
 export {
   ELEMENTS,
+  REMARK_CLASSES,
   remarkKey,
   type CheckContext,
   type CheckedLine,
   type Element,
+  type Fix,
+  type Judging,
   type Remark,
+  type RemarkClass,
   type Rule,
 } from './check'
+export { RULES } from './rules'
 
-/** Every rule, in the order of the elements of the guideline. Adding one is one function in one of these files, named here. */
-export const RULES: readonly Rule[] = [
-  conceptWithoutWords,
-  conceptWithoutHeading,
-  conceptWithoutLine,
-  conceptFeedsNothing,
-  optionalAsked,
-  mixedOperators,
-  notLosesWanted,
-  nearnessExtreme,
-  smallOperators,
-  wordsSideBySide,
-  headingUnknown,
-  narrowerForgotten,
-  relatedMissed,
-  spellingMissing,
-  stemTooShort,
-  stemDeadInQuotes,
-  stemBelowLeast,
-  brokenLine,
-  wrongReference,
-  deadLine,
-  unusedLine,
-  addsNothing,
-  countImpossible,
-  fieldMissing,
-  capExceeded,
-  limitMissing,
-  limitUnavailable,
-]
+/** The search that these lines build, with what its parts are about. */
+export function judging(context: CheckContext): Judging {
+  const chosen = context.lines.find((l) => l.id === context.countingId)
+  const { find, lossesOf, limited, searched, index } = context
+  const search = new SearchTree(context.lines, chosen?.number ?? finalNumber(context.lines), {
+    size: index.size,
+    ask: (said) => ({ docs: searched ? find(said) : undefined, losses: lossesOf(said) }),
+    limited,
+  })
+  const about = new ConceptEvidence(context, context.thesaurus, (line) => context.lines[line - 1]?.conceptId)
+  return { ...context, search, about }
+}
 
 /**
- * What a librarian would remark on a strategy, in the order of the rules. No lines, no remarks on lines. A change is only
- * offered for a line that is understood whole: of another it would drop what it does not know.
+ * What a librarian would remark on a strategy: faults of form, then loss and noise by what they cost, then what could be tidied.
+ * No lines, no remarks on lines. A remark explains its parts: no other speaks of what follows from them. A change is only
+ * offered for a line that is understood whole, for of another it would drop what it does not know.
  */
 export function checkStrategy(context: CheckContext): Remark[] {
-  const sound = new Set(context.lines.flatMap((l) => (parseSound(l.text) ? [l.id] : [])))
-  return RULES.flatMap((rule) => rule(context)).map((remark) => {
-    if (!remark.fix || sound.has(remark.fix.lineId)) return remark
-    const { fix: _, ...without } = remark
-    return without
-  })
+  const c = judging(context)
+  const sound = new Set(c.lines.flatMap((l) => (l.tree && !hasErrors(l.problems) ? [l.id] : [])))
+  const owned = new Map<Part, Finding>()
+  const found = new Map<string, Finding>()
+  for (const rule of RULES)
+    for (const finding of rule(c)) {
+      const { owns = [] } = finding
+      // Two rules that explain the same part say one thing: the first of them is the cause.
+      if (owns.length && owns.every((p) => owned.has(p))) continue
+      for (const part of owns) owned.set(part, finding)
+      const key = remarkKey(finding)
+      if (!found.has(key)) found.set(key, finding)
+    }
+  return [...found.values()]
+    .map(({ owns: _, ...remark }): Remark => ({
+      ...remark,
+      fixes: remark.fixes.filter((f) => sound.has(f.lineId)),
+    }))
+    .sort(
+      (a, b) =>
+        REMARK_CLASSES.indexOf(a.kind) - REMARK_CLASSES.indexOf(b.kind) ||
+        (a.kind === 'gain'
+          ? (b.gain?.wanted ?? 0) - (a.gain?.wanted ?? 0) || (b.gain?.hits ?? 0) - (a.gain?.hits ?? 0)
+          : 0),
+    )
 }

@@ -3,8 +3,8 @@ import { describe, expect, it } from 'vitest'
 import { parse, print } from '../../query'
 import { anyExpression } from '../../query/expressions.arbitrary'
 import { PROFILES } from '../../../standins/profiles'
-import { remarksIn, type Given } from './checks.fixture'
-import { remarkKey } from '.'
+import { fixed, remarksIn, type Given } from './checks.fixture'
+import { remarkKey, type Fix } from '.'
 
 const remarks = remarksIn(PROFILES.mindmere!)
 
@@ -54,9 +54,9 @@ const given: fc.Arbitrary<Given> = fc.record({
   vocabulary: fc.boolean(),
 })
 
-const changed = (before: Given, lineId: string, text: string): Given => ({
+const changed = (before: Given, fix: Fix): Given => ({
   ...before,
-  lines: before.lines.map((l, i) => (`l${i + 1}` === lineId ? { ...l, text } : l)),
+  lines: before.lines.map((l, i) => (`l${i + 1}` === fix.lineId ? fixed(l, fix) : l)),
 })
 
 describe('whatever a strategy says', () => {
@@ -87,10 +87,11 @@ describe('whatever a strategy says', () => {
     fc.assert(
       fc.property(given, (g) => {
         for (const r of remarks(g)) {
-          if (!r.fix) continue
-          expect(parse(r.fix.text).problems.filter((p) => p.severity === 'error')).toEqual([])
-          const after = remarks(changed(g, r.fix.lineId, r.fix.text))
-          expect(after.map(remarkKey), `${r.code}: ${r.message} → ${r.fix.text}`).not.toContain(remarkKey(r))
+          for (const fix of r.fixes) {
+            expect(parse(fix.text).problems.filter((p) => p.severity === 'error')).toEqual([])
+            const after = remarks(changed(g, fix))
+            expect(after.map(remarkKey), `${r.code}: ${r.message} → ${fix.text}`).not.toContain(remarkKey(r))
+          }
         }
       }),
       { numRuns: 400 },
@@ -101,12 +102,14 @@ describe('whatever a strategy says', () => {
     fc.assert(
       fc.property(given, (g) => {
         let now = g
+        const taken: string[] = []
         for (let i = 0; i < 40; i++) {
-          const next = remarks(now).find((r) => r.fix)
+          const next = remarks(now).find((r) => r.fixes.length)
           if (!next) return
-          now = changed(now, next.fix!.lineId, next.fix!.text)
+          taken.push(`${next.code}: ${next.fixes[0]!.text}`)
+          now = changed(now, next.fixes[0]!)
         }
-        throw new Error(`never ends: ${JSON.stringify(now.lines)}`)
+        throw new Error(`never ends: ${taken.slice(-4).join(' → ')}`)
       }),
       { numRuns: 200 },
     )

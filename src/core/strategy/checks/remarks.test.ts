@@ -1,27 +1,11 @@
 import { describe, expect, it } from 'vitest'
 import { PROFILES } from '../../../standins/profiles'
-import { alikeRemarks, RULES, type Remark } from '.'
+import { alikeRemarks, type Remark } from '.'
 import { remarksIn, term } from './checks.fixture'
-import * as headings from './headings'
-import * as limits from './limits'
-import * as operators from './operators'
-import * as syntax from './syntax'
-import * as textWords from './text-words'
-import * as translation from './translation'
 
 const mindmere = remarksIn(PROFILES.mindmere!)
 const quayside = remarksIn(PROFILES.quayside!)
 const of = (remarks: readonly Remark[], code: string): Remark[] => remarks.filter((r) => r.code === code)
-
-describe('the list of rules', () => {
-  it('names every rule of every file, once', () => {
-    const written = [translation, operators, headings, textWords, syntax, limits].flatMap((m) =>
-      Object.values(m),
-    )
-    expect(new Set(RULES)).toEqual(new Set(written))
-    expect(RULES.length).toBe(written.length)
-  })
-})
 
 describe('a line that finds nothing', () => {
   const years = (from: number) => [{ kind: 'years', from, to: 2026 } as const]
@@ -33,14 +17,12 @@ describe('a line that finds nothing', () => {
     expect(dead!.message).toBe('Line 2 finds nothing: the limit to 2025–2026 leaves none of 3.')
     expect(dead!.why).not.toMatch(/misspelled/)
   })
-  it('is told by the line below that finds nothing, and only that one by its spelling', () => {
-    const dead = of(
-      mindmere({ lines: [{ text: 'nosie' }, { text: 'noise' }, { text: '#1 AND #2' }] }),
-      'dead-line',
-    )
-    expect(dead.map((r) => [r.lineId, /misspelled/.test(r.why)])).toEqual([
-      ['l1', true],
-      ['l3', false],
+  it('is told by the part that finds nothing, with what was meant, and not again by what it empties', () => {
+    const lines = [{ text: 'nosie' }, { text: 'noise' }, { text: '#1 AND #2' }]
+    const found = mindmere({ lines })
+    expect(of(found, 'dead-line')).toEqual([])
+    expect(of(found, 'dead-part').map((r) => [r.lineId, r.message, r.fixes.map((f) => f.text)])).toEqual([
+      ['l1', 'nosie in line 1 finds nothing; “noise” may be meant.', ['noise']],
     ])
   })
 })
@@ -62,15 +44,17 @@ describe('remarks', () => {
   it('that differ only in the number of a line are one, in their order', () => {
     const remarks = quayside({
       lines: [
-        { text: 'place: ghent' },
+        { text: 'place: noise' },
         { text: 'noise' },
-        { text: 'place: oslo' },
-        { text: 'place: bergen' },
+        { text: 'place: noise OR rooms' },
+        { text: 'place: noise' },
       ],
     })
     const alike = alikeRemarks(of(remarks, 'field-missing'))
     expect(alike).toHaveLength(1)
-    expect(alike[0]!.message).toMatch(/line 1\).*The same holds for lines 3 and 4\.$/)
+    expect(alike[0]!.message).toMatch(
+      /place: noise in line 1 is sent as noise: .*The same holds for lines 3 and 4\.$/,
+    )
     expect(alike[0]!.others.map((r) => r.lineId)).toEqual(['l3', 'l4'])
     expect(alikeRemarks(remarks).flatMap((a) => [a.first, ...a.others])).toHaveLength(remarks.length)
   })
@@ -78,15 +62,23 @@ describe('remarks', () => {
   it('offer no change for a line that is not understood whole: it would drop the rest', () => {
     const whole = mindmere({ lines: [{ text: 'noise OR rooms AND reading' }] })
     const broken = mindmere({ lines: [{ text: 'noise OR rooms AND reading AND (' }] })
-    expect(of(whole, 'mixed-operators')[0]!.fix).toBeDefined()
-    expect(broken.every((r) => r.fix === undefined)).toBe(true)
+    expect(of(whole, 'mixed-operators')[0]!.fixes).not.toEqual([])
+    expect(broken.every((r) => !r.fixes.length)).toBe(true)
   })
 
-  it('name a concept whose lines feed no line that counts', () => {
+  it('name a concept that the line which counts does not ask for, with the lines that do', () => {
     const [remark] = of(
       mindmere({ lines: [{ text: 'noise' }, { text: 'rooms', conceptId: 'a' }] }),
-      'feeds-nothing',
+      'concept-missing',
     )
-    expect(remark!.message).toBe('B Sound has line 1, and it feeds the last line, which counts.')
+    expect(remark!.message).toBe(
+      'B Sound is essential, and line 2, which counts, does not ask for it; line 1 is not joined to it.',
+    )
+  })
+
+  it('judge what somebody chose to count, and nothing that was tried behind it', () => {
+    const lines = [{ text: 'noise' }, { text: '#1 NOT reading' }]
+    expect(of(mindmere({ lines, wanted: [0] }), 'not-loses')).toHaveLength(1)
+    expect(mindmere({ lines, wanted: [0], counts: 1 }).map((r) => r.lineId)).not.toContain('l2')
   })
 })

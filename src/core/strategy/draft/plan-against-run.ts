@@ -1,7 +1,7 @@
-import { foldLabel } from '../../base'
-import { children, or, parse, print, withoutPlaces, type Expr, parseSound } from '../../query'
+import { or, parse, parseSound, print, type Expr } from '../../query'
 import { termExpression, type PlanTerm } from './draft'
 import type { LineLike } from '../lines/keys'
+import { unitsOf } from './units'
 
 export interface Unused<T> {
   term: T
@@ -17,30 +17,6 @@ export interface Unplanned {
   kind: 'text' | 'heading' | 'class'
   /** Plain notation, or the label or code. */
   text: string
-}
-
-/** What is compared: a word, a phrase, words near each other, a heading, a code. Fields and limits do not count. */
-interface Unit {
-  kind: Unplanned['kind']
-  key: string
-  text: string
-}
-
-function unitsOf(e: Expr): Unit[] {
-  switch (e.kind) {
-    case 'heading':
-      return [{ kind: 'heading', key: `heading ${foldLabel(e.label)}`, text: e.label }]
-    case 'class':
-      return [{ kind: 'class', key: `class ${e.code}`, text: e.code }]
-    case 'word':
-    case 'phrase':
-    case 'near': {
-      const text = print(withoutPlaces(e))
-      return [{ kind: 'text', key: text.toLowerCase(), text }]
-    }
-    default:
-      return children(e).flatMap(unitsOf)
-  }
 }
 
 /**

@@ -1,9 +1,10 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { buildIndex, evaluate, type DocSet } from '../../engine'
+import { applyLimits, buildIndex, evaluate, type DocSet } from '../../engine'
 import { parse } from '../../query'
 import { emptyRecord, toDocument } from '../../records'
-import { knownItemBoard, notLosses, termYields, type JudgedLine } from './judging'
+import { ConceptEvidence, SearchTree } from '../tree'
+import { knownItemBoard, notLosses, termYields } from './judging'
 import { runStrategy } from '../run/run'
 
 const index = buildIndex(
@@ -16,7 +17,8 @@ const index = buildIndex(
     'hum reading',
   ].map((t, i) => toDocument(emptyRecord(String(i), t))),
 )
-const judged = (...texts: (string | [string, string])[]): JudgedLine[] => {
+/** These lines as they were run, each with the letter of its concept if it has one, and the search that they build. */
+const judged = (...texts: (string | [string, string])[]) => {
   const lines = texts.map((t, i) => ({
     id: `l${i + 1}`,
     limits: [],
@@ -24,13 +26,20 @@ const judged = (...texts: (string | [string, string])[]): JudgedLine[] => {
     conceptId: typeof t === 'string' ? undefined : t[1],
   }))
   const results = runStrategy({ index, options: {} }, lines)
-  return lines.map((l, i) => ({ ...l, number: i + 1, tree: parse(l.text).tree, docs: results[i]!.docs }))
+  const read = lines.map((l, i) => ({ ...l, tree: parse(l.text).tree, docs: results[i]!.docs }))
+  const search = new SearchTree(read, read.length, {
+    size: index.size,
+    ask: (e) => ({ docs: evaluate(index, e).docs, losses: [] }),
+    limited: (docs, limit) => applyLimits(index, docs, [limit]),
+  })
+  const about = new ConceptEvidence({ concepts: [], terms: [] }, undefined, (n) => read[n - 1]?.conceptId)
+  return { read, search, about }
 }
 const set = (...docs: number[]): DocSet => Uint32Array.from(docs)
 
 describe('the known-item board', () => {
   const lines = judged('noise', 'hum', 'any(#1-#2)', 'reading', 'class', 'all(#3, #4, #5)')
-  const board = (doc: number) => knownItemBoard(lines, [{ id: 'k', doc }])[0]!
+  const board = (doc: number) => knownItemBoard(lines.read, [{ id: 'k', doc }], lines)[0]!
 
   it('says which line misses an item, and where it is lost first', () => {
     expect(board(0)).toMatchObject({ found: [true, false, true, true, true, true], lostAt: [] })
@@ -41,7 +50,9 @@ describe('the known-item board', () => {
   })
   it('names a limit or a NOT itself, where what it is built on still has the item', () => {
     const cut = judged('noise', 'music', '#1 NOT #2')
-    expect(knownItemBoard(cut, [{ id: 'k', doc: 4 }])[0]!.lostAt).toEqual([3])
+    const [row] = knownItemBoard(cut.read, [{ id: 'k', doc: 4 }], cut)
+    expect(row!.lostAt).toEqual([3])
+    expect(row!.causes).toEqual([{ kind: 'not', lines: [3], by: 'music' }])
   })
 })
 
@@ -83,10 +94,10 @@ describe('the yield of terms', () => {
 describe('what NOT throws away', () => {
   it('is counted, with what the other concepts and the wanted records would have kept (common practice: x NOT y)', () => {
     const lines = judged(['noise NOT music', 'b'], ['reading', 'c'], 'all(#1-#2)')
-    const find = (e: Parameters<typeof evaluate>[1]): DocSet => evaluate(index, e).docs
-    expect(notLosses(lines, find, new Set([4]))).toEqual([
+    const idOf = (n: number): string => `l${n}`
+    expect(notLosses(lines.search, new Set([4]), idOf)).toEqual([
       { lineId: 'l1', number: 1, without: 'music', lost: 1, wantedByOthers: 1, wanted: 1 },
     ])
-    expect(notLosses(judged('noise'), find, new Set())).toEqual([])
+    expect(notLosses(judged('noise').search, new Set(), idOf)).toEqual([])
   })
 })

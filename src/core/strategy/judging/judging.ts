@@ -1,16 +1,7 @@
-import { intersect, type DocSet } from '../../engine'
-import { finalNumber } from '../lines/keys'
-import { numbersIn, print, walk, withoutPlaces, type Expr } from '../../query'
-
-/** One line with what it found, as judging looks at it. */
-export interface JudgedLine {
-  id: string
-  number: number
-  conceptId?: string | undefined
-  described?: string | undefined
-  tree: Expr | undefined
-  docs: DocSet | undefined
-}
+import { intersect, subtract, type DocSet } from '../../engine'
+import { print, withoutPlaces } from '../../query'
+import type { ConceptEvidence, SearchTree } from '../tree'
+import { causesOf, type MissCause } from './causes'
 
 export interface BoardItem {
   /** The known item's id. */
@@ -19,48 +10,31 @@ export interface BoardItem {
   doc: number
   /** By line, in order: found or not; undefined where the line could not be run. */
   found: (boolean | undefined)[]
-  /** By the line that says what the strategy found. */
+  /** By the line that counts. */
   atLast: boolean | undefined
-  /** Lines that the last one needs and that miss it, as deep as can be named: where it is lost first. */
+  /** Every cause for which the line that counts misses it. */
+  causes: MissCause[]
+  /** The lines of these causes. */
   lostAt: number[]
 }
 
 /**
- * Known items against lines: which line misses which. Where the last line misses an item, the way down is followed:
- * through an AND to the parts that miss it, through an OR only where all parts do; a limit or a NOT is named itself.
+ * Known items against lines: which line finds which, and for one that the line which counts misses every cause of it, with the
+ * lines where it is lost.
  */
 export function knownItemBoard(
-  lines: readonly JudgedLine[],
+  lines: readonly { docs: DocSet | undefined }[],
   items: readonly { id: string; doc: number }[],
+  { search, about }: { search: SearchTree; about: ConceptEvidence },
 ): BoardItem[] {
   const sets = lines.map((l) => l.docs && new Set(l.docs))
-  const last = finalNumber(lines)
   return items.map(({ id, doc }) => {
     const found = sets.map((s) => s?.has(doc))
-    const atLast = found[last - 1]
-    return { id, doc, found, atLast, lostAt: atLast === false ? lostAt(lines, found, last) : [] }
+    const atLast = found[search.counting - 1]
+    const causes = atLast === false ? causesOf(search, about, doc) : []
+    const lostAt = [...new Set(causes.flatMap((c) => c.lines))].sort((x, y) => x - y)
+    return { id, doc, found, atLast, causes, lostAt }
   })
-}
-
-function lostAt(
-  lines: readonly JudgedLine[],
-  found: readonly (boolean | undefined)[],
-  number: number,
-): number[] {
-  const tree = lines[number - 1]?.tree
-  const refs = tree ? partsOf(tree) : []
-  const missing = refs.filter((n) => n < number && found[n - 1] === false)
-  if (!missing.length) return [number]
-  return [...new Set(missing.flatMap((n) => lostAt(lines, found, n)))].sort((a, b) => a - b)
-}
-
-/** The lines that must all find a record, or any of which may; nothing that stands behind NOT. */
-function partsOf(e: Expr): number[] {
-  if (e.kind === 'line') return [e.number]
-  if (e.kind === 'lines') return numbersIn(e.ranges)
-  if (e.kind === 'and' || e.kind === 'or') return e.parts.flatMap(partsOf)
-  if (e.kind === 'not') return partsOf(e.parts[0]!)
-  return []
 }
 
 export interface TermYield {
@@ -121,45 +95,35 @@ export interface NotLoss {
   without: string
   /** Records thrown away. */
   lost: number
-  /** Of those, records that the lines of all other concepts find. */
+  /** Of those, records that the line which counts would find without this NOT. */
   wantedByOthers: number
-  /** Of those, known items and records ruled in. */
+  /** Of all that it throws away, known items and records ruled in. */
   wanted: number
 }
 
-/** For every NOT of a strategy: what it throws away, and how much of that other lines wanted. */
+/** For every NOT of a strategy: what it throws away, and how much of that all the rest asks for. */
 export function notLosses(
-  lines: readonly JudgedLine[],
-  find: (e: Expr) => DocSet,
+  search: SearchTree,
   wanted: ReadonlySet<number>,
+  idOf: (line: number) => string,
 ): NotLoss[] {
-  return lines.flatMap((line) =>
-    line.tree
-      ? [...walk(line.tree)].flatMap((e): NotLoss[] => {
-          if (e.kind !== 'not') return []
-          const [first, ...rest] = e.parts
-          const kept = new Set(find(e))
-          const lost = find(first!).filter((d) => !kept.has(d))
-          const others = blocksOf(lines).filter((b) => b.conceptId !== line.conceptId)
-          const both = others.reduce<DocSet>((docs, b) => intersect(docs, b.docs!), lost)
-          return [
-            {
-              lineId: line.id,
-              number: line.number,
-              without: rest.map((r) => print(withoutPlaces(r))).join(' NOT '),
-              lost: lost.length,
-              wantedByOthers: others.length ? both.length : 0,
-              wanted: lost.filter((d) => wanted.has(d)).length,
-            },
-          ]
-        })
-      : [],
-  )
-}
-
-/** The last line of each concept: what is joined with AND across. */
-function blocksOf(lines: readonly JudgedLine[]): JudgedLine[] {
-  const last = new Map<string, JudgedLine>()
-  for (const l of lines) if (l.conceptId && l.docs) last.set(l.conceptId, l)
-  return [...last.values()]
+  return [...search.all()].flatMap((part): NotLoss[] => {
+    const [first] = part.parts
+    if (part.kind !== 'not' || part.at.kind !== 'not' || !first?.docs || !part.docs) return []
+    const lost = subtract(first.docs, part.docs)
+    const open = search.reached.has(part.line) ? search.atRoot(new Map([[part, first.docs]])) : undefined
+    return [
+      {
+        lineId: idOf(part.line),
+        number: part.line,
+        without: part.at.parts
+          .slice(1)
+          .map((e) => print(withoutPlaces(e)))
+          .join(' NOT '),
+        lost: lost.length,
+        wantedByOthers: open && search.root?.docs ? open.length - search.root.docs.length : 0,
+        wanted: lost.filter((d) => wanted.has(d)).length,
+      },
+    ]
+  })
 }

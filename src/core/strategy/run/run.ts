@@ -155,6 +155,12 @@ function sayingOf(source: SearchSource, tree: Expr, treeOf: (n: number) => Expr 
   })
 }
 
+/** What a source finds for an expression without references, as it is sent there; and what it cannot say of it. */
+export function asSent(source: SearchSource, e: Expr): { docs: DocSet; losses: readonly Loss[] } {
+  const said = sayingOf(source, e, () => undefined)
+  return { docs: search(source, e, said, () => undefined).docs ?? EMPTY, losses: said.losses }
+}
+
 function search(
   source: SearchSource,
   tree: Expr,

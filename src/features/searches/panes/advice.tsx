@@ -1,11 +1,14 @@
 'use client'
-import { useState } from 'react'
+import { Fragment, useState } from 'react'
+import { plural } from '@/core/base'
+import { leaveRemarks, takeFixes } from '@/core/doing'
 import type { Line, Review } from '@/core/review'
-import { alikeRemarks, ELEMENTS, type AlikeRemarks } from '@/core/strategy'
+import { alikeRemarks, ELEMENTS, type AlikeRemarks, type RemarkFix } from '@/core/strategy'
 import { useStore } from '@/store/provider'
 import type { SourceInfo } from '@/standins/source-info'
 import type { Judgement, KeyedRemark } from '@/workers'
 import { ReasonInput } from '../../shared/reason-input'
+import styles from './advice.module.css'
 
 /** Remarks that nobody has left yet. */
 export const openRemarks = (
@@ -35,6 +38,7 @@ export function Advice({
   const { source } = info
   const open = openRemarks(review, source.id, judgement)
   const left = review.leftRemarks.filter((l) => l.sourceId === source.id)
+  const tidying = open.filter((r) => r.kind === 'tidying')
   return (
     <section className="advice" aria-label="Advice">
       {!open.length && <p className="empty">No remark is open.</p>}
@@ -42,7 +46,7 @@ export function Advice({
         <p className="sub">Its records lie outside: what only records can tell is not remarked on.</p>
       )}
       {ELEMENTS.map((element) => {
-        const own = open.filter((r) => r.element === element)
+        const own = open.filter((r) => r.element === element && r.kind !== 'tidying')
         return own.length ? (
           <div key={element}>
             <h3>{element}</h3>
@@ -52,6 +56,14 @@ export function Advice({
           </div>
         ) : null
       })}
+      {tidying.length > 0 && (
+        <details className={styles.tidying}>
+          <summary>{plural(tidying.length, 'thing')} to tidy: nothing that is found would change</summary>
+          {alikeRemarks(tidying).map((r) => (
+            <RemarkRow key={r.first.key} alike={r} sourceId={source.id} lines={lines} choose={choose} />
+          ))}
+        </details>
+      )}
       {left.length > 0 && (
         <div>
           <h3>Left as it is</h3>
@@ -80,12 +92,14 @@ function RemarkRow({
   lines: readonly Line[]
   choose: (lineId: string) => void
 }) {
-  const { actAll, deed, newId } = useStore()
+  const { doIt } = useStore()
   const [leaving, setLeaving] = useState(false)
   const { first: remark, others, message } = alike
   const all = [remark, ...others]
-  const fixes = all.flatMap((r) => r.fix ?? [])
-  const [fix] = fixes
+  // Of one remark all changes are offered; of several that say the same, the best of each together.
+  const choices: RemarkFix[][] = others.length
+    ? [all.flatMap(({ fixes: [best] }) => best ?? [])].filter((c) => c.length)
+    : remark.fixes.map((f) => [f])
   const at = lines.find((l) => l.id === remark.lineId)
   return (
     <div className="remark">
@@ -96,41 +110,23 @@ function RemarkRow({
         <ReasonInput
           label="Why it is left"
           cancel={() => setLeaving(false)}
-          take={(reason) =>
-            deed(
-              actAll(
-                all.map((r) => ({
-                  kind: 'remark.leave',
-                  payload: { id: newId(), sourceId, key: r.key, message: r.message, reason },
-                })),
-              ),
-            )
-          }
+          take={(reason) => doIt(leaveRemarks, { sourceId, remarks: all, reason })}
         />
       ) : (
         <p className="sub">
-          {fix && (
-            <>
+          {choices.map((fixes) => (
+            <Fragment key={fixes[0]!.label}>
               <button
                 className="plain link"
-                title={fix.text}
-                onClick={() =>
-                  deed(
-                    actAll(
-                      fixes.map((f) => ({
-                        kind: 'line.change',
-                        payload: { sourceId, id: f.lineId, text: f.text },
-                      })),
-                    ),
-                  )
-                }
+                title={fixes[0]!.text}
+                onClick={() => doIt(takeFixes, { sourceId, fixes })}
               >
-                {fix.label}
+                {fixes[0]!.label}
                 {fixes.length > 1 && ` in ${fixes.length} lines`}
               </button>
               {' · '}
-            </>
-          )}
+            </Fragment>
+          ))}
           {at && (
             <>
               <button className="plain link" onClick={() => choose(at.id)}>

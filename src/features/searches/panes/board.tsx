@@ -1,14 +1,15 @@
 'use client'
 import { useStore } from '@/store/provider'
 import { useEffect, useMemo, useRef, useState } from 'react'
-import { listed, plural } from '@/core/base'
+import { plural } from '@/core/base'
 import type { Line, Review } from '@/core/review'
 import { useActions, type Action } from '@/store/actions'
 import type { SourceInfo } from '@/standins/source-info'
 import { Strand } from '@/ui/strand'
-import type { BoardRow, Judgement } from '@/workers'
+import type { BoardCause, BoardRow, Judgement } from '@/workers'
 import { KeyHint } from '../../shared/key-hint'
 import { putTerms } from '../../shared/term-commands'
+import styles from './board.module.css'
 
 /** Known items against lines: a mark where a line finds an item; for one that is missed, where it is lost and what its record says instead. */
 export function Board({
@@ -37,7 +38,7 @@ export function Board({
   return (
     <section className="board" aria-label="Known items against lines">
       <p className="sub">
-        The last line finds {found} of {plural(board.length, 'known item')} that {info.short} holds
+        The line that counts finds {found} of {plural(board.length, 'known item')} that {info.short} holds
         {absent > 0 && `; ${absent} it does not hold`}.
       </p>
       <div style={{ overflowX: 'auto' }}>
@@ -82,30 +83,17 @@ export function Board({
           </tbody>
         </table>
       </div>
-      {shown && shown.lostAt.length > 0 && <Missed review={review} info={info} lines={lines} row={shown} />}
+      {shown && shown.lostAt.length > 0 && <Missed review={review} info={info} row={shown} />}
     </section>
   )
 }
 
-function Missed({
-  review,
-  info,
-  lines,
-  row,
-}: {
-  review: Review
-  info: SourceInfo
-  lines: readonly Line[]
-  row: BoardRow
-}) {
+function Missed({ review, info, row }: { review: Review; info: SourceInfo; row: BoardRow }) {
   const store = useStore()
-  const concepts = row.lostAt.map((n) => review.concepts.find((c) => c.id === lines[n - 1]?.conceptId))
-  const concept = concepts.find((c) => c !== undefined)
-  const take = (kind: 'heading' | 'text', expression: string): void => {
-    if (!concept) return
+  const take = ({ conceptId, kind, expression }: BoardOffer): void =>
     putTerms(store, review, [
       {
-        conceptId: concept.id,
+        conceptId,
         sourceId: kind === 'heading' ? info.source.id : 'all',
         kind,
         expression,
@@ -113,13 +101,12 @@ function Missed({
         from: `“${row.title}”, missed by line ${row.lostAt.join(', ')}`,
       },
     ])
-  }
+  const offers = row.causes.flatMap(offersOf)
+  const [best] = offers
   // The best of what it offers, for one key after the other: what was taken is no longer offered.
-  const [heading] = row.headings
-  const [word] = row.words
   const first = useRef<() => void>(() => undefined)
   useEffect(() => {
-    first.current = () => (heading ? take('heading', heading) : word ? take('text', word) : undefined)
+    first.current = () => best && take(best)
   })
   useActions(
     'board',
@@ -129,47 +116,57 @@ function Missed({
           id: 'board-take',
           label: 'Put what the missed record says into the grid, the first that is offered',
           key: 'T',
-          when: () => concept !== undefined && (heading ?? word) !== undefined,
+          when: () => best !== undefined,
           run: () => first.current(),
         },
       ],
-      [concept, heading, word],
+      [best],
     ),
   )
   return (
     <div className="note">
-      <p>
-        <b>
-          Lost at {row.lostAt.length === 1 ? 'line' : 'lines'} {listed(row.lostAt.map(String))}.
-        </b>{' '}
-        {concept ? (
-          <>
-            Its record says other words for <Strand letter={concept.letter} /> {concept.name}. One press puts
-            them into the grid:
-          </>
-        ) : (
-          'A limit or a NOT leaves it out; the words would find it.'
-        )}
-      </p>
-      {concept && (
-        <p style={{ display: 'flex', flexWrap: 'wrap', gap: '4px 12px', marginTop: 4 }}>
-          {row.headings.map((h) => (
-            <button key={h} className="plain link" onClick={() => take('heading', h)}>
-              {h} <span className="sub">heading</span>
-              {h === heading && <KeyHint of="board-take" />}
-            </button>
-          ))}
-          {row.words.map((w) => (
-            <button key={w} className="plain link mono" onClick={() => take('text', w)}>
-              {w}
-              {!heading && w === word && <KeyHint of="board-take" />}
-            </button>
-          ))}
-          {!row.headings.length && !row.words.length && (
-            <span className="sub">nothing that the grid does not have</span>
-          )}
-        </p>
-      )}
+      {row.causes.map((cause, i) => {
+        const own = offersOf(cause)
+        const concept = review.concepts.find((c) => c.id === cause.conceptId)
+        return (
+          <div key={i}>
+            <p>
+              {concept && <Strand letter={concept.letter} />} <b>{capital(cause.words)}.</b>
+              {own.length > 0 && ' One press puts into the grid what it says:'}
+            </p>
+            {concept && (
+              <p className={styles.offers}>
+                {own.map((offer) => (
+                  <button
+                    key={`${offer.kind} ${offer.expression}`}
+                    className={`plain link${offer.kind === 'text' ? ' mono' : ''}`}
+                    onClick={() => take(offer)}
+                  >
+                    {offer.expression} {offer.kind === 'heading' && <span className="sub">heading</span>}
+                    {offer === best && <KeyHint of="board-take" />}
+                  </button>
+                ))}
+                {!own.length && <span className="sub">nothing that the grid does not have</span>}
+              </p>
+            )}
+          </div>
+        )
+      })}
     </div>
   )
 }
+
+interface BoardOffer {
+  conceptId: string
+  kind: 'heading' | 'text'
+  expression: string
+}
+
+/** What can be put into the grid against one cause of a miss, headings first. */
+function offersOf({ conceptId, headings, names }: BoardCause): BoardOffer[] {
+  if (conceptId === undefined) return []
+  const of = (kind: BoardOffer['kind']) => (expression: string) => ({ conceptId, kind, expression })
+  return [...headings.map(of('heading')), ...names.map(of('text'))]
+}
+
+const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1)

@@ -3,7 +3,7 @@ import { App } from 'antd'
 import { useMemo } from 'react'
 import { plural, thousands } from '@/core/base'
 import type { Line, Review } from '@/core/review'
-import type { Advised, CountedStep, Offered } from '@/core/strategy'
+import { chosenLine, type Advised, type CountedStep, type Offered } from '@/core/strategy'
 import { useStore } from '@/store/provider'
 import type { SourceInfo } from '@/standins/source-info'
 import { Working } from '@/ui/working'
@@ -140,20 +140,25 @@ interface Found {
 function useAdvised(review: Review, info: SourceInfo, lines: readonly Line[]) {
   const judged = useJudged(review, info)
   const { searched, standin, source } = info
-  const { concepts, terms, limits } = review
+  const { concepts, alternatives, terms, limits } = review
+  const countingId = chosenLine(review, source.id)?.id
   const job = useMemo(() => {
     if (!searched || !standin || !lines.length) return undefined
     return async (goOn: (done: number, of: number) => boolean): Promise<Found | undefined> => {
-      const plan = planOf({ concepts, terms, limits })
+      const plan = planOf({ concepts, alternatives, terms, limits })
       const known = await judged()
       const good = [...new Set([...known.known.map((k) => k.recordId), ...known.in])]
       const offers = good.length ? await harvested(review, info, standin.id, good) : []
-      const advised = await judgeDesk().advise(searched, source.id, [...lines], plan, known, offers, goOn)
+      const advised = await judgeDesk().advise(
+        { key: searched, sourceId: source.id, lines: [...lines], countingId, plan, judged: known },
+        offers,
+        goOn,
+      )
       return advised && { lines, advised, wanted: good.length }
     }
     // What else of the review changes does not change the steps.
     // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [searched, standin, source.id, lines, concepts, terms, limits, judged])
+  }, [searched, standin, source.id, lines, countingId, concepts, alternatives, terms, limits, judged])
   return useWork(job)
 }
 

@@ -2,6 +2,7 @@ import { held, messageOf } from '@/core/base'
 import { useCallback, useEffect, useMemo, useState } from 'react'
 import { currentRuns } from '@/core/account'
 import type { Line, Review } from '@/core/review'
+import { chosenLine } from '@/core/strategy'
 import { useSession, useStore } from '@/store/provider'
 import type { SourceInfo } from '@/standins/source-info'
 import {
@@ -30,33 +31,44 @@ export interface Work {
 /** The plan as far as judging needs it. */
 export function planOf({
   concepts,
+  alternatives,
   terms,
   limits,
-}: Pick<Review, 'concepts' | 'terms' | 'limits'>): JudgedPlan {
-  return { concepts, terms, limits: limits.map((l) => l.limit) }
+}: Pick<Review, 'concepts' | 'alternatives' | 'terms' | 'limits'>): JudgedPlan {
+  return { concepts, alternatives, terms, limits: limits.map((l) => l.limit) }
 }
 
-/** Records of a source that matter: those ruled in and out, and the known items that it holds. */
+/** Records of a source that matter: the known items that it holds, and all that was ruled of what it holds, wherever it came from. */
 export function useJudged(review: Review, info: SourceInfo): () => Promise<Judged> {
   const works = useSession((s) => s.told.ruled.works.works)
   const rulings = useSession((s) => s.told.ruled.byWork)
   const { knownItems } = review
   const id = info.standin?.id
   const sourceId = info.source.id
+  const stands = id !== undefined
   const ruled = useMemo(() => {
     const of = (verdict: 'in' | 'out'): string[] =>
       works.flatMap(({ id, sources }) =>
-        sources.includes(sourceId) &&
+        (stands || sources.includes(sourceId)) &&
         Object.values(held(rulings, id) ?? {}).some((r) => r.verdict === verdict)
           ? [id]
           : [],
       )
     return { in: of('in'), out: of('out') }
-  }, [works, rulings, sourceId])
+  }, [works, rulings, sourceId, stands])
   return useCallback(async () => {
     const held = id === undefined ? [] : await wordDesk().holds(id, knownItems.map(askedOf))
-    const numbers = (ids: string[]): Promise<string[]> | string[] =>
-      ids.length ? recordsDesk().numbersIn(sourceId, ids) : []
+    const numbers = async (ids: string[]): Promise<string[]> => {
+      if (!ids.length) return []
+      if (id === undefined) return recordsDesk().numbersIn(sourceId, ids)
+      // A work that another source brought is held here under a number of its own.
+      const shown = await recordsDesk().shown(ids)
+      const held = await wordDesk().holds(
+        id,
+        shown.map(({ id: work, record }) => askedOf({ ...record, id: work })),
+      )
+      return [...new Set(held.map((h) => h.recordId))]
+    }
     return {
       known: held.map((h) => ({ id: h.itemId, recordId: h.recordId })),
       in: await numbers(ruled.in),
@@ -128,8 +140,12 @@ export interface JudgedStrategy {
 export function useJudgement(review: Review, info: SourceInfo, lines: readonly Line[]): JudgedStrategy {
   const judged = useJudged(review, info)
   const { searched, profile, vocabulary, source } = info
-  const { concepts, terms, limits } = review
-  const plan = useMemo(() => planOf({ concepts, terms, limits }), [concepts, terms, limits])
+  const { concepts, alternatives, terms, limits } = review
+  const countingId = chosenLine(review, source.id)?.id
+  const plan = useMemo(
+    () => planOf({ concepts, alternatives, terms, limits }),
+    [concepts, alternatives, terms, limits],
+  )
   // Only hits that were logged of the lines as they stand say anything; elsewhere the worker counts itself.
   const runs = useMemo(
     () => (searched ? undefined : currentRuns(review, source.id)),
@@ -139,14 +155,24 @@ export function useJudgement(review: Review, info: SourceInfo, lines: readonly L
   const job = useMemo(() => {
     if (searched)
       return async (goOn: (done: number, of: number) => boolean) =>
-        judgeDesk().judge(searched, source.id, [...lines], plan, await judged(), goOn)
+        judgeDesk().judge(
+          { key: searched, sourceId: source.id, lines: [...lines], countingId, plan, judged: await judged() },
+          goOn,
+        )
     if (!profile) return undefined
     return async (): Promise<Judgement> => {
       const counted = lines.map((l) => ({ ...l, hits: runs?.get(l.id)?.hits }))
-      const remarks = await judgeDesk().remarks(profile, key, source.id, counted, plan)
+      const remarks = await judgeDesk().remarks({
+        profile,
+        vocabulary: key,
+        sourceId: source.id,
+        lines: counted,
+        countingId,
+        plan,
+      })
       return { remarks, board: [], yields: [], nots: [] }
     }
-  }, [searched, profile, key, source.id, lines, plan, judged, runs])
+  }, [searched, profile, key, source.id, lines, countingId, plan, judged, runs])
   const { value, work } = useWork(job)
   return { judgement: value, work }
 }

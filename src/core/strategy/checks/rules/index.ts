@@ -1,0 +1,69 @@
+import type { Rule } from '../check'
+import { andAddsNothing } from './and-adds-nothing'
+import { andInConcept } from './and-in-concept'
+import { covered } from './covered'
+import { deadPart } from './dead-part'
+import { headingAsWords, headingUnknown, mainFocus, narrowerForgotten, relatedMissed } from './headings'
+import { limitLost, limitsForgotten, limitUnavailable, limitUnlikePlan } from './limits'
+import { brokenLine, capExceeded, countImpossible, deadLine, unusedLine, wrongReference } from './lines'
+import { notLoses } from './not-loses'
+import { numberMissing } from './number-missing'
+import { oneField } from './one-field'
+import { mixedOperators, nearnessExtreme, smallOperators, wordsSideBySide } from './operators'
+import { orBetweenConcepts } from './or-between-concepts'
+import { sentOtherwise } from './sent-otherwise'
+import { spellingMissing } from './spelling-missing'
+import { stemTooLong, stemTooShort } from './stems'
+import {
+  conceptMissing,
+  manyAsked,
+  noHeadingAsked,
+  noWordsAsked,
+  optionalAsked,
+  partForBlock,
+  planThin,
+  plannedMissing,
+} from './translation'
+
+/** Every rule, causes before what follows from them: a rule that explains a part stands before those that would remark on it. */
+export const RULES: readonly Rule[] = [
+  brokenLine,
+  wrongReference,
+  partForBlock,
+  headingUnknown,
+  deadPart,
+  sentOtherwise,
+  headingAsWords,
+  orBetweenConcepts,
+  andInConcept,
+  andAddsNothing,
+  smallOperators,
+  wordsSideBySide,
+  mixedOperators,
+  nearnessExtreme,
+  notLoses,
+  planThin,
+  conceptMissing,
+  optionalAsked,
+  manyAsked,
+  noWordsAsked,
+  noHeadingAsked,
+  plannedMissing,
+  oneField,
+  mainFocus,
+  narrowerForgotten,
+  relatedMissed,
+  numberMissing,
+  spellingMissing,
+  stemTooShort,
+  stemTooLong,
+  covered,
+  unusedLine,
+  deadLine,
+  countImpossible,
+  capExceeded,
+  limitLost,
+  limitsForgotten,
+  limitUnlikePlan,
+  limitUnavailable,
+]
