@@ -8,6 +8,7 @@ import { readVocabulary } from '../core/vocabulary'
 import { STANDINS } from '../standins'
 import { required, UsageError, type Arguments } from './arguments'
 import { problemLine, type CliCommand, type Outcome } from './command'
+import { JUDGE_COMMANDS } from './judge'
 import { LEARN_COMMANDS } from './learn'
 import { RECORD_COMMANDS } from './records'
 import { SELECTION_COMMANDS } from './selection'
@@ -89,6 +90,7 @@ const withLimitWords = (text: string, limits: readonly LimitValue[]): string =>
   [text, ...limits.map(limitWords)].join(' + ')
 
 export const COMMANDS: Record<string, CliCommand> = {
+  ...JUDGE_COMMANDS,
   ...LEARN_COMMANDS,
   ...RECORD_COMMANDS,
   ...SELECTION_COMMANDS,

@@ -182,6 +182,33 @@ export class JudgeDesk {
   }
 
   /**
+   * How many records a term finds alone within its concept, in each of these stand-ins, as it is sent there. A heading is asked
+   * only in its own.
+   */
+  async aloneIn(
+    termId: string,
+    plan: JudgedPlan,
+    places: readonly { key: string; sourceId: string }[],
+  ): Promise<{ sourceId: string; only: number }[]> {
+    return Promise.all(
+      places.map(async ({ key, sourceId }) => {
+        const source = await this.sources.source(key)
+        const planned = inUse(plan, sourceId)
+        const own = planned.find((t) => t.id === termId)
+        const found = planned
+          .filter((t) => t.conceptId === own?.conceptId)
+          .flatMap((t): FoundTerm[] => {
+            const e = expressionOf(t)
+            return e ? [{ id: t.id, conceptId: t.conceptId, docs: asSent(source, e).docs }] : []
+          })
+        const none = { in: new Set<number>(), out: new Set<number>() }
+        const yields = termYields(found, source.records.length, new Map(), none)
+        return { sourceId, only: yields.find((y) => y.id === termId)?.only ?? 0 }
+      }),
+    )
+  }
+
+  /**
    * Remarks on a strategy whose records lie outside: what can be said from the plan, the lines, the vocabulary if there
    * is one, and the hits that were logged.
    */

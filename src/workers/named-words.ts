@@ -39,3 +39,10 @@ export function runsOf(text: string): string[] {
     for (let i = 0; i + n <= words.length; i++) found.push(words.slice(i, i + n).join(' '))
   return [...new Set(found)]
 }
+
+/** What one record calls its matter, folded: its author keywords, its headings, and what leads to these. */
+export function namesOf({ records, thesaurus }: OpenStandin, doc: number): string[] {
+  const { keywords, headings } = records[doc]!
+  const entries = headings.flatMap((h) => thesaurus?.byLabel(h.label)?.entryTerms ?? [])
+  return [...keywords, ...headings.map((h) => h.label), ...entries].map(foldLabel)
+}

@@ -1,6 +1,6 @@
 import { strFromU8 } from 'fflate'
 import { foldLabel, hasErrors } from '@/core/base'
-import { EMPTY, evaluate, intersect, lift, mergeForms, wordForms, type DocSet } from '@/core/engine'
+import { EMPTY, evaluate, intersect, mergeForms, wordForms, type DocSet } from '@/core/engine'
 import { inFields, isMasked, parse, type Expr } from '@/core/query'
 import { findRecord } from '@/core/records'
 import {
@@ -17,6 +17,8 @@ import {
 } from '@/core/strategy'
 import type { OpenStandin } from '@/standins'
 import { asksOnce, fetchUnzipped } from './fetch-bytes'
+import { conceptOf } from './harvest-concept'
+import { isName, namesOf } from './named-words'
 import type { OpenSources } from './open-sources'
 
 /** Hits in title, abstract and keywords over all sources asked, and those of them near the rest of the plan. */
@@ -146,6 +148,9 @@ export class WordDesk {
       })
       return harvestSource(id, source.index, (doc) => source.records[doc]!, docs, fresh)
     })
+    const called = new Set(
+      places.flatMap(({ source, docs }) => [...docs].flatMap((doc) => namesOf(source, doc))),
+    )
     const offers: HarvestOffer[] = []
     for (const offer of rankHarvest(harvests, 120)) {
       const at = harvests.flatMap((h, n) => {
@@ -154,21 +159,16 @@ export class WordDesk {
         )
         return own ? [{ place: places[n]!, docs: own.docs }] : []
       })
+      // Loose words tell nothing: what is offered is what something is called.
+      const sources = places.map((p) => p.source)
+      const folded = foldLabel(offer.text)
+      if (offer.kind !== 'heading' && !(called.has(folded) && isName(folded, sources))) continue
       const size = at.reduce((n, p) => n + p.docs.length, 0)
-      const bonds = concepts.map((_, k) => {
-        const both = at.reduce((n, p) => n + intersect(p.docs, p.place.sets[k]!).length, 0)
-        const whole = at.reduce((n, p) => n + p.place.sets[k]!.length, 0)
-        const all = at.reduce((n, p) => n + p.place.source.records.length, 0)
-        const alike = concepts[k]!.words.some((w) => ` ${foldLabel(offer.text)} `.includes(` ${w} `))
-        // A word in common says more of the idea than records in common: those are all about the same question.
-        return { both, lift: lift(both, size, whole, all) * (alike ? ALIKE : 1) }
-      })
-      const best = bonds.reduce((b, bond, k) => (bond.lift > bonds[b]!.lift ? k : b), 0)
-      if (bonds[best] && bonds[best].both === size) continue
-      offers.push({
-        ...offer,
-        conceptId: bonds[best] && bonds[best].lift > 1 ? concepts[best]!.id : undefined,
-      })
+      const whole = concepts.some(
+        (_, k) => at.reduce((n, p) => n + intersect(p.docs, p.place.sets[k]!).length, 0) === size,
+      )
+      if (whole) continue
+      offers.push({ ...offer, conceptId: conceptOf(offer, concepts, sources) })
       if (offers.length === 40) break
     }
     return { offers, records: places.reduce((n, p) => n + p.docs.length, 0) }
@@ -178,9 +178,6 @@ export class WordDesk {
     async () => new Lexicon(strFromU8(await fetchUnzipped('/data/synonyms.txt.gz'))),
   )
 }
-
-/** What a word in common with a concept's terms weighs against records in common. */
-const ALIKE = 20
 
 const add = (a: Weight, b: Weight): Weight => ({ hits: a.hits + b.hits, near: a.near + b.near })
 const near2 = (s: WeighedSense): number => s.words.reduce((n, w) => n + w.near, 0)

@@ -7,5 +7,11 @@ export { applyLimits, limitTest } from './limits'
 export { Scanned, type Hit, type ScanOptions } from './scan'
 export { wordsInContext, type InContext } from './context'
 export { wordForms, mergeForms, type WordForm } from './forms'
-export { logLikelihood, overRepresented, lift, CHANCE_ONE_IN_A_THOUSAND } from './keyness'
+export {
+  logLikelihood,
+  overRepresented,
+  lift,
+  CHANCE_ONE_IN_A_HUNDRED,
+  CHANCE_ONE_IN_A_THOUSAND,
+} from './keyness'
 export { relevance } from './relevance'

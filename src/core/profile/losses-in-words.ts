@@ -68,7 +68,7 @@ export const LOSS_WORDS: { [C in LossCode]: (cause: Of<C>, name: string) => Loss
   }),
   'mask-no-sign': ({ known }, name) => ({
     what: 'truncation',
-    why: `${name} has no sign for it`,
+    why: `${name} has no sign for truncation`,
     advice: forms(known),
   }),
   'mask-any-only': (_, name) => ({

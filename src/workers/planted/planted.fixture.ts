@@ -1,10 +1,9 @@
 import { readReview } from '@/core/handed'
 import { limitsInRow } from '@/core/query'
-import { findRecord } from '@/core/records'
+import { runStrategy } from '@/core/strategy'
 import { builtDemo } from '@/standins/built-demo.fixture'
-import { held } from '@/core/base'
-import { rulingsByWork } from '@/core/review'
-import { JudgeDesk, type Judged, type JudgedPlan, type Judgement, type PlannedLine } from '../judge-desk'
+import { JudgeDesk, type JudgedPlan, type Judgement, type PlannedLine } from '../judge-desk'
+import { judgedIn } from '../judged-in'
 import { openHere } from '../open-here'
 
 /** Lines in plain notation, limits behind a tab, as a sheet whose lines have no letters. */
@@ -19,54 +18,19 @@ const opened = readReview(entries, async (digest) => blobs.get(digest))
 const sources = openHere()
 const desk = new JudgeDesk(sources)
 
-/** What is wanted of a stand-in in the demo: known items, and all that was ruled in, from whichever source it came. */
-async function judgedIn(source: string): Promise<Judged> {
-  const { review, works } = await opened
-  const finder = await sources.finder(source)
-  const recordId = ({
-    title,
-    year,
-    doi,
-  }: {
-    title: string
-    year?: number | undefined
-    doi?: string | undefined
-  }): string[] => {
-    const found = findRecord(finder, {
-      title,
-      ...(year === undefined ? {} : { year }),
-      ...(doi === undefined ? {} : { doi }),
-    })
-    return found ? [finder.records[found.record]!.id!] : []
-  }
-  const { byWork } = rulingsByWork(works, review)
-  const ruled = (verdict: 'in' | 'out'): string[] =>
-    works.works.flatMap(({ id, record }) =>
-      Object.values(held(byWork, id) ?? {}).some((r) => r.verdict === verdict) ? recordId(record) : [],
-    )
-  return {
-    known: review.knownItems.flatMap((k) => recordId(k).map((r) => ({ id: k.id, recordId: r }))),
-    in: ruled('in'),
-    out: ruled('out'),
-  }
-}
-
 /** Judges a sheet of the demo’s plan in one of its sources. */
 export async function judgePlanted(source: string, lines: PlannedLine[]): Promise<Judgement> {
   const { review } = await opened
   const plan: JudgedPlan = { ...review, limits: review.limits.map((l) => l.limit) }
-  const judged = await judgedIn(source)
+  const judged = judgedIn(await opened, await sources.finder(source))
   return (await desk.judge({ key: source, sourceId: `demo-${source}`, lines, plan, judged }))!
 }
 
-/** What the last line of a sheet finds, and what a line does. */
+/** What a line of a sheet finds, for comparing; undefined where it cannot be run. */
 export async function foundBy(
   source: string,
   lines: PlannedLine[],
   number: number,
 ): Promise<string | undefined> {
-  const { index } = await sources.source(source)
-  const { runStrategy } = await import('@/core/strategy')
-  const docs = runStrategy(await sources.source(source), lines)[number - 1]?.docs
-  return index.size && docs ? docs.join() : undefined
+  return runStrategy(await sources.source(source), lines)[number - 1]?.docs?.join()
 }

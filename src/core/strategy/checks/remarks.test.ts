@@ -53,7 +53,7 @@ describe('remarks', () => {
     const alike = alikeRemarks(of(remarks, 'field-missing'))
     expect(alike).toHaveLength(1)
     expect(alike[0]!.message).toMatch(
-      /place: noise in line 1 is sent as noise: .*The same holds for lines 3 and 4\.$/,
+      /^Line 1 asks for what cannot be asked there: .* no field for place\. The same holds for lines 3 and 4\.$/,
     )
     expect(alike[0]!.others.map((r) => r.lineId)).toEqual(['l3', 'l4'])
     expect(alikeRemarks(remarks).flatMap((a) => [a.first, ...a.others])).toHaveLength(remarks.length)

@@ -1,23 +1,65 @@
 'use client'
+import { useState } from 'react'
 import { useStore } from '@/store/provider'
-import { thousands } from '@/core/base'
-import type { Line, Review } from '@/core/review'
+import { listed, thousands } from '@/core/base'
+import type { Line, Review, Term } from '@/core/review'
+import type { SourceInfo } from '@/standins/source-info'
 import { Chart } from '@/ui/chart/chart'
 import { Strand } from '@/ui/strand'
-import type { Judgement } from '@/workers'
+import { judgeDesk, type Judgement } from '@/workers'
 import { dropTerm } from '../../shared/term-commands'
+import { planOf } from './use-judgement'
+
+/**
+ * A term that finds nothing alone here: whether it does in another source is looked up first, for dropping takes it out of all.
+ */
+function DropIdle({ review, infos, term }: { review: Review; infos: readonly SourceInfo[]; term: Term }) {
+  const store = useStore()
+  const [elsewhere, setElsewhere] = useState<string[]>()
+  const drop = (label: string) => (
+    <button className="plain link sub" onClick={() => dropTerm(store, term)}>
+      {label}
+    </button>
+  )
+  const look = async (): Promise<void> => {
+    const places = infos.flatMap(({ searched, source }) =>
+      searched ? [{ key: searched, sourceId: source.id }] : [],
+    )
+    const found = await judgeDesk().aloneIn(term.id, planOf(review), places)
+    setElsewhere(
+      found.flatMap(({ sourceId, only }) => {
+        const info = infos.find((i) => i.source.id === sourceId)
+        return only && info ? [`${thousands(only)} in ${info.short}`] : []
+      }),
+    )
+  }
+  if (!elsewhere)
+    return (
+      <button className="plain link sub" onClick={() => store.deed(look())}>
+        drop it?
+      </button>
+    )
+  return elsewhere.length ? (
+    <span className="sub">
+      finds {listed(elsewhere)} alone; {drop('drop it all the same')}
+    </span>
+  ) : (
+    drop('nowhere alone: drop it')
+  )
+}
 
 /** What each term brings, those first that bring nothing of their own; and what every NOT throws away. */
 export function Yields({
   review,
+  infos,
   lines,
   judgement,
 }: {
   review: Review
+  infos: readonly SourceInfo[]
   lines: readonly Line[]
   judgement: Judgement
 }) {
-  const store = useStore()
   const rows = judgement.yields.flatMap((y) => {
     const term = review.terms.find((t) => t.id === y.id)
     const concept = review.concepts.find((c) => c.id === y.conceptId)
@@ -82,13 +124,7 @@ export function Yields({
                 >
                   {r.noise === undefined ? '' : `${Math.round(r.noise * 100)} %`}
                 </td>
-                <td>
-                  {r.only === 0 && (
-                    <button className="plain link sub" onClick={() => dropTerm(store, r.term)}>
-                      drop it
-                    </button>
-                  )}
-                </td>
+                <td>{r.only === 0 && <DropIdle review={review} infos={infos} term={r.term} />}</td>
               </tr>
             ))}
           </tbody>

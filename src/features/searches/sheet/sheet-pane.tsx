@@ -108,7 +108,11 @@ export function SheetPane({
         <Outside />
       )
     case 'yield':
-      return info.standin ? <Yields review={review} lines={lines} judgement={judgement!} /> : <Outside />
+      return info.standin ? (
+        <Yields review={review} infos={infos} lines={lines} judgement={judgement!} />
+      ) : (
+        <Outside />
+      )
     case 'peek':
       return about ? <Peek key={about.line.id} review={review} info={info} {...about} /> : null
     case 'steps':

@@ -3,10 +3,8 @@ import { mapChildren, or, word, phrase, isMasked, type Expr } from '../../../que
 import { saidBy, type Part } from '../../tree'
 import { fixAt, plain } from '../change'
 import type { Fix, Finding, Judging, Rule } from '../check'
+import { formsOf } from '../forms'
 import { meantIn } from '../nearest'
-
-/** As many written-out forms of a truncated word as are offered. */
-const MOST_FORMS = 6
 
 /** A part that finds nothing as it is sent: mistyped, not to be had there, or in no record. */
 export const deadPart: Rule = (c) =>
@@ -39,7 +37,7 @@ function causeOf(c: Judging, part: Part): { because: string; fixes: Fix[] } {
   const finds = (e: Expr): boolean => c.find(saidBy({ at: e, fields })).length > 0
   const lost = losses.find((l) => ['mask-no-sign', 'mask-short', 'phrase-truncated'].includes(l.cause.code))
   if (lost) {
-    const forms = formsOf(c, at).filter(finds).slice(0, MOST_FORMS)
+    const forms = formsOf(c, at, finds)
     const fixes = forms.length ? fixAt(c, line, at, or(...forms), 'Write out the forms') : []
     return { because: `: ${lost.why}`, fixes }
   }
@@ -51,17 +49,6 @@ function causeOf(c: Judging, part: Part): { because: string; fixes: Fix[] } {
     because: `; ${listed([`“${plain(meant).replace(/"/g, '')}”`])} may be meant`,
     fixes: fixAt(c, line, at, meant, `Write ${plain(meant)}`),
   }
-}
-
-/** A truncated word as the words that it stands for in these records. */
-function formsOf(c: Judging, at: Expr): Expr[] {
-  if (at.kind !== 'word') return []
-  const { words } = c.index
-  return c.index
-    .termsFor(at.text.toLowerCase())
-    .map((t) => ({ text: c.index.term(t), records: words.termPairs[t + 1]! - words.termPairs[t]! }))
-    .sort((a, b) => b.records - a.records)
-    .map(({ text }) => word(text))
 }
 
 /** The same with each word that no record has put right, as far as one is near. */

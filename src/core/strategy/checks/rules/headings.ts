@@ -71,12 +71,18 @@ export const narrowerForgotten: Rule = (c) =>
 export const relatedMissed: Rule = (c) => {
   if (!c.searched) return []
   const told = new Set<string>()
+  const asked = new Set(
+    headingsOf(c).flatMap(({ at }) => c.thesaurus?.foldedLabels(at.label, at.below) ?? []),
+  )
   return headingsOf(c).flatMap(({ part, at }): Finding[] => {
     const heading = c.thesaurus?.byLabel(at.label)
     if (!heading) return []
     const missed = c.thesaurus!.all(heading.related).flatMap((r) => {
-      if (told.has(r.id)) return []
       const e: HeadingRef = { kind: 'heading', label: r.label, below: false, main: false }
+      // One that is asked for elsewhere, or is about another concept for sure, is no other word for this one.
+      const concept = c.about.ofExpression(e)
+      const own = c.about.of(part)
+      if (told.has(r.id) || asked.has(foldLabel(r.label)) || (concept && own && concept !== own)) return []
       const gain = gainOfMore(c, c.search.blockOf(part), c.find(e))
       if (!gain || gain.wanted <= 0) return []
       told.add(r.id)

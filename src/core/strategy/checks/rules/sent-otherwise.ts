@@ -1,9 +1,10 @@
-import { listed } from '../../../base'
+import { listed, plural } from '../../../base'
 import type { Loss } from '../../../profile'
-import { walk, type Expr } from '../../../query'
+import { or, walk } from '../../../query'
 import { saidBy, type Part } from '../../tree'
 import { fixAt, plain, readPlain } from '../change'
 import type { Element, Finding, Fix, Judging, Rule } from '../check'
+import { formsOf } from '../forms'
 
 /** What a source cannot say, by the name under which it is remarked on. */
 const TOLD: Partial<Record<Loss['cause']['code'], { code: string; element: Element }>> = {
@@ -38,23 +39,33 @@ export const sentOtherwise: Rule = (c) => {
     const loss = part.losses[index]!
     const { code, element } = TOLD[loss.cause.code]!
     const { why, advice } = loss
-    const is = readPlain(loss.is)
+    const n = parts.length - 1
+    const what =
+      code === 'field-missing'
+        ? `Line ${part.line} asks for what cannot be asked there: ${why}`
+        : `${plain(saidBy(part))} in line ${part.line} is sent as ${loss.is}${n ? `, and ${plural(n, 'more part')} likewise` : ''}: ${why}`
     return {
       code,
       kind: 'form',
       element,
       lineId: c.lines[part.line - 1]!.id,
-      about: listed(parts.map((p) => plain(saidBy(p)))),
-      message: `${plain(saidBy(part))} in line ${part.line} is sent as ${loss.is}${parts.length > 1 ? `, and ${parts.length - 1} more parts likewise` : ''}: ${why}.`,
+      // Of a field that is not there, the field; what is looked for in it may be another in each line.
+      about:
+        code === 'field-missing' ? (part.fields?.join() ?? '') : listed(parts.map((p) => plain(saidBy(p)))),
+      message: `${what}.`,
       why: advice,
-      fixes: parts.length === 1 && is ? fixesOf(c, part, code, is) : [],
+      fixes: parts.length === 1 ? fixesOf(c, part, code, loss.is) : [],
       owns: ['no-nearness', 'no-vocabulary'].includes(code) ? parts : [],
     }
   })
 }
 
 /** The line as it is sent; what is said in a field that is not there is said without it. */
-function fixesOf(c: Judging, part: Part, code: string, is: Expr): Fix[] {
+function fixesOf(c: Judging, part: Part, code: string, sent: string): Fix[] {
+  const forms = formsOf(c, part.at, (e) => c.find(saidBy({ at: e, fields: part.fields })).length > 0)
+  if (forms.length) return fixAt(c, part.line, part.at, or(...forms), 'Write out the forms')
+  const is = readPlain(sent)
+  if (!is) return []
   const label = `Write ${plain(is)}`
   const { tree } = c.lines[part.line - 1]!
   if (code !== 'field-missing' || !part.fields) return fixAt(c, part.line, part.at, is, label)
