@@ -9,6 +9,7 @@ const ALL = [
   'grid',
   'strategy',
   'judging',
+  'judgement',
   'sheet',
   'ground',
   'records',

@@ -70,6 +70,8 @@ export interface CheckContext {
 export interface Judging extends CheckContext {
   search: SearchTree
   about: ConceptEvidence
+  /** The line that would count, since it stands last, though it joins nothing; undefined where another was taken for judging. */
+  triedLast: CheckedLine | undefined
 }
 
 /** A ready change of one line. */
@@ -102,6 +104,8 @@ export interface Remark {
 /** A remark with the parts that it explains: what follows from them is not remarked on. */
 export interface Finding extends Remark {
   owns?: readonly Part[]
+  /** What is only said if nothing below this part is explained already: it may follow from that. */
+  above?: Part
 }
 
 export type Rule = (context: Judging) => Finding[]

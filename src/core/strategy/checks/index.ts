@@ -1,6 +1,7 @@
 import { hasErrors } from '../../base'
 import { finalNumber } from '../lines/keys'
-import { ConceptEvidence, SearchTree, type Part } from '../tree'
+import { referredLines } from '../../query'
+import { ConceptEvidence, partsWithin, SearchTree, type Part } from '../tree'
 import {
   REMARK_CLASSES,
   remarkKey,
@@ -29,15 +30,29 @@ export { RULES } from './rules'
 
 /** The search that these lines build, with what its parts are about. */
 export function judging(context: CheckContext): Judging {
-  const chosen = context.lines.find((l) => l.id === context.countingId)
-  const { find, lossesOf, limited, searched, index } = context
-  const search = new SearchTree(context.lines, chosen?.number ?? finalNumber(context.lines), {
+  const { find, lossesOf, limited, searched, index, lines } = context
+  const last = finalNumber(lines)
+  const counting = lines.find((l) => l.id === context.countingId)?.number ?? joinedLast(lines, last)
+  const search = new SearchTree(lines, counting, {
     size: index.size,
     ask: (said) => ({ docs: searched ? find(said) : undefined, losses: lossesOf(said) }),
     limited,
   })
   const about = new ConceptEvidence(context, context.thesaurus, (line) => context.lines[line - 1]?.conceptId)
-  return { ...context, search, about }
+  const triedLast = counting === last || context.countingId ? undefined : lines[last - 1]
+  return { ...context, search, about, triedLast }
+}
+
+/**
+ * The line that is judged where nobody chose one: the last that joins others. One that stands behind it and joins nothing was
+ * tried, as a rule. Where no line joins any, the last one.
+ */
+function joinedLast(lines: CheckContext['lines'], last: number): number {
+  const own = lines[last - 1]?.tree
+  if (!own || referredLines(own).length) return last
+  const used = new Set(lines.flatMap((l) => (l.tree ? referredLines(l.tree) : [])))
+  const end = lines.findLast((l) => l.tree && !used.has(l.number) && referredLines(l.tree).length)
+  return end?.number ?? last
 }
 
 /**
@@ -52,7 +67,8 @@ export function checkStrategy(context: CheckContext): Remark[] {
   const found = new Map<string, Finding>()
   for (const rule of RULES)
     for (const finding of rule(c)) {
-      const { owns = [] } = finding
+      const { owns = [], above } = finding
+      if (above && [...partsWithin(above)].some((p) => owned.has(p))) continue
       // Two rules that explain the same part say one thing: the first of them is the cause.
       if (owns.length && owns.every((p) => owned.has(p))) continue
       for (const part of owns) owned.set(part, finding)
@@ -60,7 +76,7 @@ export function checkStrategy(context: CheckContext): Remark[] {
       if (!found.has(key)) found.set(key, finding)
     }
   return [...found.values()]
-    .map(({ owns: _, ...remark }): Remark => ({
+    .map(({ owns: _owns, above: _above, ...remark }): Remark => ({
       ...remark,
       fixes: remark.fixes.filter((f) => sound.has(f.lineId)),
     }))

@@ -11,25 +11,10 @@ export const andAddsNothing: Rule = (c) =>
     if (joining.kind !== 'and' || !joining.docs || joining.docs.length < LEAST) return []
     const idle = joining.parts.find((p) => c.search.without(joining, [p]).length === joining.docs!.length)
     const written = writtenParts(joining)
-    if (!idle || !written) return []
-    const part = partOfBlock(c, joining, idle)
-    const left = leftOut(joining, [part ?? idle])
+    if (!idle || !written || mustBeNamed(c, joining, idle)) return []
+    const left = leftOut(joining, [idle])
     if (!left) return []
-    const name = plain(written[joining.parts.indexOf(part ?? idle)]!)
-    if (part)
-      return [
-        {
-          code: 'concept-twice',
-          kind: 'form',
-          element: 'Boolean and proximity operators',
-          lineId: c.lines[joining.line - 1]!.id,
-          about: name,
-          message: `Line ${joining.line} asks for ${name} beside ${plain(written[joining.parts.indexOf(idle)]!)}, which has it already: what else was gathered there is lost.`,
-          why: 'What is part of a block and is asked for once more empties the block of all the rest.',
-          fixes: fixAt(c, joining.line, joining.at, left, `Leave ${name} out`),
-          owns: [joining],
-        },
-      ]
+    const name = plain(written[joining.parts.indexOf(idle)]!)
     return [
       {
         code: 'and-adds-nothing',
@@ -42,13 +27,14 @@ export const andAddsNothing: Rule = (c) =>
         gain: { hits: 0, wanted: 0 },
         fixes: fixAt(c, joining.line, joining.at, left, `Leave ${name} out`),
         owns: [joining],
+        above: joining,
       },
     ]
   })
 
-/** The part of an AND that is of the same concept as an idle one, and within it: then that one is too much, and not the block. */
-function partOfBlock(c: Judging, joining: Part, idle: Part): Part | undefined {
-  const concept = c.about.of(idle)
-  const others = joining.parts.filter((p) => p !== idle && p.docs!.length < idle.docs!.length)
-  return concept === undefined ? undefined : others.find((p) => c.about.of(p) === concept)
+/** An essential concept that nothing else asks for is asked for in any case; that all records have it is chance. */
+function mustBeNamed(c: Judging, joining: Part, idle: Part): boolean {
+  const concept = c.concepts.find((k) => k.id === c.about.of(idle))
+  const others = joining.parts.filter((p) => p !== idle)
+  return concept?.essential === true && !others.some((p) => c.about.all(p).has(concept.id))
 }

@@ -27,13 +27,6 @@ export const andInConcept: Rule = (c) =>
     if (!found || !written) return []
     const { parts } = found
     const concept = c.concepts.find((k) => k.id === found.concept)!
-    // One that asks for nothing more than another is told by that.
-    if (
-      parts.some(
-        (p) => p.docs && joining.docs && c.search.without(joining, [p]).length === joining.docs.length,
-      )
-    )
-      return []
     const own = parts.map((p) => written[joining.parts.indexOf(p)]!)
     const all = parts.every((p) => p.docs)
     const anyOf = all ? parts.map((p) => p.docs!).reduce(unite) : undefined

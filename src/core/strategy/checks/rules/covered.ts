@@ -15,7 +15,8 @@ export const covered: Rule = (c) =>
     if (!first) return []
     const twice = own.every(({ part, by }) => plain(part.at) === plain(by.at))
     const names = [...new Set(own.map(({ part }) => plain(part.at)))]
-    const wholeOf = own.length === choicesOf(c.search.roots[line.number - 1]!).length && first.by.line
+    const whole = own.length === choicesOf(c.search.roots[line.number - 1]!).length
+    const wholeOf = whole && own.every(({ by }) => by.line !== line.number) && first.by.line
     return [
       {
         code: twice ? 'twice' : 'covered',
@@ -23,14 +24,26 @@ export const covered: Rule = (c) =>
         element: first.part.at.kind === 'heading' ? 'Subject headings' : 'Text words',
         lineId: line.id,
         about: names.join(),
-        message: wholeOf
-          ? `Line ${line.number} brings nothing that line ${wholeOf} has not: ${listed(names)} ${names.length === 1 ? 'stands' : 'stand'} there too.`
-          : `${listed(names)} in line ${line.number} ${names.length === 1 ? 'is' : 'are'} within ${listed([...new Set(own.map(({ by }) => plain(by.at)))])}, and ${names.length === 1 ? 'brings' : 'bring'} nothing more.`,
+        message: `${messageFor(line.number, own, twice, wholeOf)}.`,
         why: 'It does no harm; but a stranger will ask why it is there.',
         fixes: fixesOf(c, own),
       },
     ]
   })
+
+function messageFor(line: number, own: readonly Covered[], twice: boolean, whole: number | false): string {
+  const names = [...new Set(own.map(({ part }) => plain(part.at)))]
+  const one = names.length === 1
+  const said = listed(names)
+  if (whole)
+    return `Line ${line} brings nothing that line ${whole} has not: ${said} ${one ? 'stands' : 'stand'} there too`
+  if (twice) {
+    const other = own.find(({ by }) => by.line !== line)?.by.line
+    return `${said} ${one ? 'stands' : 'stand'} ${other ? `in line ${other} and again in line ${line}` : `twice in line ${line}`}`
+  }
+  const by = listed([...new Set(own.map((o) => plain(o.by.at)))])
+  return `${said} in line ${line} ${one ? 'is' : 'are'} within ${by}, and ${one ? 'brings' : 'bring'} nothing more`
+}
 
 interface Covered {
   part: Part

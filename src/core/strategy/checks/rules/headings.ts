@@ -154,8 +154,7 @@ export const headingAsWords: Rule = (c) =>
   [...c.search.all()].flatMap((part): Finding[] => {
     const { at, fields, line } = part
     if (part.kind !== 'leaf' || fields?.join() !== 'subject' || !c.thesaurus) return []
-    const text = at.kind === 'phrase' ? at.words.join(' ') : at.kind === 'word' ? at.text : ''
-    const heading = c.thesaurus.byLabel(text) ?? c.thesaurus.byEntryTerm(text)[0]
+    const heading = headingCalled(c, at)
     if (!heading) return []
     const e: HeadingRef = {
       kind: 'heading',
@@ -171,10 +170,16 @@ export const headingAsWords: Rule = (c) =>
         kind: 'form',
         element: ELEMENT,
         lineId: own.id,
-        about: text,
+        about: plain(at),
         message: `${plain(at)} in line ${line} is looked for as words among the headings; “${heading.label}” is a heading itself.`,
         why: 'Asked for as a heading it is found exactly, and its narrower headings with it.',
         fixes: alone ? fixAt(c, line, own.tree!, e, `Use the heading “${heading.label}”`) : [],
       },
     ]
   })
+
+/** The heading that is called as these words say, or that they lead to. */
+export function headingCalled(c: Judging, at: Expr): Heading | undefined {
+  const text = at.kind === 'phrase' ? at.words.join(' ') : at.kind === 'word' ? at.text : ''
+  return c.thesaurus?.byLabel(text) ?? c.thesaurus?.byEntryTerm(text)[0]
+}

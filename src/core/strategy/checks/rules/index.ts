@@ -1,11 +1,20 @@
 import type { Rule } from '../check'
 import { andAddsNothing } from './and-adds-nothing'
 import { andInConcept } from './and-in-concept'
+import { conceptTwice } from './concept-twice'
 import { covered } from './covered'
 import { deadPart } from './dead-part'
 import { headingAsWords, headingUnknown, mainFocus, narrowerForgotten, relatedMissed } from './headings'
 import { limitLost, limitsForgotten, limitUnavailable, limitUnlikePlan } from './limits'
-import { brokenLine, capExceeded, countImpossible, deadLine, unusedLine, wrongReference } from './lines'
+import {
+  brokenLine,
+  capExceeded,
+  countImpossible,
+  deadLine,
+  triedLast,
+  unusedLine,
+  wrongReference,
+} from './lines'
 import { notLoses } from './not-loses'
 import { numberMissing } from './number-missing'
 import { oneField } from './one-field'
@@ -29,27 +38,29 @@ import {
 export const RULES: readonly Rule[] = [
   brokenLine,
   wrongReference,
+  triedLast,
+  smallOperators,
+  wordsSideBySide,
+  mixedOperators,
   partForBlock,
   headingUnknown,
+  oneField,
   deadPart,
   sentOtherwise,
   headingAsWords,
   orBetweenConcepts,
+  conceptTwice,
+  manyAsked,
   andInConcept,
   andAddsNothing,
-  smallOperators,
-  wordsSideBySide,
-  mixedOperators,
   nearnessExtreme,
   notLoses,
   planThin,
   conceptMissing,
   optionalAsked,
-  manyAsked,
   noWordsAsked,
   noHeadingAsked,
   plannedMissing,
-  oneField,
   mainFocus,
   narrowerForgotten,
   relatedMissed,

@@ -7,11 +7,12 @@ import { gainOf, type Gain } from '../gain'
 
 const ELEMENT = 'Limits and filters'
 
-/** What it would bring if a limit of a line were not there; undefined where nothing is known. */
-function price(c: Judging, line: CheckedLine, limit: LimitValue): Gain | undefined {
+/** What it would bring if another limit stood in the place of one of a line, or none; undefined where nothing is known. */
+function price(c: Judging, line: CheckedLine, limit: LimitValue, instead?: LimitValue): Gain | undefined {
   const part = [...c.search.all()].find((p) => p.line === line.number && p.limit && sameLimit(p.limit, limit))
   const [open] = part?.parts ?? []
-  return part && open?.docs ? gainOf(c, new Map([[part, open.docs]]), part) : undefined
+  if (!part || !open?.docs) return undefined
+  return gainOf(c, new Map([[part, instead ? c.limited(open.docs, instead) : open.docs]]), part)
 }
 
 const priceWords = (gain: Gain | undefined): string =>
@@ -91,10 +92,10 @@ export const limitUnlikePlan: Rule = (c) =>
       // What stands in for a planned limit is that limit.
       if (c.limits.some((l) => sameLimit(l, set) || sameLimit(limitAs(l, c.profile) ?? l, set))) return []
       const base = { kind: 'form', element: ELEMENT, lineId: line.id, about: set.kind } as const
-      const gain = price(c, line, set)
+      const [plan] = planned
+      const gain = price(c, line, set, plan)
       const others = line.limits.filter((l) => l !== set)
       const measured = gain ? { gain: { hits: gain.hits, wanted: gain.wanted } } : {}
-      const [plan] = planned
       if (!plan)
         return [
           {
@@ -113,7 +114,7 @@ export const limitUnlikePlan: Rule = (c) =>
           ...measured,
           code: stricter ? 'limit-stricter' : 'limit-other',
           message: stricter
-            ? `Line ${line.number} limits ${set.kind} further, to ${limitWords(set)}; planned is ${limitWords(plan)}.`
+            ? `Line ${line.number} limits ${set.kind} further, to ${limitWords(set)}; planned is ${limitWords(plan)}${priceWords(gain)}.`
             : `Line ${line.number} sets ${set.kind} to ${limitWords(set)}; planned is ${limitWords(plan)}.`,
           why: stricter
             ? 'The stricter one decides; the methods section would tell the wider one.'

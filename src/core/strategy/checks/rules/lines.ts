@@ -52,13 +52,9 @@ export const deadLine: Rule = (c) =>
     const below = l.tree ? referredLines(l.tree).map((n) => c.lines[n - 1]) : []
     const had = below.reduce((n, b) => Math.max(n, b?.hits ?? 0), 0)
     const base = {
-      code: 'dead-line',
-      kind: 'form',
-      element: ELEMENT,
-      lineId: l.id,
-      about: '',
-      fixes: [],
-    } as const
+      ...({ code: 'dead-line', kind: 'form', element: ELEMENT, lineId: l.id, about: '', fixes: [] } as const),
+      ...(root ? { above: root } : {}),
+    }
     // What it is built on finds something, so it is the limit that leaves nothing, not the spelling.
     if (limits && had)
       return [
@@ -86,6 +82,23 @@ export const deadLine: Rule = (c) =>
       },
     ]
   })
+
+/** A line that stands last and joins nothing: by its place it counts, and it was only tried, perhaps. */
+export const triedLast: Rule = (c) =>
+  c.triedLast
+    ? [
+        {
+          code: 'tried-last',
+          kind: 'form',
+          element: ELEMENT,
+          lineId: c.triedLast.id,
+          about: '',
+          message: `Line ${c.triedLast.number} stands last, so that it counts, and it joins none of the others; line ${c.search.counting} was judged.`,
+          why: 'What the search found is what its last line says, unless another is chosen: say which line counts.',
+          fixes: [],
+        },
+      ]
+    : []
 
 /** A line before the one that counts that no other needs: it was meant to be joined, perhaps. */
 export const unusedLine: Rule = (c) => {

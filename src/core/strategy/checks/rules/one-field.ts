@@ -5,6 +5,7 @@ import type { Part } from '../../tree'
 import { plain } from '../change'
 import type { Finding, Fix, Judging, Rule } from '../check'
 import { gainOf, gainWords, worth } from '../gain'
+import { headingCalled } from './headings'
 
 const isWords = (e: Expr): boolean => e.kind === 'word' || e.kind === 'phrase' || e.kind === 'near'
 
@@ -14,7 +15,12 @@ export const oneField: Rule = (c) =>
     const groups = new Map<string, Part[]>()
     for (const part of c.search.all())
       if (part.kind === 'leaf' && part.line === line.number && part.fields && isWords(part.at))
-        if (isNarrow(part.fields) && c.about.of(part))
+        // Words that are a heading themselves are told as that.
+        if (
+          isNarrow(part.fields) &&
+          c.about.of(part) &&
+          !(part.fields.includes('subject') && headingCalled(c, part.at))
+        )
           groups.set(part.fields.join(), [...(groups.get(part.fields.join()) ?? []), part])
     return [...groups].flatMap(([key, parts]): Finding[] => {
       const fields = parts[0]!.fields!
@@ -35,6 +41,7 @@ export const oneField: Rule = (c) =>
           why: 'Authors name a thing in the abstract more often than in the title.',
           gain: { hits: gain!.hits, wanted: gain!.wanted },
           fixes: fixesOf(c, line.number, fields),
+          owns: parts,
         },
       ]
     })

@@ -25,6 +25,7 @@ export const mixedOperators: Rule = (c) =>
         message: `Line ${line.number} mixes operators without brackets.`,
         why: 'Some databases read it from left to right, others by rank; with brackets all read the same.',
         fixes: [whole(line, 'Add the brackets as it is read now', line.tree)],
+        owns: [c.search.roots[line.number - 1] ?? []].flat(),
       },
     ]
   })

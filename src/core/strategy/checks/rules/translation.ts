@@ -6,6 +6,7 @@ import { demandsOf, leavesOf, type Part } from '../../tree'
 import { fixAt, leftOut, plain, withMore, withWords, writtenParts } from '../change'
 import type { CheckContext, Finding, Judging, Rule } from '../check'
 import { gainOf, gainOfMore, gainWords, moreWords, worth } from '../gain'
+import { headingCalled } from './headings'
 
 const ELEMENT = 'Translation of the question'
 
@@ -48,7 +49,7 @@ export const conceptMissing: Rule = (c) => {
 /** A concept that is asked for in headings alone although the records of the newest works have none yet. */
 export const noWordsAsked: Rule = (c) =>
   demands(c).flatMap(({ part, concept }): Finding[] => {
-    if (!leavesOf(part).every(isHeading)) return []
+    if (!saidOf(c, part, concept.id).every(isHeading)) return []
     const words = ownTerms(c, concept.id).flatMap((t) => (t.kind === 'text' ? (termExpression(t) ?? []) : []))
     const more = words.length ? inFields(['text'], joined('or', words)) : undefined
     const gain = more && c.searched ? gainOfMore(c, part, c.find(more)) : undefined
@@ -71,7 +72,8 @@ export const noWordsAsked: Rule = (c) =>
 export const noHeadingAsked: Rule = (c) =>
   demands(c).flatMap(({ part, concept }): Finding[] => {
     const { thesaurus } = c
-    if (!thesaurus || leavesOf(part).some((l) => isHeading(l) || l.fields?.includes('subject'))) return []
+    const asked = saidOf(c, part, concept.id)
+    if (!thesaurus || asked.some((l) => isHeading(l) || l.fields?.includes('subject'))) return []
     const planned = ownTerms(c, concept.id).flatMap((t) =>
       t.kind === 'heading' && t.sourceId === c.sourceId ? (termExpression(t) ?? []) : [],
     )
@@ -98,10 +100,7 @@ export const noHeadingAsked: Rule = (c) =>
 
 /** Headings that are called as a word or phrase of this part, or that one of these leads to. */
 function headingsFor(c: Judging, part: Part): Expr[] {
-  const found = leavesOf(part).flatMap((l) => {
-    const text = l.at.kind === 'phrase' ? l.at.words.join(' ') : l.at.kind === 'word' ? l.at.text : ''
-    return c.thesaurus!.byLabel(text) ?? c.thesaurus!.byEntryTerm(text)[0] ?? []
-  })
+  const found = leavesOf(part).flatMap((l) => headingCalled(c, l.at) ?? [])
   return [...new Set(found)].map((h) => ({
     kind: 'heading',
     label: h.label,
@@ -116,7 +115,8 @@ export const plannedMissing: Rule = (c) =>
     const leaves = leavesOf(part)
     // Where no word is asked for, that is what is told.
     if (!c.searched || leaves.every(isHeading)) return []
-    const said = new Set(leaves.flatMap((l) => unitsOf(l.at).map((u) => u.key)))
+    const all = saidOf(c, part, concept.id)
+    const said = new Set(all.flatMap((l) => unitsOf(l.at).map((u) => u.key)))
     const missing = ownTerms(c, concept.id).flatMap((t) => {
       const e = t.kind === 'text' ? termExpression(t) : undefined
       if (!e || unitsOf(e).every((u) => said.has(u.key))) return []
@@ -147,6 +147,12 @@ export const plannedMissing: Rule = (c) =>
       },
     ]
   })
+
+/** The leaves of a part, and of all else that the line which counts demands of the same concept. */
+const saidOf = (c: Judging, part: Part, concept: string): Part[] => {
+  const demanded = c.search.root ? demandsOf(c.search.root) : []
+  return [part, ...demanded.filter((d) => c.about.of(d) === concept)].flatMap(leavesOf)
+}
 
 /** What the line that counts demands, with the concept of each; `spare`: also lines of concepts that it does not ask for. */
 function demands(c: Judging, spare = false): { part: Part; concept: Judging['concepts'][number] }[] {
@@ -202,9 +208,9 @@ const MOST_ASKED = 4
 /** More ideas asked for at once than records name. */
 export const manyAsked: Rule = (c) => {
   const { root } = c.search
-  const joining = root && [...demandsOf(root)].length > MOST_ASKED ? andOf(c, root) : undefined
-  if (!root || !joining) return []
-  const n = demandsOf(root).length
+  const n = root ? conceptsAsked(c, root) : 0
+  const joining = root && n > MOST_ASKED ? andOf(c, root) : undefined
+  if (!joining) return []
   const written = writtenParts(joining)
   const best = joining.parts
     .flatMap((part, i) => {
@@ -226,8 +232,15 @@ export const manyAsked: Rule = (c) => {
       why: `Few records name more than ${MOST_ASKED}: ask for the two or three that matter, and read for the others.`,
       ...(best ? { gain: { hits: best.gain.hits, wanted: best.gain.wanted } } : {}),
       fixes: left ? fixAt(c, joining.line, joining.at, left, `Leave ${best.name} out`) : [],
+      owns: [joining],
     },
   ]
+}
+
+/** How many things a part asks for: planned terms of one concept are one, and all else is one each. */
+function conceptsAsked(c: Judging, root: Part): number {
+  const about = demandsOf(root).map((d) => c.about.said(d) ?? d)
+  return new Set(about).size
 }
 
 /** The AND that asks for most of it. */
