@@ -50,7 +50,7 @@ test('one afternoon: an item missed and found, a NOT mended, a step taken, and t
     await expect(board.getByRole('button', { name: /^phonological/i }).first()).toBeVisible()
     await page.keyboard.press('t')
     await expect(board.getByRole('button', { name: /^Phonological awareness/ })).toBeHidden()
-    await board.getByRole('button', { name: 'phonological', exact: false }).last().click()
+    await board.getByRole('button', { name: '"phonological awareness"' }).click()
     await page.keyboard.press('4')
     await page
       .getByRole('region', { name: 'Plan and lines' })

@@ -1,7 +1,7 @@
 import { foldLabel } from '@/core/base'
 import { applyLimits, buildIndex, EMPTY, intersect, uniteAll, type DocSet } from '@/core/engine'
 import { limitAs, printFor, type Loss, type Profile } from '@/core/profile'
-import { inFields, parse, phrase, print, word, type Expr, type LimitValue } from '@/core/query'
+import { inFields, parse, phrase, print, referredLines, word, type Expr, type LimitValue } from '@/core/query'
 import {
   adviseSteps,
   asSent,
@@ -20,6 +20,7 @@ import {
   type BoardItem,
   type CheckContext,
   type CheckedLine,
+  type CountedStep,
   type Judging,
   type LineLike,
   type LineResult,
@@ -111,10 +112,8 @@ export class JudgeDesk {
   constructor(private readonly sources: OpenSources) {}
 
   /** Undefined where `goOn` stopped it; it is told how many lines and terms are done of how many. */
-  async judge(
-    { key, sourceId, lines, countingId, plan, judged }: JudgedSearch,
-    goOn?: GoOn,
-  ): Promise<Judgement | undefined> {
+  async judge(search: JudgedSearch, goOn?: GoOn): Promise<Judgement | undefined> {
+    const { key, sourceId, lines, plan } = search
     const source = await this.sources.source(key)
     const pace = new Pace(goOn)
     const planned = inUse(plan, sourceId)
@@ -124,6 +123,32 @@ export class JudgeDesk {
       results.push(result)
       if (!(await pace.at(results.length, of))) return undefined
     }
+    const { context, items, ruled, wanted, sent } = await this.context(search, source, results)
+    const found: FoundTerm[] = []
+    for (const t of planned) {
+      const e = expressionOf(t)
+      if (e) found.push({ id: t.id, conceptId: t.conceptId, docs: sent(e).docs })
+      if (!(await pace.at(lines.length + found.length, of))) return undefined
+    }
+    const yields = yieldsOf(source, plan, found, ruled)
+    const built = judging(context)
+    const remarks = lines.length ? checkStrategy(context) : []
+    return {
+      remarks: remarks.map((r) => ({ ...r, key: remarkKey(r) })),
+      board: knownItemBoard(context.lines, items, built).map((row) =>
+        boardRow(row, source, plan, sourceId, built),
+      ),
+      yields,
+      nots: notLosses(built.search, wanted, (n) => lines[n - 1]!.id),
+    }
+  }
+
+  /** What judging looks at, once the lines have run; and the records that matter. */
+  private async context(
+    { sourceId, lines, countingId, plan, judged }: JudgedSearch,
+    source: OpenStandin,
+    results: readonly LineResult[],
+  ) {
     const docOf = new Map(source.records.map((r, doc) => [r.id, doc]))
     const docs = (ids: readonly string[]): Set<number> => new Set(ids.flatMap((id) => docOf.get(id) ?? []))
     const items = judged.known.flatMap(({ id, recordId }) => {
@@ -139,26 +164,18 @@ export class JudgeDesk {
       asked.set(text, known)
       return known
     }
-    const checked = lines.map((l, i) => ({
-      ...l,
-      number: i + 1,
-      ...read(l),
-      docs: results[i]!.docs,
-      hits: results[i]!.docs?.length,
-      losses: results[i]!.losses,
-    }))
-    const found: FoundTerm[] = []
-    for (const t of planned) {
-      const e = expressionOf(t)
-      if (e) found.push({ id: t.id, conceptId: t.conceptId, docs: sent(e).docs })
-      if (!(await pace.at(lines.length + found.length, of))) return undefined
-    }
-    const yields = yieldsOf(source, plan, found, ruled)
     const context: CheckContext = {
       ...plan,
       sourceId,
       profile: source.profile,
-      lines: checked,
+      lines: lines.map((l, i) => ({
+        ...l,
+        number: i + 1,
+        ...read(l),
+        docs: results[i]!.docs,
+        hits: results[i]!.docs?.length,
+        losses: results[i]!.losses,
+      })),
       countingId,
       searched: true,
       index: source.index,
@@ -167,18 +184,9 @@ export class JudgeDesk {
       wanted,
       find: (e) => sent(e).docs,
       lossesOf: (e) => sent(e).losses,
-      limited: (docs, limit) => limitedBy(source, docs, limit),
+      limited: (found, limit) => limitedBy(source, found, limit),
     }
-    const search = judging(context)
-    const remarks = lines.length ? checkStrategy(context) : []
-    return {
-      remarks: remarks.map((r) => ({ ...r, key: remarkKey(r) })),
-      board: knownItemBoard(checked, items, search).map((row) =>
-        boardRow(row, source, plan, sourceId, search),
-      ),
-      yields,
-      nots: notLosses(search.search, wanted, (n) => lines[n - 1]!.id),
-    }
+    return { context, items, ruled, wanted, sent }
   }
 
   /**
@@ -252,42 +260,56 @@ export class JudgeDesk {
    * What could be done with too many or too few, each step with the count it would give. Undefined where `goOn` stopped
    * it. `offers` are what was harvested from good records.
    */
-  async advise(
-    { key, sourceId, lines, countingId, plan, judged }: JudgedSearch,
-    offers: Offered[],
-    goOn?: GoOn,
-  ): Promise<Advised | undefined> {
+  async advise(search: JudgedSearch, offers: Offered[], goOn?: GoOn): Promise<Advised | undefined> {
+    const { key, sourceId, lines, countingId, plan } = search
     const source = await this.sources.source(key)
     const pace = new Pace(goOn)
-    const wanted = new Set([...judged.known.map((k) => k.recordId), ...judged.in])
-    const docs = new Set(source.records.flatMap((r, doc) => (wanted.has(r.id) ? [doc] : [])))
     const known = this.sources.cache(key)
+    // What candidates find is not remembered: the memory is for what stands in the sheet.
+    const run = (asked: readonly LineLike[]): LineResult[] => runStrategy(source, asked, new Map(known))
     const find = (asked: readonly LineLike[]): DocSet | undefined => {
-      // What candidates find is not remembered: the memory is for what stands in the sheet.
-      const results = runStrategy(source, asked, new Map(known))
+      const results = run(asked)
       // A line that a step adds behind the others is what would count then.
       const adds = asked.some((l) => !lines.some((o) => o.id === l.id))
       const chosen = adds ? undefined : results.find((r) => r.id === countingId)
       return (chosen ?? results[finalNumber(asked) - 1])?.docs
     }
+    const { context, wanted } = await this.context(search, source, run(lines))
+    const built = judging(context)
     const steps = adviseSteps(
       {
         concepts: plan.concepts,
-        lines,
+        lines: lines.map((l, i) => ({ ...l, conceptId: l.conceptId ?? letterOf(built, i) })),
         profile: source.profile,
         limits: plan.limits,
         terms: inUse(plan, sourceId),
         offers,
+        remarks: lines.length ? checkStrategy(context).filter((r) => r.kind === 'gain') : [],
       },
       find,
-      docs,
+      wanted,
     )
+    const own = new Map(lines.map((l) => [l.id, l.conceptId]))
+    // What was only guessed of a line is not written into it.
+    const asTheyWere = (step: CountedStep): CountedStep => ({
+      ...step,
+      lines: step.lines.map((l) => (own.has(l.id) ? { ...l, conceptId: own.get(l.id) } : l)),
+    })
     for (;;) {
       const next = steps.next()
-      if (next.done) return next.value
+      if (next.done) {
+        const { now, fewer, more } = next.value
+        return { now, fewer: fewer.map(asTheyWere), more: more.map(asTheyWere) }
+      }
       if (!(await pace.at(next.value.done, next.value.of))) return undefined
     }
   }
+}
+
+/** The concept that a line without a letter is about; one that joins others needs none. */
+function letterOf({ search, about, lines }: Judging, i: number): string | undefined {
+  const root = search.roots[i]
+  return root && !referredLines(lines[i]!.tree!).length ? about.of(root) : undefined
 }
 
 /** A line as it is read: its tree, and what reading found to say. */
@@ -358,13 +380,13 @@ function offered(
 ): Pick<BoardCause, 'headings' | 'names'> {
   const record = source.records[doc]!
   const planned = inUse(plan, sourceId)
-  const known = new Set(
+  // A heading that is planned says nothing of whether its words are.
+  const headed = new Set(
     planned.flatMap((t) =>
-      t.kind === 'heading'
-        ? (source.thesaurus?.foldedLabels(t.expression, t.withNarrower) ?? [])
-        : foldLabel(t.expression),
+      t.kind === 'heading' ? (source.thesaurus?.foldedLabels(t.expression, t.withNarrower) ?? []) : [],
     ),
   )
+  const worded = new Set(planned.flatMap((t) => (t.kind === 'heading' ? [] : foldLabel(t.expression))))
   const ranked = <T>(list: readonly T[], toExpr: (one: T) => Expr): T[] =>
     list
       .map((one) => ({ one, concept: about.ofExpression(toExpr(one)) }))
@@ -372,10 +394,10 @@ function offered(
       .sort((a, b) => Number(b.concept === conceptId) - Number(a.concept === conceptId))
       .map(({ one }) => one)
       .slice(0, MOST_OFFERED)
-  const headings = record.headings.map((h) => h.label).filter((l) => !known.has(foldLabel(l)))
+  const headings = record.headings.map((h) => h.label).filter((l) => !headed.has(foldLabel(l)))
   const keywords = record.keywords.map(foldLabel)
   const named = runsOf(record.title).filter((run) => isName(run, [source]))
-  const names = [...new Set([...keywords, ...named])].filter((text) => text && !known.has(text))
+  const names = [...new Set([...keywords, ...named])].filter((text) => text && !worded.has(text))
   // Of two names of which one holds the other the longer one says it.
   const longest = names.filter((n) => !names.some((o) => o !== n && ` ${o} `.includes(` ${n} `)))
   return {

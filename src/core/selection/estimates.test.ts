@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { wilson } from '../records'
+import { wilson } from '../base'
 import { chapman, chapmanWarnings, numberNeededToRead, stoppingCurve } from '.'
 
 describe('estimates of what is still missing', () => {

@@ -1,4 +1,4 @@
-import { foldLabel } from '../base'
+import { foldLabel, wilson } from '../base'
 import { looseWords } from './loose'
 import type { Heading } from './heading'
 import type { Thesaurus } from './thesaurus'
@@ -28,10 +28,11 @@ export interface Together {
 const STRONG = { works: 10, timesChance: 5 }
 
 /**
- * Is a match strong enough to be taken unseen? The same label or an entry term is; words that are alike are not; records
- * with both are, where there are enough of them and chance does not explain them.
+ * Is a match strong enough to be taken unseen? The same label or an entry term is. Words that are alike are not, nor are records
+ * with both: what is studied together is not the same. Both at once are, where chance does not explain the records.
  */
 export const isStrong = (reasons: readonly MatchReason[]): boolean =>
+  isLikely(reasons) &&
   reasons.some(
     (r) =>
       r.kind === 'same label' ||
@@ -39,12 +40,9 @@ export const isStrong = (reasons: readonly MatchReason[]): boolean =>
       (r.kind === 'shared records' && r.count >= STRONG.works && r.count >= STRONG.timesChance * r.expected),
   )
 
-/** The lower end of the 95 % interval (Wilson 1927) of a share: a few records say less than many. */
-function atLeast(part: number, whole: number): number {
-  const [p, z] = [part / whole, 1.96]
-  const spread = z * Math.sqrt((p * (1 - p) + (z * z) / (4 * whole)) / whole)
-  return Math.max(0, (p + (z * z) / (2 * whole) - spread) / (1 + (z * z) / whole))
-}
+/** Do the names speak for it, and not only records that carry both? */
+export const isLikely = (reasons: readonly MatchReason[]): boolean =>
+  reasons.some((r) => r.kind !== 'shared records')
 
 const WEIGHT = { label: 1, entry: 0.85, words: 0.6, records: 0.5 }
 
@@ -84,7 +82,7 @@ export function candidates(
     const { both, smaller, expected } = shared?.(h) ?? { both: 0, smaller: 0, expected: 0 }
     if (both >= 3 && both / smaller >= 0.2) {
       reasons.push({ kind: 'shared records', count: both, expected })
-      score = Math.min(1, score + WEIGHT.records * atLeast(both, smaller))
+      score = Math.min(1, score + WEIGHT.records * wilson(both, smaller).from)
     }
     if (reasons.length) found.push({ heading: h, score, reasons })
   }

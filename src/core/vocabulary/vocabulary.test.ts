@@ -4,6 +4,7 @@ import { vocabularyOf } from '../../standins/corpus/releases'
 import {
   candidates,
   isStrong,
+  type MatchReason,
   readOutline,
   readSkos,
   readSkosJsonLd,
@@ -211,15 +212,19 @@ describe('the three vocabularies of the stand-ins', () => {
     )
   })
 
-  it('are strong by name, or by records with both that chance does not explain', () => {
-    const records = (count: number, expected: number): boolean =>
-      isStrong([{ kind: 'shared records', count, expected }])
+  it('are strong by name, or by words and records together that chance does not explain', () => {
+    const records = (count: number, expected: number, ...more: MatchReason[]): boolean =>
+      isStrong([{ kind: 'shared records', count, expected }, ...more])
+    const words: MatchReason = { kind: 'shared words', words: ['x'] }
     expect(isStrong([{ kind: 'same label' }])).toBe(true)
     expect(isStrong([{ kind: 'entry term', term: 'x' }])).toBe(true)
     expect(isStrong([{ kind: 'shared words', words: ['x'] }])).toBe(false)
     expect(records(3, 0)).toBe(false)
-    expect(records(89, 9)).toBe(true)
-    expect(records(89, 60)).toBe(false)
+    // What is studied together is not the same.
+    expect(records(89, 9)).toBe(false)
+    expect(records(89, 9, words)).toBe(true)
+    expect(records(3, 0, words)).toBe(false)
+    expect(records(89, 60, words)).toBe(false)
   })
 
   it('come before others with fewer records, where a few records alone say less than many', () => {

@@ -3,7 +3,8 @@ import { describe, expect, it } from 'vitest'
 import { emptyRecord, type Rec } from '../record'
 import { truthOf, type Truth } from './dirt.fixture'
 import { plainlyDifferent } from './judge'
-import { findPartition, judge, printOf, wilson, type PartitionFound } from '.'
+import { wilson } from '../../base'
+import { findPartition, judge, printOf, type PartitionFound } from '.'
 
 const atLeast = (part: number, whole: number): number => wilson(part, whole).from
 

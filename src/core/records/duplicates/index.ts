@@ -3,4 +3,4 @@ export { findPartition, Matcher, type Matched, type PartitionFound } from './mat
 export { judge, RULES_VERSION, type Class, type Judgement } from './judge'
 export { printOf, type Print } from './print'
 export type { Signal } from './signals'
-export { measurePairs, wilson, type Measured, type Share } from './measure'
+export { measurePairs, type Measured } from './measure'

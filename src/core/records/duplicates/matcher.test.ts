@@ -4,7 +4,8 @@ import { drain } from '../../base'
 import { truthOf } from './dirt.fixture'
 import { judge } from './judge'
 import { findPartition, Matcher } from './matcher'
-import { measurePairs, wilson } from './measure'
+import { wilson } from '../../base'
+import { measurePairs } from './measure'
 import { printOf } from './print'
 
 const { records } = truthOf(160, 11)

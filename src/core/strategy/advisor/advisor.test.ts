@@ -8,6 +8,7 @@ import { readOutline, Thesaurus } from '../../vocabulary'
 import type { PlanTerm } from '../draft/draft'
 import { finalNumber } from '../lines/keys'
 import { runStrategy } from '../run/run'
+import type { StepContext } from './step'
 import { adviseSteps, STEP_MAKERS, type Advised, type CountedStep, type Offered, type StepLine } from '.'
 
 const thesaurus = new Thesaurus(
@@ -69,6 +70,7 @@ interface Given {
   limits?: LimitValue[]
   terms?: PlanTerm[]
   offers?: Offered[]
+  remarks?: NonNullable<StepContext['remarks']>
   wanted?: number[]
 }
 function advise({
@@ -77,12 +79,13 @@ function advise({
   limits = [],
   terms = [],
   offers = [],
+  remarks = [],
   wanted = [],
 }: Given): Advised & { find: (l: readonly StepLine[]) => DocSet | undefined } {
   const find = (l: readonly StepLine[]): DocSet | undefined =>
     runStrategy({ ...source, profile }, l)[finalNumber(l) - 1]?.docs
   const run = adviseSteps(
-    { concepts: CONCEPTS, lines, profile, limits, terms, offers },
+    { concepts: CONCEPTS, lines, profile, limits, terms, offers, remarks },
     find,
     new Set(wanted),
   )
@@ -116,6 +119,19 @@ const CASES: [code: string, offers: Given, quiet: Given][] = [
     { limits: [{ kind: 'place', values: ['x'] }] },
   ],
   ['later-years', { lines: [...LINES, { id: '7', text: '#6', limits: [YEARS] }] }, {}],
+  [
+    'spelling-missing',
+    {
+      remarks: [
+        {
+          code: 'spelling-missing',
+          why: 'w',
+          fixes: [{ label: 'Add babble', lineId: '2', text: 'text: (noise OR babble)' }],
+        },
+      ],
+    },
+    { remarks: [{ code: 'spelling-missing', why: 'w', fixes: [] }] },
+  ],
   ['planned-terms', { terms: [term('b', 'babble')] }, { terms: [term('b', 'noise')] }],
   [
     'harvested',

@@ -206,3 +206,18 @@ function said(lines: readonly StepLine[], term: PlanTerm): boolean {
   const text = print(e).toLowerCase()
   return lines.some((l) => l.text.toLowerCase().includes(text.replace(/^heading[.a-z]*: /, '')))
 }
+
+/** What remarks offer that bring or save records: the same changes, among all that could be tried. */
+export const remarked: StepMaker = ({ remarks = [], lines }) =>
+  remarks.flatMap(({ code, why, conceptId, fixes }) =>
+    fixes.slice(0, 1).map((fix): Step => ({
+      code,
+      direction: 'more',
+      label: `${fix.label.charAt(0).toLowerCase()}${fix.label.slice(1)}, in line ${lines.findIndex((l) => l.id === fix.lineId) + 1}`,
+      why,
+      conceptId,
+      lines: lines.map((l) =>
+        l.id === fix.lineId ? { ...l, text: fix.text, limits: fix.limits ?? l.limits } : l,
+      ),
+    })),
+  )

@@ -1,5 +1,6 @@
 import type { Profile } from '../../profile'
 import { mapChildren, parseSound, print, withoutPlaces, type Expr, type LimitValue } from '../../query'
+import type { Remark } from '../checks'
 import type { PlanTerm } from '../draft/draft'
 import { finalNumber, type LineLike } from '../lines/keys'
 
@@ -32,6 +33,8 @@ export interface StepContext {
   /** Planned terms in use that can be asked here. */
   terms: readonly PlanTerm[]
   offers: readonly Offered[]
+  /** Remarks that would bring or save records, with their changes. */
+  remarks?: readonly Pick<Remark, 'code' | 'why' | 'conceptId' | 'fixes'>[]
 }
 
 /** One thing that could be done, with the strategy as it would stand then. New lines have ids that begin with "new-". */

@@ -1,17 +1,22 @@
 import {
+  inFields,
   inQuotes,
   lex,
   mapChildren,
   or,
   parse,
   parseSound,
+  phrase,
   print,
+  walk,
+  withoutPlaces,
+  word,
   type Expr,
   type LimitKind,
   type LimitValue,
   type Mark,
 } from '../../query'
-import { splice, type Change } from '../lines/references'
+import { renumberText, splice, type Change } from '../lines/references'
 import type { DraftLine } from './draft'
 import { removeLines } from '../lines/edit'
 
@@ -19,7 +24,7 @@ export interface CarryTarget {
   /** What a heading becomes over there: other labels, none (`[]`: left out), or undefined where it is not settled. */
   heading: (label: string) => readonly string[] | undefined
   hasLimit: (kind: LimitKind) => boolean
-  /** Without a vocabulary headings are carried as they are: the profile says what becomes of them. */
+  /** Without a vocabulary headings are carried as the words that they are called by. */
   hasVocabulary: boolean
 }
 
@@ -32,8 +37,9 @@ export interface Carried {
 }
 
 /**
- * A strategy for another source: the same lines, headings put into the other vocabulary, limits that are not to be had
- * left off. A line that says nothing any more is taken out, with what was joined through it.
+ * A strategy for another source: the same lines, headings put into the other vocabulary, or as words where there is none, limits
+ * that are not to be had left off. A line that says nothing any more is taken out, with what was joined through it; so is one
+ * that only set a limit which is lost: what named it names the line that it limited.
  */
 export function carryStrategy(lines: readonly (DraftLine & { id: string })[], target: CarryTarget): Carried {
   const unsettled = new Set<string>()
@@ -42,7 +48,7 @@ export function carryStrategy(lines: readonly (DraftLine & { id: string })[], ta
   const carried = lines.map((line, i) => {
     for (const limit of line.limits) if (!target.hasLimit(limit.kind)) lostLimits.push({ line: i + 1, limit })
     const limits = line.limits.filter((l) => target.hasLimit(l.kind))
-    if (!target.hasVocabulary) return { ...line, limits }
+    if (!target.hasVocabulary) return { ...line, limits, text: withoutHeadings(line.text) }
     const spans = carriedBySpans(line.text, target, unsettled)
     if (spans.whole) return { ...line, limits, text: spans.text }
     // Something has to be left out, or said once instead of twice: that changes more than names.
@@ -52,7 +58,12 @@ export function carryStrategy(lines: readonly (DraftLine & { id: string })[], ta
     if (!put) empty.add(line.id)
     return { ...line, limits, text: put ? print(put) : line.text }
   })
-  const kept = dropEmpty(carried, empty)
+  const doubles = new Set(
+    lines.flatMap((l, i) =>
+      l.limits.length && !carried[i]!.limits.length && isReference(l.text) ? [l.id] : [],
+    ),
+  )
+  const kept = dropDoubles(dropEmpty(carried, empty), doubles)
   return { lines: kept, unsettled: [...unsettled], lostLimits }
 }
 
@@ -190,4 +201,40 @@ function withoutLine(text: string, number: number): string {
   }
   const after = drop(tree)
   return after === tree ? text : print(after)
+}
+
+const isReference = (text: string): boolean => parse(text).tree?.kind === 'line'
+
+/** Takes out lines that only repeat the one they name; what named them names that one. */
+function dropDoubles<T extends { id: string; text: string }>(
+  lines: readonly T[],
+  doubles: ReadonlySet<string>,
+): T[] {
+  if (!doubles.size) return [...lines]
+  const meant = (number: number): number => {
+    const line = lines[number - 1]
+    const tree = line && doubles.has(line.id) ? parse(line.text).tree : undefined
+    return tree?.kind === 'line' ? meant(tree.number) : number
+  }
+  const kept = lines.filter((l) => !doubles.has(l.id))
+  const place = new Map(kept.map((l, i) => [lines.indexOf(l) + 1, i + 1]))
+  return kept.map((l) => {
+    const text = renumberText(l.text, (n) => (n > lines.length ? n : place.get(meant(n))))
+    return text === l.text ? l : { ...l, text }
+  })
+}
+
+/** What stands behind a name in brackets says in which sense it is a heading; authors do not write it. */
+const QUALIFIER = /\s*\([^)]*\)\s*$/
+
+/** The text with its headings as words in title, abstract and keywords; one without headings, or not understood, as it stands. */
+function withoutHeadings(text: string): string {
+  const tree = parseSound(text)
+  if (!tree || ![...walk(tree)].some((e) => e.kind === 'heading')) return text
+  const asWords = (e: Expr): Expr => {
+    if (e.kind !== 'heading') return mapChildren(e, asWords)
+    const words = e.label.replace(QUALIFIER, '').split(/\s+/)
+    return inFields(['text'], words.length > 1 ? phrase(...words) : word(words[0]!))
+  }
+  return print(asWords(withoutPlaces(tree)))
 }

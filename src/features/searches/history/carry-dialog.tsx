@@ -5,7 +5,8 @@ import { listed, plural } from '@/core/base'
 import { limitState } from '@/core/profile'
 import { limitWords, parse, walk } from '@/core/query'
 import type { Line, Review } from '@/core/review'
-import { appendLines, carryStrategy, removeLines, type Carried } from '@/core/strategy'
+import { appendLines, carryStrategy, lineToSend, removeLines, type Carried } from '@/core/strategy'
+import { isLikely } from '@/core/vocabulary'
 import { useStore } from '@/store/provider'
 import type { SourceInfo } from '@/standins/source-info'
 import { useAsked } from '@/store/use-asked'
@@ -52,6 +53,8 @@ export function CarryDialog({
     [matches, choices, toId],
   )
   const carried = to && carryTo(to, lines, settled)
+  const sent = carried?.lines.map((_, i) => to?.profile && lineToSend(carried.lines, i + 1, to.profile)) ?? []
+  const losses = [...new Set(sent.flatMap((s) => s?.losses.map((l) => l.why) ?? []))]
   const asked = to?.vocabulary ? labels.filter((l) => !automatic(matches)[l]) : []
   const existing = (toId && review.strategies[toId]?.length) || 0
   const apply = (): void => {
@@ -110,7 +113,7 @@ export function CarryDialog({
         />
         {to && !to.vocabulary && labels.length > 0 && (
           <span className="sub">
-            It has no vocabulary: headings are asked for as phrases, and the loss is named.
+            It has no vocabulary: headings are asked for as words in title, abstract and keywords.
           </span>
         )}
       </p>
@@ -153,7 +156,7 @@ export function CarryDialog({
           {carried.lines.map((l, i) => (
             <p key={l.id} className="version-row">
               <span className="sub number">{i + 1}</span>
-              <span>
+              <span title={sent[i]?.text}>
                 <QueryText text={l.text} />
                 {l.limits.length > 0 && (
                   <span className="sub"> + {l.limits.map(limitWords).join(' + ')}</span>
@@ -161,6 +164,11 @@ export function CarryDialog({
               </span>
             </p>
           ))}
+          {losses.length > 0 && (
+            <p className="note">
+              <b>Said otherwise there:</b> {losses.join('; ')}.
+            </p>
+          )}
           {carried.lostLimits.length > 0 && (
             <p className="note">
               <b>Not to be had there:</b> {listed([...new Set(carried.lostLimits.map((l) => l.limit.kind))])}.
@@ -206,10 +214,11 @@ function options(
   const planned = review.terms
     .filter((t) => t.sourceId === to.source.id && t.kind === 'heading' && t.status === 'in use')
     .map((t) => t.expression)
-  const likely = matches.map((m) => m.label)
-  return [...new Set([...likely, ...planned])].map((value) => ({
+  // Records that carry both are about the same question, whether or not the headings mean the same.
+  const found = new Map(matches.map((m) => [m.label, isLikely(m.reasons) ? 'likely' : 'look at it']))
+  return [...new Set([...found.keys(), ...planned])].map((value) => ({
     value,
-    label: likely.includes(value) ? `${value} · likely` : `${value} · in your grid`,
+    label: `${value} · ${found.get(value) ?? 'in your grid'}`,
   }))
 }
 

@@ -1,7 +1,7 @@
 'use client'
 import { useMemo } from 'react'
-import { holdsNothing, inWords, plural, thousands } from '@/core/base'
-import { wilson } from '@/core/records'
+import { holdsNothing, inWords, plural, thousands, wilson } from '@/core/base'
+
 import type { Ruling } from '@/core/review'
 import { chapman, chapmanWarnings, stoppingCurve, type StoppingPoint } from '@/core/selection'
 import { sourceInfo } from '@/standins/source-info'

@@ -105,7 +105,7 @@ export const relatedMissed: Rule = (c) => {
           c,
           part.line,
           missed.map((m) => m.e),
-          `Add ${it} to line ${part.line}`,
+          `Add ${names}`,
         ),
       },
     ]

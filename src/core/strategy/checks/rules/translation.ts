@@ -93,7 +93,7 @@ export const noHeadingAsked: Rule = (c) =>
         message: `${concept.letter} ${concept.name} is asked for in words alone, in line ${part.line}; ${c.profile.name} has ${names}${gain ? `, which ${more.length === 1 ? 'brings' : 'bring'} ${gainWords(gain)}` : ''}.`,
         why: 'Headings find records whose authors use other words.',
         ...(gain ? { gain: { hits: gain.hits, wanted: gain.wanted } } : {}),
-        fixes: withMore(c, part.line, more, `Add ${more.length === 1 ? 'it' : 'them'} to line ${part.line}`),
+        fixes: withMore(c, part.line, more, `Add ${names}`),
       },
     ]
   })
