@@ -6,6 +6,7 @@ import {
   adviseSteps,
   asSent,
   causeWords,
+  checkInSteps,
   checkStrategy,
   finalNumber,
   judging,
@@ -132,7 +133,15 @@ export class JudgeDesk {
     }
     const yields = yieldsOf(source, plan, found, ruled)
     const built = judging(context)
-    const remarks = lines.length ? checkStrategy(context) : []
+    const rules = checkInSteps(built)
+    let remarks: Remark[] = []
+    for (let next = rules.next(); lines.length; next = rules.next()) {
+      if (next.done) {
+        remarks = next.value
+        break
+      }
+      if (!(await pace.at(of, of))) return undefined
+    }
     return {
       remarks: remarks.map((r) => ({ ...r, key: remarkKey(r) })),
       board: knownItemBoard(context.lines, items, built).map((row) =>

@@ -69,6 +69,7 @@ export { redraft, type OwnLine, type RedraftChange } from './draft/redraft'
 export { carryStrategy, type Carried, type CarryTarget } from './draft/carry'
 export { conceptsBehind } from './lines/strands'
 export {
+  checkInSteps,
   checkStrategy,
   alikeRemarks,
   type AlikeRemarks,

@@ -1,4 +1,4 @@
-import { hasErrors } from '../../base'
+import { drain, hasErrors } from '../../base'
 import { finalNumber } from '../lines/keys'
 import { referredLines } from '../../query'
 import { ConceptEvidence, partsWithin, SearchTree, type Part } from '../tree'
@@ -60,12 +60,15 @@ function joinedLast(lines: CheckContext['lines'], last: number): number {
  * No lines, no remarks on lines. A remark explains its parts: no other speaks of what follows from them. A change is only
  * offered for a line that is understood whole, for of another it would drop what it does not know.
  */
-export function checkStrategy(context: CheckContext): Remark[] {
-  const c = judging(context)
+export const checkStrategy = (context: CheckContext): Remark[] => drain(checkInSteps(judging(context)))
+
+/** The same, one rule after the other, so that the caller may go on to something else or stop. */
+export function* checkInSteps(c: Judging): Generator<undefined, Remark[]> {
   const sound = new Set(c.lines.flatMap((l) => (l.tree && !hasErrors(l.problems) ? [l.id] : [])))
   const owned = new Map<Part, Finding>()
   const found = new Map<string, Finding>()
-  for (const rule of RULES)
+  for (const rule of RULES) {
+    yield undefined
     for (const finding of rule(c)) {
       const { owns = [], above } = finding
       if (above && [...partsWithin(above)].some((p) => owned.has(p))) continue
@@ -75,6 +78,7 @@ export function checkStrategy(context: CheckContext): Remark[] {
       const key = remarkKey(finding)
       if (!found.has(key)) found.set(key, finding)
     }
+  }
   return [...found.values()]
     .map(({ owns: _owns, above: _above, ...remark }): Remark => ({
       ...remark,

@@ -5,11 +5,11 @@ import { fixAt, leftOut, plain, writtenParts } from '../change'
 import type { Finding, Fix, Judging, Rule } from '../check'
 
 /** What is said twice, or within something else that is asked for, among parts that are joined with OR. */
-export const covered: Rule = (c) =>
-  c.lines.flatMap((line): Finding[] => {
-    const found = [...c.search.all()].flatMap((top) =>
-      top.kind === 'or' && !c.search.madeOf(top).some((up) => up.kind === 'or') ? coveredIn(c, top) : [],
-    )
+export const covered: Rule = (c) => {
+  const found = [...c.search.all()].flatMap((top) =>
+    top.kind === 'or' && !c.search.madeOf(top).some((up) => up.kind === 'or') ? coveredIn(c, top) : [],
+  )
+  return c.lines.flatMap((line): Finding[] => {
     const own = found.filter(({ part }) => part.line === line.number)
     const [first] = own
     if (!first) return []
@@ -30,6 +30,7 @@ export const covered: Rule = (c) =>
       },
     ]
   })
+}
 
 function messageFor(line: number, own: readonly Covered[], twice: boolean, whole: number | false): string {
   const names = [...new Set(own.map(({ part }) => plain(part.at)))]

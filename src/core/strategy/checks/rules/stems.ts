@@ -1,5 +1,5 @@
 import { intersect, wordForms, EMPTY, type DocSet } from '../../../engine'
-import { listed } from '../../../base'
+import { keptFor, listed } from '../../../base'
 import { isMasked } from '../../../query'
 import { adviseStem, type StemAdvice } from '../../words'
 import { demandsOf, leavesOf, saidBy, type Part } from '../../tree'
@@ -7,8 +7,16 @@ import { fixAt, plain, readPlain } from '../change'
 import type { Finding, Judging, Rule } from '../check'
 import { gainOfMore, gainWords, worth } from '../gain'
 
-/** Truncated words with what their stems take in, judged by the records that the other concepts find. */
-function* stemsOf(c: Judging): Generator<{ part: Part; text: string; advice: StemAdvice }> {
+interface Stem {
+  part: Part
+  text: string
+  advice: StemAdvice
+}
+
+/** Truncated words with what their stems take in, judged by the records that the other concepts find; both rules ask for them. */
+const stemsOf = keptFor((c: Judging): Stem[] => [...stemsIn(c)])
+
+function* stemsIn(c: Judging): Generator<Stem> {
   if (!c.searched) return
   for (const part of c.search.all())
     if (part.kind === 'leaf' && part.at.kind === 'word' && isMasked(part.at.text)) {
@@ -29,7 +37,7 @@ function nearOf(c: Judging, part: Part): DocSet {
 
 /** A stem that takes in other words: cut too short. */
 export const stemTooShort: Rule = (c) =>
-  [...stemsOf(c)].flatMap(({ part, text, advice: { tooShort } }): Finding[] => {
+  stemsOf(c).flatMap(({ part, text, advice: { tooShort } }): Finding[] => {
     if (!tooShort) return []
     const instead = readPlain(tooShort.instead)
     return [
@@ -48,7 +56,7 @@ export const stemTooShort: Rule = (c) =>
 
 /** A stem that misses other forms of its word: cut too late. */
 export const stemTooLong: Rule = (c) =>
-  [...stemsOf(c)].flatMap(({ part, text, advice: { tooLong } }): Finding[] => {
+  stemsOf(c).flatMap(({ part, text, advice: { tooLong } }): Finding[] => {
     const instead = tooLong && readPlain(tooLong.instead)
     if (!instead) return []
     const gain = gainOfMore(c, part, c.find(saidBy({ at: instead, fields: part.fields })))
