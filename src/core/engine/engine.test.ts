@@ -3,6 +3,7 @@ import { describe, expect, it } from 'vitest'
 import { and, near, not, or, parse, phrase, word, type Expr } from '../query'
 import { textExpression, searchExpression } from '../query/expressions.arbitrary'
 import { buildIndex, evaluate, intersect, Scanned, subtract, unite, uniteAll, type Document } from '.'
+import { trials } from '../base/trials.fixture'
 
 const WORDS = [
   'noise',
@@ -51,7 +52,7 @@ describe('the index', () => {
         const scanned = documents.flatMap((d, i) => (new Scanned(d).matches(e) ? [i] : []))
         expect(hits(documents, e)).toEqual(scanned)
       }),
-      { numRuns: 1500 },
+      { numRuns: trials(600, 1500) },
     )
   })
 
@@ -67,7 +68,7 @@ describe('the index', () => {
         expect(docs(and(a, or(b, c)))).toEqual(docs(or(and(a, b), and(a, c))))
         expect(docs(not(a, b))).toEqual(docs(a).filter((d) => !docs(b).includes(d)))
       }),
-      { numRuns: 300 },
+      { numRuns: trials(120, 300) },
     )
   })
 
@@ -91,7 +92,7 @@ describe('the index', () => {
           contains(found(documents, `${x.slice(0, 3)}*`), found(documents, `${x.slice(0, 4)}*`))
         },
       ),
-      { numRuns: 300 },
+      { numRuns: trials(120, 300) },
     )
   })
 

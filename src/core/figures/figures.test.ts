@@ -19,6 +19,7 @@ import {
 import { faultsOf } from '../selection'
 import { slowFlow } from './flow.fixture'
 import { figuresAt, tell, tellOn, type Told } from '.'
+import { trials } from '../base/trials.fixture'
 
 const record = (id: string, doi?: string): Rec => ({
   ...emptyRecord(id, `Title ${id}`),
@@ -161,7 +162,7 @@ describe('the figures of a review', () => {
           expect(columns.reduce((n, c) => n + c.noText, 0)).toBe(slow.noText)
         }
       }),
-      { numRuns: Number(process.env.RUNS ?? 600) },
+      { numRuns: Number(process.env.RUNS ?? trials(300, 600)) },
     )
   })
 

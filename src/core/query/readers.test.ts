@@ -4,6 +4,7 @@ import { PROFILES } from '../../standins/profiles'
 import { readFrom } from '../profile'
 import { lex, parse, print, readCql, withoutPlaces, type Expr } from '.'
 import { anyExpression } from './expressions.arbitrary'
+import { trials } from '../base/trials.fixture'
 
 /** Pieces of texts that people and databases write, words spelled like operators among them. */
 const PIECES = [
@@ -69,7 +70,7 @@ const roundTrip = (tree: Expr): void => {
   const again = parse(print(tree))
   expect(again.tree && withoutPlaces(again.tree)).toEqual(withoutPlaces(tree))
 }
-const RUNS = { numRuns: 4000 }
+const RUNS = { numRuns: trials(2000, 4000) }
 
 describe('any tree that a reader gives prints to text that parses to the same tree (law 10)', () => {
   it('from plain notation, damaged or not', () => {

@@ -24,7 +24,7 @@ export interface Together {
   expected: number
 }
 
-/** From so many works with both, and so many times what chance gives, records alone make a match strong. */
+/** From so many works with both, and so many times what chance gives, records and words in common make a match strong. */
 const STRONG = { works: 10, timesChance: 5 }
 
 /**

@@ -134,7 +134,7 @@ export function ElsewhereList({
             .
           </>
         ) : (
-          'Nothing here is strong enough to be taken without a look: not the same name, and not enough records with both.'
+          'Nothing here is strong enough to be taken without a look: neither the same name, nor words in common and many records with both.'
         )}
       </p>
       {elsewhere.map(({ info, matches }) => {

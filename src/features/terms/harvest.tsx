@@ -67,8 +67,8 @@ export function Harvest({ review, sources }: { review: Review; sources: readonly
         />
         {result && result.records > 0 && (
           <span className="sub">
-            {plural(result.records, 'record')} read against the rest · Enter takes to the concept marked,
-            Delete leaves it out
+            {plural(result.records, 'record')} read against the rest · Enter takes to the concept marked, a
+            letter to another, Delete leaves it out
           </span>
         )}
       </div>

@@ -1,5 +1,5 @@
 import { evaluate } from '@/core/engine'
-import { mapChildren, parse, phrase, print, walk, withoutPlaces, word, type Expr } from '@/core/query'
+import { mapChildren, near, parse, phrase, print, walk, withoutPlaces, word, type Expr } from '@/core/query'
 import type { OpenStandin } from '@/standins'
 import type { JudgedPlan, PlannedLine } from '../judge-desk'
 
@@ -404,7 +404,27 @@ export const NEAR_MISSES: Readonly<Record<string, (g: Ground) => PlannedLine[] |
       )
     )
   },
-  'the title beside the whole text': (g) => {
+  'nearness where there is one': (g) => {
+    const line = wordsOf(g.lines)
+    const tree = line && treeOf(line)
+    const long = tree && leaves(tree).find((e) => e.kind === 'phrase' && e.words.length === 2)
+    if (!line || !g.source.profile.nearness || long?.kind !== 'phrase') return undefined
+    const [left, right] = long.words.map(word)
+    const text = print(
+      first(tree!, (e) =>
+        e.kind === 'phrase' && print(e) === print(long) ? near(4, left!, right!) : undefined,
+      )!,
+    )
+    return g.lines.map((l) => (l === line ? { ...l, text } : l))
+  },
+  'one field beside the whole text': (g) => {
+    const line = wordsOf(g.lines)
+    const [a] = line ? leaves(treeOf(line)) : []
+    if (!line || !a) return undefined
+    // A word that is too broad for the whole text, and is no concept’s own.
+    return g.lines.map((l) => (l === line ? { ...l, text: `${l.text} OR title: measurement*` } : l))
+  },
+  'a name beside the words': (g) => {
     const line = wordsOf(g.lines)
     const [a] = line ? leaves(treeOf(line)) : []
     return line && a && g.lines.map((l) => (l === line ? { ...l, text: `${l.text} OR author: ahola` } : l))

@@ -4,6 +4,7 @@ import { hasErrors } from '../../base'
 import { buildIndex, evaluate, INDEXED_FIELDS, type Document } from '../../engine'
 import { print, readCql, writeCql, type Expr } from '..'
 import { searchExpression } from '../expressions.arbitrary'
+import { trials } from '../../base/trials.fixture'
 
 const read = (text: string): string => {
   const { tree } = readCql(text)
@@ -116,7 +117,7 @@ describe('writing CQL', () => {
         const index = buildIndex(documents)
         expect([...evaluate(index, back.tree!).docs], written.text).toEqual([...evaluate(index, e).docs])
       }),
-      { numRuns: 800 },
+      { numRuns: trials(400, 800) },
     )
   })
 
@@ -146,7 +147,7 @@ describe('writing CQL', () => {
       fc.property(fc.oneof(signs, fc.string({ unit: 'binary' })), (text) => {
         readCql(text)
       }),
-      { numRuns: 1500 },
+      { numRuns: trials(750, 1500) },
     )
     expect(readCql('('.repeat(100_000)).problems.length).toBeGreaterThan(0)
   })

@@ -5,6 +5,7 @@ import { truthOf, type Truth } from './dirt.fixture'
 import { plainlyDifferent } from './judge'
 import { wilson } from '../../base'
 import { findPartition, judge, printOf, type PartitionFound } from '.'
+import { trials } from '../../base/trials.fixture'
 
 const atLeast = (part: number, whole: number): number => wilson(part, whole).from
 
@@ -181,7 +182,7 @@ describe('a pair', () => {
         expect(judge(one, other).class).toBe(judge(other, one).class)
         if (plainlyDifferent(one, other)) expect(judge(one, other).class).toBe('different')
       }),
-      { numRuns: 500 },
+      { numRuns: trials(250, 500) },
     )
   })
 })

@@ -209,10 +209,10 @@ function said(lines: readonly StepLine[], term: PlanTerm): boolean {
 
 /** What remarks offer that bring or save records: the same changes, among all that could be tried. */
 export const remarked: StepMaker = ({ remarks = [], lines }) =>
-  remarks.flatMap(({ code, why, conceptId, fixes }) =>
+  remarks.flatMap(({ code, why, conceptId, fixes, gain }) =>
     fixes.slice(0, 1).map((fix): Step => ({
       code,
-      direction: 'more',
+      direction: (gain?.hits ?? 0) < 0 ? 'fewer' : 'more',
       label: `${fix.label.charAt(0).toLowerCase()}${fix.label.slice(1)}, in line ${lines.findIndex((l) => l.id === fix.lineId) + 1}`,
       why,
       conceptId,

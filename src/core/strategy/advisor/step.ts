@@ -34,7 +34,7 @@ export interface StepContext {
   terms: readonly PlanTerm[]
   offers: readonly Offered[]
   /** Remarks that would bring or save records, with their changes. */
-  remarks?: readonly Pick<Remark, 'code' | 'why' | 'conceptId' | 'fixes'>[]
+  remarks?: readonly Pick<Remark, 'code' | 'why' | 'conceptId' | 'fixes' | 'gain'>[]
 }
 
 /** One thing that could be done, with the strategy as it would stand then. New lines have ids that begin with "new-". */

@@ -58,6 +58,8 @@ export interface CheckContext {
   pairs: SpellingPairs
   /** Records that a good search must find, and those ruled in. */
   wanted: ReadonlySet<number>
+  /** Records that were ruled out. */
+  unwanted: ReadonlySet<number>
   /** What the source finds for an expression as it is sent there; nothing where the records lie elsewhere. */
   find: (e: Expr) => DocSet
   /** What the source cannot say of it. */

@@ -69,6 +69,7 @@ export interface Given {
   terms?: PlanTerm[]
   limits?: LimitValue[]
   wanted?: number[]
+  unwanted?: number[]
   vocabulary?: boolean
   searched?: boolean
   /** The number of the line that somebody chose to count. */
@@ -86,6 +87,7 @@ function remarksOf({
   terms = PLAN,
   limits = [],
   wanted = [],
+  unwanted = [],
   vocabulary: has = true,
   searched = true,
   counts,
@@ -113,6 +115,7 @@ function remarksOf({
     thesaurus: has ? thesaurus : undefined,
     pairs: spellingPairs({ behavior: 'behaviour' }, { behaviour: 'behavior' }),
     wanted: new Set(wanted),
+    unwanted: new Set(unwanted),
     find: (e) => asSent(source, e).docs,
     lossesOf: (e) => asSent(source, e).losses,
     limited: (docs, limit) => applyLimits(index, docs, [limitAs(limit, profile) ?? limit]),

@@ -236,6 +236,7 @@ describe('what a librarian would remark (PRESS 2015, six elements)', () => {
       thesaurus,
       pairs: spellingPairs({ behavior: 'behaviour' }, { behaviour: 'behavior' }),
       wanted: new Set(),
+      unwanted: new Set(),
       find: () => Uint32Array.of(),
       lossesOf: () => [],
       limited: (docs) => docs,

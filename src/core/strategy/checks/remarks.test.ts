@@ -1,6 +1,10 @@
 import { describe, expect, it } from 'vitest'
 import { PROFILES } from '../../../standins/profiles'
-import { alikeRemarks, type Remark } from '.'
+import { buildIndex, evaluate } from '../../engine'
+import { parse, type Expr } from '../../query'
+import { emptyRecord, toDocument } from '../../records'
+import { spellingPairs } from '../words'
+import { alikeRemarks, checkStrategy, type Remark } from '.'
 import { remarksIn, term } from './checks.fixture'
 
 const mindmere = remarksIn(PROFILES.mindmere!)
@@ -80,5 +84,56 @@ describe('remarks', () => {
     const lines = [{ text: 'noise' }, { text: '#1 NOT reading' }]
     expect(of(mindmere({ lines, wanted: [0] }), 'not-loses')).toHaveLength(1)
     expect(mindmere({ lines, wanted: [0], counts: 1 }).map((r) => r.lineId)).not.toContain('l2')
+  })
+})
+
+describe('a word that brings noise', () => {
+  const records = Array.from({ length: 30 }, (_, n) => ({
+    ...emptyRecord(String(n), n < 16 ? `Noise ${n}` : `Babble in rooms ${n}`),
+  }))
+  const index = buildIndex(records.map(toDocument))
+  const told = (unwanted: number[], wanted: number[] = []): string[] => {
+    const tree = parse('noise OR babble').tree!
+    const find = (e: Expr) => evaluate(index, e).docs
+    return checkStrategy({
+      ...{
+        concepts: [],
+        terms: [],
+        limits: [],
+        sourceId: 's',
+        profile: PROFILES.mindmere!,
+        thesaurus: undefined,
+      },
+      lines: [
+        {
+          id: 'l1',
+          number: 1,
+          text: 'noise OR babble',
+          tree,
+          problems: [],
+          limits: [],
+          docs: find(tree),
+          hits: 30,
+          losses: [],
+        },
+      ],
+      ...{
+        searched: true,
+        index,
+        pairs: spellingPairs({}, {}),
+        find,
+        lossesOf: () => [],
+        limited: (docs) => docs,
+      },
+      ...{ wanted: new Set(wanted), unwanted: new Set(unwanted) },
+    }).flatMap((r) => (r.code === 'noise-term' ? [r.message] : []))
+  }
+  const first = (n: number): number[] => Array.from({ length: n }, (_, i) => i)
+  it('is told where nearly all that it alone brings was ruled out, and not before ten were ruled', () => {
+    expect(told(first(12))).toEqual([
+      'noise in line 1 alone brings 16 records; of 12 that were ruled, 12 were ruled out.',
+    ])
+    expect(told(first(9))).toEqual([])
+    expect(told(first(10), [10, 11, 12])).toEqual([])
   })
 })

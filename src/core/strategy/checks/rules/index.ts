@@ -15,6 +15,7 @@ import {
   unusedLine,
   wrongReference,
 } from './lines'
+import { noiseTerm } from './noise'
 import { notLoses } from './not-loses'
 import { numberMissing } from './number-missing'
 import { oneField } from './one-field'
@@ -67,6 +68,7 @@ export const RULES: readonly Rule[] = [
   numberMissing,
   spellingMissing,
   stemTooShort,
+  noiseTerm,
   stemTooLong,
   covered,
   unusedLine,

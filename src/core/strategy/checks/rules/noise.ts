@@ -1,0 +1,41 @@
+import { wilson } from '../../../base'
+import { subtract } from '../../../engine'
+import { fixAt, leftOut, plain } from '../change'
+import type { Finding, Rule } from '../check'
+
+/** Fewer rulings than this say nothing of a word. */
+const LEAST_RULED = 10
+/** Of what a word alone brings so much is noise at least, as far as was ruled (Wilson). */
+const MOSTLY = 0.75
+/** What a word alone brings is worth a word where it is this part of what the line that counts finds. */
+const WORTH = 0.03
+
+/** A word or heading that alone brings many records, nearly all of which were ruled out. */
+export const noiseTerm: Rule = (c) =>
+  [...c.search.all()].flatMap((part): Finding[] => {
+    const [joining] = c.search.madeOf(part)
+    const { root } = c.search
+    if (part.kind !== 'leaf' || joining?.kind !== 'or' || !root?.docs || !c.search.reached.has(part.line))
+      return []
+    const without = c.search.atRoot(new Map([[joining, c.search.without(joining, [part])]]))
+    const alone = without ? subtract(root.docs, without) : undefined
+    if (!alone || alone.length < Math.max(LEAST_RULED, WORTH * root.docs.length)) return []
+    const out = alone.filter((d) => c.unwanted.has(d)).length
+    const kept = alone.filter((d) => c.wanted.has(d)).length
+    if (out + kept < LEAST_RULED || wilson(out, out + kept).from < MOSTLY) return []
+    const left = leftOut(joining, [part])
+    const name = plain(part.at)
+    return [
+      {
+        code: 'noise-term',
+        kind: 'gain',
+        element: part.at.kind === 'heading' ? 'Subject headings' : 'Text words',
+        lineId: c.lines[part.line - 1]!.id,
+        about: name,
+        message: `${name} in line ${part.line} alone brings ${alone.length} records; of ${out + kept} that were ruled, ${out} were ruled out.`,
+        why: 'It may be asked for in the title only, near another word, or left out; what it brought in is read either way.',
+        gain: { hits: -alone.length, wanted: -kept },
+        fixes: left ? fixAt(c, joining.line, joining.at, left, `Leave ${name} out`) : [],
+      },
+    ]
+  })
