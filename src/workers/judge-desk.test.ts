@@ -154,6 +154,27 @@ describe('remarks on a strategy whose records lie outside', () => {
     expect(remarks.map((r) => r.code)).not.toContain('broken-line')
   })
 
+  it('are also made from the records that were brought in: a word that none has, and one that brings noise', async () => {
+    const { records } = await sources.source('fernhollow')
+    const noise = records.filter((r) => /noise/i.test(`${r.title} ${r.abstract}`)).slice(0, 40)
+    const babble = records.filter((r) => /homework/i.test(r.title)).slice(0, 20)
+    const brought = [
+      ...noise.map((record) => ({ record, ruled: undefined })),
+      ...babble.map((record) => ({ record, ruled: 'out' as const })),
+    ]
+    const lines = [{ id: '1', text: 'nosie OR noise OR homework', limits: [], conceptId: 'b', hits: 60 }]
+    const remarks = await desk.remarks({ ...OUTSIDE, vocabulary: undefined, lines, brought })
+    expect(remarks.find((r) => r.code === 'none-brought')).toMatchObject({
+      message: `None of the ${brought.length} records that were brought in has nosie (line 1); “noise” may be meant.`,
+      fixes: [{ text: 'noise OR noise OR homework' }],
+    })
+    expect(remarks.find((r) => r.code === 'noise-term')!.message).toMatch(
+      /^homework in line 1 alone brings \d+ of those brought in; of \d+ that were ruled, \d+ were ruled out\.$/,
+    )
+    const none = await desk.remarks({ ...OUTSIDE, vocabulary: undefined, lines })
+    expect(none.map((r) => r.code)).not.toContain('none-brought')
+  })
+
   it('are none where there are no lines', async () => {
     expect(await desk.remarks({ ...OUTSIDE, vocabulary: undefined, lines: [] })).toEqual([])
   })

@@ -1,5 +1,6 @@
 import { foldLabel } from '@/core/base'
-import { applyLimits, buildIndex, EMPTY, intersect, uniteAll, type DocSet } from '@/core/engine'
+import { applyLimits, buildIndex, EMPTY, evaluate, intersect, uniteAll, type DocSet } from '@/core/engine'
+import { toDocument, type Rec } from '@/core/records'
 import { limitAs, printFor, type Loss, type Profile } from '@/core/profile'
 import { inFields, parse, phrase, print, referredLines, word, type Expr, type LimitValue } from '@/core/query'
 import {
@@ -61,6 +62,8 @@ export interface SearchOutside extends Omit<JudgedSearch, 'key' | 'judged' | 'li
   profile: Profile
   vocabulary: string | undefined
   lines: (PlannedLine & { hits?: number | undefined })[]
+  /** Records that were brought in of this search, with what was ruled of each. */
+  brought?: { record: Rec; ruled: 'in' | 'out' | undefined }[]
 }
 
 /** What is judged: the lines of one source, as it is searched here. */
@@ -237,9 +240,15 @@ export class JudgeDesk {
     lines,
     countingId,
     plan,
+    brought = [],
   }: SearchOutside): Promise<KeyedRemark[]> {
     if (!lines.length) return []
     const trees = lines.map(read)
+    const index = buildIndex(brought.map(({ record }) => toDocument(record)))
+    const thesaurus = vocabulary === undefined ? undefined : await this.sources.thesaurus(vocabulary)
+    const ruled = (verdict: 'in' | 'out'): Set<number> =>
+      new Set(brought.flatMap((b, doc) => (b.ruled === verdict ? [doc] : [])))
+    const headings = (label: string, below: boolean) => thesaurus?.foldedLabels(label, below)
     const lossesOf = (e: Expr | undefined): readonly Loss[] => (e ? printFor(e, profile).losses : [])
     const remarks = checkStrategy({
       ...plan,
@@ -255,8 +264,14 @@ export class JudgeDesk {
         losses: lossesOf(trees[i]!.tree),
       })),
       searched: false,
-      index: buildIndex([]),
-      thesaurus: vocabulary === undefined ? undefined : await this.sources.thesaurus(vocabulary),
+      index,
+      thesaurus,
+      brought: {
+        size: brought.length,
+        find: (e) => evaluate(index, e, { headings }).docs,
+        in: ruled('in'),
+        out: ruled('out'),
+      },
       pairs: await this.sources.spellings(),
       wanted: new Set(),
       unwanted: new Set(),

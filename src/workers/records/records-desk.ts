@@ -121,6 +121,9 @@ export interface WorksForPage {
   lost: number
 }
 
+/** As many records as judging a search of another place needs. */
+const MOST_BROUGHT = 5_000
+
 /** The owner of the records of the open review: blocks, columns, index and works, apart from searching and long work. */
 export class RecordsDesk {
   private readonly reader: RecordReader
@@ -356,6 +359,19 @@ export class RecordsDesk {
     const names = ids.flatMap((id) => workOf(this.all, id)?.records ?? [])
     const own = names.filter((name) => this.importOf(name).sourceId === sourceId)
     return [...new Set((await this.recordsOf(own)).map((r) => r.record.id))]
+  }
+
+  /** The records that were brought in of a source, with the work that each stands for; of very many the first. */
+  async broughtFrom(sourceId: string): Promise<{ workId: string; record: Rec }[]> {
+    const names = this.all
+      .flatMap((work) =>
+        work.records
+          .filter((name) => this.importOf(name).sourceId === sourceId)
+          .map((name) => ({ workId: work.id, name })),
+      )
+      .slice(0, MOST_BROUGHT)
+    const records = await this.recordsOf(names.map((n) => n.name))
+    return records.map(({ record }, i) => ({ workId: names[i]!.workId, record }))
   }
 
   /** The works that a source has under some numbers, list by list. */

@@ -60,6 +60,15 @@ export interface CheckContext {
   wanted: ReadonlySet<number>
   /** Records that were ruled out. */
   unwanted: ReadonlySet<number>
+  /** Where the records lie elsewhere: those that were brought in of this search, `index` being theirs, and what was ruled of them. */
+  brought?:
+    | {
+        size: number
+        find: (e: Expr) => DocSet
+        in: ReadonlySet<number>
+        out: ReadonlySet<number>
+      }
+    | undefined
   /** What the source finds for an expression as it is sent there; nothing where the records lie elsewhere. */
   find: (e: Expr) => DocSet
   /** What the source cannot say of it. */

@@ -43,7 +43,10 @@ export function Advice({
     <section className="advice" aria-label="Advice">
       {!open.length && <p className="empty">No remark is open.</p>}
       {!info.standin && (
-        <p className="sub">Its records lie outside: what only records can tell is not remarked on.</p>
+        <p className="sub">
+          Its records lie outside: what only records can tell is remarked on as far as those that were brought
+          in show it.
+        </p>
       )}
       {ELEMENTS.map((element) => {
         const own = open.filter((r) => r.element === element && r.kind !== 'tidying')

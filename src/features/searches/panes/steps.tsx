@@ -28,7 +28,7 @@ export function Steps({ review, info, lines }: { review: Review; info: SourceInf
   return (
     <section className="steps" aria-label="Fewer or more">
       <p className="sub">
-        The last line finds <b>{thousands(now.hits)}</b>
+        The line that counts finds <b>{thousands(now.hits)}</b>
         {value.wanted > 0 && `, ${now.wanted} of ${plural(value.wanted, 'wanted record')} among them`}. Each
         step by itself would leave:
       </p>

@@ -139,6 +139,14 @@ export interface JudgedStrategy {
 /** What there is to say about the strategy of a source; asked again when the plan, the lines or the rulings change. */
 export function useJudgement(review: Review, info: SourceInfo, lines: readonly Line[]): JudgedStrategy {
   const judged = useJudged(review, info)
+  const rulings = useSession((s) => s.told.ruled.byWork)
+  const ruledOf = useCallback(
+    (workId: string): 'in' | 'out' | undefined => {
+      const said = Object.values(held(rulings, workId) ?? {}).map((r) => r.verdict)
+      return said.includes('in') ? 'in' : said.includes('out') ? 'out' : undefined
+    },
+    [rulings],
+  )
   const { searched, profile, vocabulary, source } = info
   const { concepts, alternatives, terms, limits } = review
   const countingId = chosenLine(review, source.id)?.id
@@ -162,6 +170,7 @@ export function useJudgement(review: Review, info: SourceInfo, lines: readonly L
     if (!profile) return undefined
     return async (): Promise<Judgement> => {
       const counted = lines.map((l) => ({ ...l, hits: runs?.get(l.id)?.hits }))
+      const brought = await recordsDesk().broughtFrom(source.id)
       const remarks = await judgeDesk().remarks({
         profile,
         vocabulary: key,
@@ -169,10 +178,11 @@ export function useJudgement(review: Review, info: SourceInfo, lines: readonly L
         lines: counted,
         countingId,
         plan,
+        brought: brought.map(({ workId, record }) => ({ record, ruled: ruledOf(workId) })),
       })
       return { remarks, board: [], yields: [], nots: [] }
     }
-  }, [searched, profile, key, source.id, lines, countingId, plan, judged, runs])
+  }, [searched, profile, key, source.id, lines, countingId, plan, judged, runs, ruledOf])
   const { value, work } = useWork(job)
   return { judgement: value, work }
 }

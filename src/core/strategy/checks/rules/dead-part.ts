@@ -52,7 +52,7 @@ function causeOf(c: Judging, part: Part): { because: string; fixes: Fix[] } {
 }
 
 /** The same with each word that no record has put right, as far as one is near. */
-function corrected(c: Judging, e: Expr): Expr | undefined {
+export function corrected(c: Judging, e: Expr): Expr | undefined {
   const right = (text: string): string =>
     isMasked(text) || c.index.termsFor(text.toLowerCase()).length
       ? text

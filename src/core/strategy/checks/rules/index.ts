@@ -1,6 +1,7 @@
 import type { Rule } from '../check'
 import { andAddsNothing } from './and-adds-nothing'
 import { andInConcept } from './and-in-concept'
+import { noiseBrought, noneBrought } from './brought'
 import { conceptTwice } from './concept-twice'
 import { covered } from './covered'
 import { deadPart } from './dead-part'
@@ -69,6 +70,8 @@ export const RULES: readonly Rule[] = [
   spellingMissing,
   stemTooShort,
   noiseTerm,
+  noneBrought,
+  noiseBrought,
   stemTooLong,
   covered,
   unusedLine,

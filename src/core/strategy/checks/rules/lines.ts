@@ -126,12 +126,11 @@ export const unusedLine: Rule = (c) => {
         lineId: l.id,
         about: '',
         message: `No line uses line ${l.number}.`,
-        why: 'It was run and counts for nothing; a number may be wrong in a line that joins.',
+        why: 'It counts for nothing; a number may be wrong in a line that joins.',
         fixes:
           same && !isWithin(root, c.search.blockOf(c.search.roots[same.number - 1]!))
             ? withMore(c, same.number, [{ kind: 'line', number: l.number }], `Join it in line ${same.number}`)
             : [],
-        owns: root ? [root] : [],
       },
     ]
   })
