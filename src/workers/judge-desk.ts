@@ -1,12 +1,10 @@
-import { foldLabel } from '@/core/base'
-import { applyLimits, buildIndex, EMPTY, evaluate, intersect, uniteAll, type DocSet } from '@/core/engine'
+import { applyLimits, buildIndex, EMPTY, evaluate, type DocSet } from '@/core/engine'
 import { toDocument, type Rec } from '@/core/records'
 import { limitAs, printFor, type Loss, type Profile } from '@/core/profile'
-import { inFields, parse, phrase, print, referredLines, word, type Expr, type LimitValue } from '@/core/query'
+import { parse, print, referredLines, type Expr, type LimitValue } from '@/core/query'
 import {
   adviseSteps,
   asSent,
-  causeWords,
   checkInSteps,
   checkStrategy,
   finalNumber,
@@ -16,10 +14,8 @@ import {
   remarkKey,
   runLines,
   runStrategy,
-  termExpression,
   termYields,
   type Advised,
-  type BoardItem,
   type CheckContext,
   type CheckedLine,
   type CountedStep,
@@ -33,9 +29,10 @@ import {
   type TermYield,
 } from '@/core/strategy'
 import type { OpenStandin } from '@/standins'
+import { boardRow, type BoardRow } from './board-row'
 import type { OpenSources } from './open-sources'
-import { isName, runsOf } from './named-words'
 import { Pace, type GoOn } from './pace'
+import { expressionOf, inUse, yieldsOf, type FoundTerm } from './term-yields'
 
 export interface PlannedLine extends LineLike {
   conceptId?: string | undefined
@@ -81,27 +78,6 @@ export interface JudgedSearch {
 
 export interface KeyedRemark extends Remark {
   key: string
-}
-
-/** A known item on the board, with what its record offers where it was missed. */
-export interface BoardRow {
-  id: string
-  title: string
-  found: (boolean | undefined)[]
-  atLast: boolean | undefined
-  lostAt: number[]
-  /** Every cause of a miss, each in words. */
-  causes: BoardCause[]
-}
-
-/** Why a known item is missed, with what its record says instead where words are the cause. */
-export interface BoardCause {
-  words: string
-  conceptId?: string | undefined
-  /** Headings of the record that may stand for the concept and that the plan does not have. */
-  headings: string[]
-  /** What the record calls it, in plain notation: author keywords, and names in its title. */
-  names: string[]
 }
 
 export interface Judgement {
@@ -345,119 +321,4 @@ const read = ({ text }: LineLike): Pick<CheckedLine, 'tree' | 'problems'> => par
 function limitedBy(source: OpenStandin, docs: DocSet, limit: LimitValue): DocSet {
   const own = limitAs(limit, source.profile)
   return own ? applyLimits(source.index, docs, [own]) : docs
-}
-
-interface FoundTerm {
-  id: string
-  conceptId: string
-  docs: DocSet
-}
-
-const inUse = (plan: JudgedPlan, planSource: string) =>
-  plan.terms.filter((t) => t.status === 'in use' && (t.sourceId === 'all' || t.sourceId === planSource))
-
-function expressionOf(term: PlanTerm): Expr | undefined {
-  const e = termExpression(term)
-  return e && term.kind === 'text' ? inFields(['text'], e) : e
-}
-
-function boardRow(
-  row: BoardItem,
-  source: OpenStandin,
-  plan: JudgedPlan,
-  sourceId: string,
-  search: Judging,
-): BoardRow {
-  const record = source.records[row.doc]!
-  const name = (id: string): string | undefined => {
-    const concept = plan.concepts.find((c) => c.id === id)
-    return concept && `${concept.letter} ${concept.name}`
-  }
-  const limited = { year: record.year, language: record.language, type: record.type }
-  return {
-    id: row.id,
-    title: record.title,
-    found: row.found,
-    atLast: row.atLast,
-    lostAt: row.lostAt,
-    causes: row.causes.map((cause): BoardCause => {
-      const words = causeWords(cause, limited, name)
-      if (cause.kind !== 'words' || cause.conceptId === undefined) return { words, headings: [], names: [] }
-      const { conceptId } = cause
-      return { words, conceptId, ...offered(source, plan, row.doc, sourceId, conceptId, search) }
-    }),
-  }
-}
-
-/** As many headings and names as are offered for one cause. */
-const MOST_OFFERED = 6
-
-/**
- * What a missed record says of a concept: its headings and keywords, and names in its title, that the plan has not. What is
- * about another concept for sure is left out; what is about this one stands first.
- */
-function offered(
-  source: OpenStandin,
-  plan: JudgedPlan,
-  doc: number,
-  sourceId: string,
-  conceptId: string,
-  { about }: Judging,
-): Pick<BoardCause, 'headings' | 'names'> {
-  const record = source.records[doc]!
-  const planned = inUse(plan, sourceId)
-  // A heading that is planned says nothing of whether its words are.
-  const headed = new Set(
-    planned.flatMap((t) =>
-      t.kind === 'heading' ? (source.thesaurus?.foldedLabels(t.expression, t.withNarrower) ?? []) : [],
-    ),
-  )
-  const worded = new Set(planned.flatMap((t) => (t.kind === 'heading' ? [] : foldLabel(t.expression))))
-  const ranked = <T>(list: readonly T[], toExpr: (one: T) => Expr): T[] =>
-    list
-      .map((one) => ({ one, concept: about.ofExpression(toExpr(one)) }))
-      .filter(({ concept }) => concept === undefined || concept === conceptId)
-      .sort((a, b) => Number(b.concept === conceptId) - Number(a.concept === conceptId))
-      .map(({ one }) => one)
-      .slice(0, MOST_OFFERED)
-  const headings = record.headings.map((h) => h.label).filter((l) => !headed.has(foldLabel(l)))
-  const keywords = record.keywords.map(foldLabel)
-  const named = runsOf(record.title).filter((run) => isName(run, [source]))
-  const names = [...new Set([...keywords, ...named])].filter((text) => text && !worded.has(text))
-  // Of two names of which one holds the other the longer one says it.
-  const longest = names.filter((n) => !names.some((o) => o !== n && ` ${o} `.includes(` ${n} `)))
-  return {
-    headings: ranked(headings, (label) => ({ kind: 'heading', label, below: false, main: false })),
-    names: ranked(longest, said).map((text) => print(said(text))),
-  }
-}
-
-/** A name as it is searched: a word, or a phrase of several. */
-const said = (folded: string): Expr => {
-  const words = folded.split(' ')
-  return words.length === 1 ? word(folded) : phrase(...words)
-}
-
-function yieldsOf(
-  source: OpenStandin,
-  plan: JudgedPlan,
-  terms: readonly FoundTerm[],
-  ruled: { in: ReadonlySet<number>; out: ReadonlySet<number> },
-): TermYield[] {
-  const blocks = new Map<string, DocSet>()
-  for (const c of plan.concepts)
-    blocks.set(
-      c.id,
-      uniteAll(
-        terms.filter((t) => t.conceptId === c.id).map((t) => t.docs),
-        source.records.length,
-      ),
-    )
-  const near = new Map<string, DocSet>()
-  for (const c of plan.concepts) {
-    const others = plan.concepts.filter((o) => o.id !== c.id && o.essential && blocks.get(o.id)!.length)
-    const [first, ...rest] = others.map((o) => blocks.get(o.id)!)
-    if (first) near.set(c.id, rest.reduce<DocSet>(intersect, first))
-  }
-  return termYields(terms, source.records.length, near, ruled)
 }

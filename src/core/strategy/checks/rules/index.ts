@@ -1,7 +1,10 @@
 import type { Rule } from '../check'
 import { andAddsNothing } from './and-adds-nothing'
 import { andInConcept } from './and-in-concept'
+import { noHeadingAsked, noWordsAsked, plannedMissing } from './asked-one-way'
+import { manyAsked, optionalAsked } from './asked-too-much'
 import { noiseBrought, noneBrought } from './brought'
+import { conceptMissing, planThin } from './concept-missing'
 import { conceptTwice } from './concept-twice'
 import { covered } from './covered'
 import { deadPart } from './dead-part'
@@ -22,19 +25,10 @@ import { numberMissing } from './number-missing'
 import { oneField } from './one-field'
 import { mixedOperators, nearnessExtreme, smallOperators, wordsSideBySide } from './operators'
 import { orBetweenConcepts } from './or-between-concepts'
+import { partForBlock } from './part-for-block'
 import { sentOtherwise } from './sent-otherwise'
 import { spellingMissing } from './spelling-missing'
 import { stemTooLong, stemTooShort } from './stems'
-import {
-  conceptMissing,
-  manyAsked,
-  noHeadingAsked,
-  noWordsAsked,
-  optionalAsked,
-  partForBlock,
-  planThin,
-  plannedMissing,
-} from './translation'
 
 /** Every rule, causes before what follows from them: a rule that explains a part stands before those that would remark on it. */
 export const RULES: readonly Rule[] = [
