@@ -159,7 +159,7 @@ describe('remarks on a strategy whose records lie outside', () => {
     const noise = records.filter((r) => /noise/i.test(`${r.title} ${r.abstract}`)).slice(0, 40)
     const babble = records.filter((r) => /homework/i.test(r.title)).slice(0, 20)
     const brought = [
-      ...noise.map((record) => ({ record, ruled: undefined })),
+      ...noise.map((record, i) => ({ record, ruled: i < 20 ? ('in' as const) : undefined })),
       ...babble.map((record) => ({ record, ruled: 'out' as const })),
     ]
     const lines = [{ id: '1', text: 'nosie OR noise OR homework', limits: [], conceptId: 'b', hits: 60 }]

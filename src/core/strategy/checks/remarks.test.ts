@@ -129,11 +129,14 @@ describe('a word that brings noise', () => {
     }).flatMap((r) => (r.code === 'noise-term' ? [r.message] : []))
   }
   const first = (n: number): number[] => Array.from({ length: n }, (_, i) => i)
-  it('is told where nearly all that it alone brings was ruled out, and not before ten were ruled', () => {
-    expect(told(first(12))).toEqual([
+  const last = (n: number): number[] => first(n).map((i) => 29 - i)
+  it('is told where hardly any of what it alone brings is kept beside the others, and not before ten were ruled', () => {
+    expect(told(first(12), last(12))).toEqual([
       'noise in line 1 alone brings 16 records; of 12 that were ruled, 12 were ruled out.',
     ])
-    expect(told(first(9))).toEqual([])
-    expect(told(first(10), [10, 11, 12])).toEqual([])
+    expect(told(first(9), last(12))).toEqual([])
+    expect(told(first(10), [10, 11, 12, ...last(12)])).toEqual([])
+    // Where most of everything is ruled out, no word is noise by that.
+    expect(told([...first(12), ...last(11)], [18])).toEqual([])
   })
 })

@@ -1,5 +1,5 @@
 import { listed } from '../../../base'
-import { inFields, joined, type Expr } from '../../../query'
+import { inFields, joined, walk, type Expr } from '../../../query'
 import { termExpression } from '../../draft/draft'
 import { unitsOf } from '../../draft/units'
 import { leavesOf, type Part } from '../../tree'
@@ -81,7 +81,10 @@ export const plannedMissing: Rule = (c) =>
     // Where no word is asked for, that is what is told.
     if (!c.searched || leaves.every(isHeading)) return []
     const all = saidOf(c, part, concept.id)
-    const said = new Set(all.flatMap((l) => unitsOf(l.at).map((u) => u.key)))
+    // What stands near something else is asked for too, if more narrowly.
+    const said = new Set(
+      all.flatMap((l) => [l.at, ...(l.at.kind === 'near' ? walk(l.at) : [])]).flatMap((e) => wordsIn(e)),
+    )
     const missing = ownTerms(c, concept.id).flatMap((t) => {
       const e = t.kind === 'text' ? termExpression(t) : undefined
       if (!e || unitsOf(e).every((u) => said.has(u.key))) return []
@@ -112,3 +115,5 @@ export const plannedMissing: Rule = (c) =>
       },
     ]
   })
+
+const wordsIn = (e: Expr): string[] => unitsOf(e).map((u) => u.key)

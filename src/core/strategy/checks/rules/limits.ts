@@ -30,8 +30,13 @@ const withLimits = (line: CheckedLine, label: string, limits: readonly LimitValu
 /** The lines up to the one that counts: what was tried behind it limits nothing. */
 const upToCounting = (c: Judging): readonly CheckedLine[] => c.lines.slice(0, c.search.counting)
 
-const standingOf = (c: Judging, limit: LimitValue) =>
-  limitStanding(limit, { lines: upToCounting(c), can: (kind) => limitState(kind, c.profile) })
+function standingOf(c: Judging, limit: LimitValue) {
+  const source = { lines: upToCounting(c), can: (kind: LimitValue['kind']) => limitState(kind, c.profile) }
+  const own = limitStanding(limit, source)
+  const as = limitAs(limit, c.profile)
+  // Whoever sets what stands in for it has set it.
+  return own.state === 'forgotten' && as && !sameLimit(as, limit) ? limitStanding(as, source) : own
+}
 
 /** A planned limit that was set and got lost where lines were joined again. */
 export const limitLost: Rule = (c) =>

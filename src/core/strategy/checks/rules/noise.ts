@@ -6,8 +6,8 @@ import type { Finding, Judging, Rule } from '../check'
 
 /** Fewer rulings than this say nothing of a word. */
 const LEAST_RULED = 10
-/** Of what a word alone brings so much is noise at least, as far as was ruled (Wilson). */
-const MOSTLY = 0.75
+/** What a word alone brings is noise where at most this part of what the whole search keeps is kept of it (upper end, Wilson). */
+const OF_THE_USUAL = 0.5
 /** What a word alone brings is worth a word where it is this part of what the line that counts finds. */
 const WORTH = 0.03
 
@@ -20,8 +20,13 @@ export const noiseIn = (
   search: SearchTree,
   ruled: { in: ReadonlySet<number>; out: ReadonlySet<number> },
   what: string,
-): Finding[] =>
-  [...search.all()].flatMap((part): Finding[] => {
+): Finding[] => {
+  const [inAll, outAll] = [ruled.in, ruled.out].map(
+    (set) => search.root?.docs?.filter((d) => set.has(d)).length ?? 0,
+  )
+  // Most of what any search finds is ruled out: a word is only noise beside the others.
+  const usual = inAll! / (inAll! + outAll! || 1)
+  return [...search.all()].flatMap((part): Finding[] => {
     const [joining] = search.madeOf(part)
     const { root } = search
     if (part.kind !== 'leaf' || joining?.kind !== 'or' || !root?.docs || !search.reached.has(part.line))
@@ -31,7 +36,7 @@ export const noiseIn = (
     if (!alone || alone.length < Math.max(LEAST_RULED, WORTH * root.docs.length)) return []
     const out = alone.filter((d) => ruled.out.has(d)).length
     const kept = alone.filter((d) => ruled.in.has(d)).length
-    if (out + kept < LEAST_RULED || wilson(out, out + kept).from < MOSTLY) return []
+    if (out + kept < LEAST_RULED || wilson(kept, out + kept).to > OF_THE_USUAL * usual) return []
     const left = leftOut(joining, [part])
     const name = plain(part.at)
     return [
@@ -48,3 +53,4 @@ export const noiseIn = (
       },
     ]
   })
+}
