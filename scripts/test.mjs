@@ -33,7 +33,8 @@ const shown = (what, command, args, env = {}) =>
   })
 
 rmSync('test-results', { recursive: true, force: true })
-// What does not need what another makes goes on beside it: one core each.
+// What does not need what another makes goes on beside it: one core each, and the unit tests on what the build leaves.
+let unit = false
 const lanes = await Promise.all([
   lane(
     () => step('Types', process.execPath, TYPES),
@@ -45,17 +46,14 @@ const lanes = await Promise.all([
     () => step('Format', bin('oxfmt'), ['--check']),
     () => step('Lint', bin('oxlint'), ['--type-aware']),
     () => step('Direction of imports', bin('depcruise'), ['--config', '.dependency-cruiser.cjs', 'src']),
-  ),
+  ).then(async (ready) => {
+    await tex
+    const args = ['run', '--reporter=default', '--reporter=json', `--outputFile.json=${UNIT}`]
+    unit = await step('Unit tests', bin('vitest'), args)
+    return ready
+  }),
 ])
 for (const ok of lanes.flat()) count(ok)
-await tex
-
-const unit = await shown('Unit tests', bin('vitest'), [
-  'run',
-  '--reporter=default',
-  '--reporter=json',
-  `--outputFile.json=${UNIT}`,
-])
 try {
   const report = JSON.parse(readFileSync(UNIT, 'utf8'))
   passed += report.numPassedTests

@@ -3,6 +3,7 @@ import { describe, expect, it } from 'vitest'
 import { parse, print } from '../../query'
 import { anyExpression } from '../../query/expressions.arbitrary'
 import { PROFILES } from '../../../standins/profiles'
+import { trials } from '../../base/trials.fixture'
 import { fixed, remarksIn, type Given } from './checks.fixture'
 import { remarkKey, type Fix } from '.'
 
@@ -69,7 +70,7 @@ describe('whatever a strategy says', () => {
           if (r.lineId) expect(Number(r.lineId.slice(1))).toBeLessThanOrEqual(g.lines.length)
         }
       }),
-      { numRuns: 300 },
+      { numRuns: trials(150, 300) },
     )
   })
 
@@ -79,7 +80,7 @@ describe('whatever a strategy says', () => {
         const codes = remarks({ ...g, searched: false }).map((r) => r.code)
         expect(codes).not.toContain('count-impossible')
       }),
-      { numRuns: 400 },
+      { numRuns: trials(200, 400) },
     )
   })
 
@@ -94,7 +95,7 @@ describe('whatever a strategy says', () => {
           }
         }
       }),
-      { numRuns: 400 },
+      { numRuns: trials(200, 400) },
     )
   })
 
@@ -111,7 +112,7 @@ describe('whatever a strategy says', () => {
         }
         throw new Error(`never ends: ${taken.slice(-4).join(' → ')}`)
       }),
-      { numRuns: 200 },
+      { numRuns: trials(100, 200) },
     )
   })
 })
