@@ -84,8 +84,11 @@ test('two readers read apart, hand their rulings over, settle what differs, and 
     await accessible(one, 'Full texts', '.selecting')
     await one.locator('#stage').focus()
     await one.keyboard.press('6')
-    await one.getByRole('dialog', { name: 'Why was it not to be had?' }).waitFor()
+    const why = one.getByRole('dialog', { name: 'Why was it not to be had?' })
+    // Keys are heard when the answers have the focus.
+    await expect(why.locator('[class*="choices"]:focus')).toBeVisible()
     await one.keyboard.press('0')
+    await expect(why.getByRole('textbox')).toBeFocused()
     await one.keyboard.type('the volume is lost')
     await one.keyboard.press('Enter')
     await expect(one.locator('.texts-row.on')).toContainText('not to be had: the volume is lost')

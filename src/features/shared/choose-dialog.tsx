@@ -53,7 +53,10 @@ export function ChooseDialog({
       width={500}
       onCancel={close}
       destroyOnHidden
-      afterOpenChange={(shown) => shown && list.current?.focus()}
+      // Whoever is quick is in the field already when the dialog has come to rest: the focus stays where it was put.
+      afterOpenChange={(opened) => {
+        if (opened && !list.current?.contains(document.activeElement)) list.current?.focus()
+      }}
     >
       <div className={css.choices} ref={list} tabIndex={-1} onKeyDown={pressed}>
         {children}
