@@ -15,10 +15,10 @@ export const oneField: Rule = (c) =>
     const groups = new Map<string, Part[]>()
     for (const part of c.search.all())
       if (part.kind === 'leaf' && part.line === line.number && part.fields && isWords(part.at))
-        // Words that are a heading themselves are told as that.
+        // A word that is no concept’s own may be too broad for the whole text; words that are a heading are told as that.
         if (
           isNarrow(part.fields) &&
-          c.about.of(part) &&
+          c.about.ofExpression(part.at) &&
           !(part.fields.includes('subject') && headingCalled(c, part.at))
         )
           groups.set(part.fields.join(), [...(groups.get(part.fields.join()) ?? []), part])
