@@ -5,8 +5,9 @@ import { recordFinder, type RecordFinder } from '../core/records'
 import type { Review, Source } from '../core/review'
 import { spellingPairs, termExpression, chosenLine, type RunCache } from '../core/strategy'
 import { STANDINS, type OpenStandin } from '../standins'
-import { JudgeDesk, type JudgedPlan, type JudgedSearch, type PlannedLine } from '../workers/judge-desk'
+import { JudgeDesk, type JudgedSearch, type PlannedLine } from '../workers/judge-desk'
 import { judgedIn } from '../workers/judged-in'
+import { planOf } from '../workers/judged-plan'
 import { openedSources } from '../workers/opened-sources'
 import { WordDesk, type ConceptTerms } from '../workers/word-desk'
 import { required, UsageError, type Arguments } from './arguments'
@@ -47,13 +48,6 @@ function sourceOf(review: Review, name: string): Source {
     throw new UsageError(`The records of ${found.name} lie outside: it can only be judged in the app.`)
   return found
 }
-
-const planOf = ({ concepts, alternatives, terms, limits }: Review): JudgedPlan => ({
-  concepts,
-  alternatives,
-  terms,
-  limits: limits.map((l) => l.limit),
-})
 
 /** Lines in plain notation, one a row, limits behind a tab. */
 function sheetOf(text: string): PlannedLine[] {

@@ -1,3 +1,4 @@
+import { drain } from '@/core/base'
 import { applyLimits, buildIndex, EMPTY, evaluate, type DocSet } from '@/core/engine'
 import { toDocument, type Rec } from '@/core/records'
 import { limitAs, printFor, type Loss, type Profile } from '@/core/profile'
@@ -286,7 +287,7 @@ export class JudgeDesk {
         limits: plan.limits,
         terms: inUse(plan, sourceId),
         offers,
-        remarks: lines.length ? checkStrategy(context).filter((r) => r.kind === 'gain') : [],
+        remarks: lines.length ? drain(checkInSteps(built)).filter((r) => r.kind === 'gain') : [],
       },
       find,
       wanted,

@@ -3,6 +3,7 @@ import { spellingPairs, type RunCache } from '@/core/strategy'
 import { openStandin, readStandinKey, standin, type OpenStandin, type Release } from '@/standins'
 import { recordsOf, vocabularyOf, type SourceId } from '@/standins/corpus/releases'
 import type { OpenSources } from './open-sources'
+import { openedSources } from './opened-sources'
 
 /** The sources of the worker without a network, for tests: stand-ins drawn here, vocabularies from files handed in. */
 export function openHere(): OpenSources {
@@ -31,12 +32,14 @@ export function openHere(): OpenSources {
       )
     })
   const sources: Partial<OpenSources> = {
-    source: async (key) => source(key),
-    finder: async (key) => once(finders, key, () => recordFinder(source(key).records)),
+    ...openedSources({
+      source,
+      finder: (key) => once(finders, key, () => recordFinder(source(key).records)),
+      cache: (key) => once(caches, key, () => new Map()),
+      spellings: () =>
+        spellingPairs({ color: 'colour', behavior: 'behaviour' }, { colour: 'color', behaviour: 'behavior' }),
+    }),
     facets: async (key) => once(facets, key, () => facetIndex(source(key).records)),
-    cache: (key) => once(caches, key, () => new Map()),
-    spellings: async () =>
-      spellingPairs({ color: 'colour', behavior: 'behaviour' }, { colour: 'color', behaviour: 'behavior' }),
     behind: async (key) => (key.startsWith('file:') ? undefined : source(key)),
     thesaurus: async (key) => (key.startsWith('file:') ? files.get(key) : source(key).thesaurus),
     has: (key) => files.has(key),

@@ -92,7 +92,6 @@ export {
 } from './judging/judging'
 export { causeWords, type MissCause } from './judging/causes'
 export { judging, type Judging } from './checks'
-export { SearchTree, ConceptEvidence, saidBy, type Part } from './tree'
 export * from './history'
 export * from './advisor'
 export { occasionsOf, type Occasion, type RunLike } from './run/occasions'

@@ -2,8 +2,9 @@ import { readReview } from '@/core/handed'
 import { limitsInRow } from '@/core/query'
 import { runStrategy } from '@/core/strategy'
 import { builtDemo } from '@/standins/built-demo.fixture'
-import { JudgeDesk, type JudgedPlan, type Judgement, type PlannedLine } from '../judge-desk'
+import { JudgeDesk, type Judgement, type PlannedLine } from '../judge-desk'
 import { judgedIn } from '../judged-in'
+import { planOf } from '../judged-plan'
 import { openHere } from '../open-here'
 
 /** Lines in plain notation, limits behind a tab, as a sheet whose lines have no letters. */
@@ -21,7 +22,7 @@ const desk = new JudgeDesk(sources)
 /** Judges a sheet of the demo’s plan in one of its sources. */
 export async function judgePlanted(source: string, lines: PlannedLine[]): Promise<Judgement> {
   const { review } = await opened
-  const plan: JudgedPlan = { ...review, limits: review.limits.map((l) => l.limit) }
+  const plan = planOf(review)
   const judged = judgedIn(await opened, await sources.finder(source))
   return (await desk.judge({ key: source, sourceId: `demo-${source}`, lines, plan, judged }))!
 }

@@ -68,3 +68,7 @@ export function gainWords({ hits, wanted, block }: Gain): string {
   const records = `${n} ${n === 1 ? 'record' : 'records'}`
   return wanted > 0 ? `${records}, ${wanted} of them wanted` : records
 }
+
+/** A gain as a remark tells it, by the line that counts; nothing where none was measured. */
+export const measured = (gain: Gain | undefined): { gain?: Pick<Gain, 'hits' | 'wanted'> } =>
+  gain ? { gain: { hits: gain.hits, wanted: gain.wanted } } : {}

@@ -7,9 +7,9 @@ import { chosenLine, type Advised, type CountedStep, type Offered } from '@/core
 import { useStore } from '@/store/provider'
 import type { SourceInfo } from '@/standins/source-info'
 import { Working } from '@/ui/working'
-import { judgeDesk, wordDesk } from '@/workers'
+import { judgeDesk, planOf, wordDesk } from '@/workers'
 import { conceptTerms } from '../../shared/plan-text'
-import { planOf, useJudged, useWork } from './use-judgement'
+import { useJudged, useWork } from './use-judgement'
 
 /** Too many or too few: what could be done next, each step with the count that it would give. */
 export function Steps({ review, info, lines }: { review: Review; info: SourceInfo; lines: readonly Line[] }) {

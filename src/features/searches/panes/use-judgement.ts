@@ -5,15 +5,7 @@ import type { Line, Review } from '@/core/review'
 import { chosenLine } from '@/core/strategy'
 import { useSession, useStore } from '@/store/provider'
 import type { SourceInfo } from '@/standins/source-info'
-import {
-  callback,
-  judgeDesk,
-  recordsDesk,
-  wordDesk,
-  type Judged,
-  type JudgedPlan,
-  type Judgement,
-} from '@/workers'
+import { callback, judgeDesk, planOf, recordsDesk, wordDesk, type Judged, type Judgement } from '@/workers'
 import { askedOf } from '../../shared/known-item'
 
 const SETTLE = 350
@@ -26,16 +18,6 @@ export interface Work {
   failed: string | undefined
   stop: () => void
   again: () => void
-}
-
-/** The plan as far as judging needs it. */
-export function planOf({
-  concepts,
-  alternatives,
-  terms,
-  limits,
-}: Pick<Review, 'concepts' | 'alternatives' | 'terms' | 'limits'>): JudgedPlan {
-  return { concepts, alternatives, terms, limits: limits.map((l) => l.limit) }
 }
 
 /** Records of a source that matter: the known items that it holds, and all that was ruled of what it holds, wherever it came from. */

@@ -6,9 +6,8 @@ import type { Line, Review, Term } from '@/core/review'
 import type { SourceInfo } from '@/standins/source-info'
 import { Chart } from '@/ui/chart/chart'
 import { Strand } from '@/ui/strand'
-import { judgeDesk, type Judgement } from '@/workers'
+import { judgeDesk, planOf, type Judgement } from '@/workers'
 import { dropTerm } from '../../shared/term-commands'
-import { planOf } from './use-judgement'
 
 /**
  * A term that finds nothing alone here: whether it does in another source is looked up first, for dropping takes it out of all.

@@ -4,7 +4,7 @@ import { unite } from '../../../engine'
 import type { Part } from '../../tree'
 import { fixAt, plain, writtenParts } from '../change'
 import type { Finding, Judging, Rule } from '../check'
-import { gainOf } from '../gain'
+import { gainOf, measured } from '../gain'
 
 /** The parts of an AND that are of one concept: what a reader would join with OR. */
 function ofOneConcept(c: Judging, joining: Part): { concept: string; parts: Part[] } | undefined {
@@ -45,7 +45,7 @@ export const andInConcept: Rule = (c) =>
         about: names.join(' AND '),
         message: `Line ${joining.line} asks for ${listed(names)} all at once, and they are words for one concept, ${concept.letter} ${concept.name}.`,
         why: `Other words for one thing are joined with OR; AND finds only records that say it in all these ways${gain ? `, here ${plural(joining.docs!.length, 'record')}` : ''}.`,
-        ...(gain ? { gain: { hits: gain.hits, wanted: gain.wanted } } : {}),
+        ...measured(gain),
         fixes: fixAt(c, joining.line, joining.at, by, 'Join them with OR'),
         owns: [joining],
       },

@@ -5,7 +5,7 @@ import { unitsOf } from '../../draft/units'
 import { leavesOf, type Part } from '../../tree'
 import { plain, withMore, withWords } from '../change'
 import type { Finding, Judging, Rule } from '../check'
-import { gainOfMore, gainWords, worth } from '../gain'
+import { gainOfMore, gainWords, worth, measured } from '../gain'
 import { demands, isHeading, ownTerms, saidOf } from './demands'
 import { headingCalled } from './headings'
 
@@ -27,7 +27,7 @@ export const noWordsAsked: Rule = (c) =>
         about: concept.id,
         message: `${concept.letter} ${concept.name} is asked for in headings alone, in line ${part.line}${gain ? `; the words of the plan bring ${gainWords(gain)}` : ''}.`,
         why: 'The newest records, and those that were badly indexed, are found by words alone.',
-        ...(gain ? { gain: { hits: gain.hits, wanted: gain.wanted } } : {}),
+        ...measured(gain),
         fixes: more ? withMore(c, part.line, [more], 'Add the words of the plan') : [],
       },
     ]
@@ -57,7 +57,7 @@ export const noHeadingAsked: Rule = (c) =>
         about: concept.id,
         message: `${concept.letter} ${concept.name} is asked for in words alone, in line ${part.line}; ${c.profile.name} has ${names}${gain ? `, which ${more.length === 1 ? 'brings' : 'bring'} ${gainWords(gain)}` : ''}.`,
         why: 'Headings find records whose authors use other words.',
-        ...(gain ? { gain: { hits: gain.hits, wanted: gain.wanted } } : {}),
+        ...measured(gain),
         fixes: withMore(c, part.line, more, `Add ${names}`),
       },
     ]

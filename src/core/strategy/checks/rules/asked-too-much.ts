@@ -1,7 +1,7 @@
 import { demandsOf, type Part } from '../../tree'
 import { fixAt, leftOut, plain, writtenParts } from '../change'
 import type { Finding, Judging, Rule } from '../check'
-import { gainOf, moreWords } from '../gain'
+import { gainOf, moreWords, measured } from '../gain'
 
 const ELEMENT = 'Translation of the question'
 
@@ -31,7 +31,7 @@ export const optionalAsked: Rule = (c) =>
           about: concept.id,
           message: `Line ${joining.line} asks for ${concept.letter} ${concept.name}, which is optional${lost > 0 ? `; ${lost} wanted ${lost === 1 ? 'record does' : 'records do'} not name it` : ''}.`,
           why: 'Authors often leave it unsaid in titles and abstracts; asked for, it loses them.',
-          ...(gain ? { gain: { hits: gain.hits, wanted: gain.wanted } } : {}),
+          ...measured(gain),
           // Asked for more than once in a line, leaving one out would not be enough.
           fixes: once ? fixAt(c, joining.line, joining.at, left, `Do not ask for ${plain(written[i]!)}`) : [],
         },

@@ -3,7 +3,7 @@ import { limitAs, limitState } from '../../../profile'
 import { limitWords, sameLimit, stricterLimit, type LimitValue } from '../../../query'
 import { limitStanding } from '../../limits/ledger'
 import type { CheckedLine, Finding, Fix, Judging, Rule } from '../check'
-import { gainOf, type Gain } from '../gain'
+import { gainOf, type Gain, measured } from '../gain'
 
 const ELEMENT = 'Limits and filters'
 
@@ -100,12 +100,11 @@ export const limitUnlikePlan: Rule = (c) =>
       const [plan] = planned
       const gain = price(c, line, set, plan)
       const others = line.limits.filter((l) => l !== set)
-      const measured = gain ? { gain: { hits: gain.hits, wanted: gain.wanted } } : {}
       if (!plan)
         return [
           {
             ...base,
-            ...measured,
+            ...measured(gain),
             code: 'limit-unplanned',
             message: `Line ${line.number} limits ${set.kind} to ${limitWords(set)}, which is not planned${priceWords(gain)}.`,
             why: 'A limit needs a reason: plan it with one, or take it off.',
@@ -116,7 +115,7 @@ export const limitUnlikePlan: Rule = (c) =>
       return [
         {
           ...base,
-          ...measured,
+          ...measured(gain),
           code: stricter ? 'limit-stricter' : 'limit-other',
           message: stricter
             ? `Line ${line.number} limits ${set.kind} further, to ${limitWords(set)}; planned is ${limitWords(plan)}${priceWords(gain)}.`

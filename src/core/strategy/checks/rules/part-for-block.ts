@@ -1,7 +1,7 @@
 import { joined, type Expr } from '../../../query'
 import { fixAt, plain, writtenParts } from '../change'
 import type { Finding, Rule } from '../check'
-import { gainOf, gainWords } from '../gain'
+import { gainOf, gainWords, measured } from '../gain'
 
 /** A line of a concept joined where the block that was built of it stands unused beside it. */
 export const partForBlock: Rule = (c) =>
@@ -32,7 +32,7 @@ export const partForBlock: Rule = (c) =>
           about: plain(written[i]!),
           message: `Line ${joining.line} joins ${plain(written[i]!)}; the block #${number}, which was built of it, is used nowhere${gain && gain.hits > 0 ? ` and would bring ${gainWords(gain)}` : ''}.`,
           why: 'A number may be wrong: what was gathered in the block is not asked for.',
-          ...(gain ? { gain: { hits: gain.hits, wanted: gain.wanted } } : {}),
+          ...measured(gain),
           fixes: fixAt(c, joining.line, joining.at, joined('and', by), `Join #${number} instead`),
           owns: [block],
         },
