@@ -7,6 +7,7 @@ import {
   type FacetTable,
 } from './facet-index'
 import type { Rec } from './record'
+import { oneType } from './types'
 
 export const RECORD_FACETS = ['heading', 'keyword', 'year', 'type', 'language', 'place'] as const
 export type RecordFacet = (typeof RECORD_FACETS)[number]
@@ -23,7 +24,7 @@ export function facetValues(record: Rec, facet: RecordFacet): string[] {
     case 'year':
       return record.year === undefined ? [] : [String(record.year)]
     case 'type':
-      return record.type ? [record.type] : []
+      return record.type ? [oneType(record.type)] : []
     case 'language':
       return record.language ? [record.language] : []
     case 'place':

@@ -55,6 +55,7 @@ export const FIELDS: readonly Field[] = [
     also: ['subject headings', 'subjects', 'descriptors', 'thesaurus terms', 'index terms'],
   },
   { key: 'type', label: 'Type', form: 'text', also: ['document type', 'publication type', 'item type'] },
+  { key: 'inferred', label: 'Inferred', form: 'list' },
   { key: 'language', label: 'Language', form: 'text', also: ['language of document', 'languages'] },
   { key: 'url', label: 'Address', form: 'text', also: ['url', 'link', 'web address'] },
   { key: 'urls', label: 'Further addresses', form: 'list' },

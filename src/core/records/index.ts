@@ -27,7 +27,6 @@ export {
   FORMAT_ENDINGS,
   FORMAT_WORDS,
   readAll,
-  READER_VERSION,
   readerFor,
   recognise,
   WRITERS,
@@ -37,6 +36,9 @@ export {
   type WholeRead,
   type Writable,
 } from './formats/format'
+export { READER_VERSION } from './formats/versions'
+export { commasOf, isBody, readNames, type Commas, type NamesRead } from './names'
+export { inferType, oneType, typeOfWords, withInferred } from './types'
 export { FIELDS, fieldOf, putText, textOf, type Field } from './fields'
 export { ENCODINGS, ENCODING_WORDS, EncodingGuess, textFromBytes, type Encoding, type Guess } from './decode'
 export { doiIn, doisIn, orcidCheck, readOrcid } from './identifiers'

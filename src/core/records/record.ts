@@ -52,6 +52,8 @@ export const Rec = z.object({
   /** ISO 639-1. */
   language: z.string().optional(),
   type: z.string().optional(),
+  /** Parts that were not said and are concluded from others: "type". */
+  inferred: Texts.optional(),
   peerReviewed: z.boolean().optional(),
   openAccess: z.boolean().optional(),
   timesCited: z.int().optional(),

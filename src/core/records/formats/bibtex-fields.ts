@@ -1,33 +1,4 @@
-import { byName } from '../../base'
 import type { Rec } from '../record'
-
-/** What kinds of entry are called here; of several for one, the first is written. */
-export const ENTRY_TYPES: Readonly<Record<string, string>> = byName({
-  article: 'journal article',
-  inproceedings: 'conference paper',
-  conference: 'conference paper',
-  incollection: 'chapter',
-  inbook: 'chapter',
-  book: 'book',
-  collection: 'edited book',
-  thesis: 'thesis',
-  phdthesis: 'thesis',
-  mastersthesis: 'thesis',
-  report: 'report',
-  techreport: 'report',
-  dataset: 'dataset',
-  online: 'web page',
-  electronic: 'web page',
-  unpublished: 'manuscript',
-  patent: 'patent',
-})
-export const ENTRY_NAMES: Readonly<Record<string, string>> = byName(
-  Object.fromEntries(
-    Object.entries(ENTRY_TYPES)
-      .reverse()
-      .map(([name, type]) => [type, name]),
-  ),
-)
 
 type TextKey = { [K in keyof Rec]-?: Rec[K] extends string | undefined ? K : never }[keyof Rec]
 

@@ -18,14 +18,16 @@ export interface EntriesTo {
 }
 
 const START = /^\s*@\s*([A-Za-z]+)\s*[{(]/
+const BARE = /^\s*@\s*[A-Za-z]+\s*$/
 const MONTHS = 'jan feb mar apr may jun jul aug sep oct nov dec'.split(' ')
 
 /**
- * Cuts BibTeX into entries. An entry begins at a line's beginning with "@type{" (or "(") and goes to where the next
+ * Cuts BibTeX into entries. An entry begins at a line's beginning with "@type{" (or "("; the bracket may stand on the
+ * next line) and goes to where the next
  * begins; so one that is broken ends there too, and the rest is read. `@string` is remembered and put in; `@comment` and
  * `@preamble` and what stands between entries mean nothing, as BibTeX has it.
  */
-export function splitBibtex(to: EntriesTo): Reader {
+export function splitBibtex(to: EntriesTo, onNextLine = true): Reader {
   const strings = new Map<string, string>(MONTHS.map((m) => [m, m]))
   let rows: string[] = []
   let line = 0
@@ -39,17 +41,35 @@ export function splitBibtex(to: EntriesTo): Reader {
       to.broken(text.trimEnd(), line, atLine(line, 'bibtex-broken', 'error', read))
     else to.entry({ ...read, line })
   }
-  const lines = new Lines((row, number) => {
+  // A line that may begin an entry, if a brace stands on the next that is not empty.
+  let held: string[] = []
+  let heldAt = 0
+  const go = (row: string, number: number): void => {
     if (START.test(row)) {
       finish()
       line = number
       rows.push(row)
     } else if (rows.length) rows.push(row)
+  }
+  const lines = new Lines((row, number) => {
+    if (held.length && !row.trim()) {
+      held.push(row)
+      return
+    }
+    if (held.length) {
+      const [first = '', ...blank] = held
+      held = []
+      if (/^\s*[{(]/.test(row)) return go(`${first.trimEnd()}${row.trimStart()}`, heldAt)
+      for (const h of [first, ...blank]) go(h, heldAt)
+    }
+    if (onNextLine && BARE.test(row)) [held, heldAt] = [[row], number]
+    else go(row, number)
   })
   return {
     push: (text) => lines.push(text),
     end: () => {
       lines.end()
+      for (const h of held) go(h, heldAt)
       finish()
     },
   }

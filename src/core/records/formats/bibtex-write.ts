@@ -1,7 +1,8 @@
 import { digestOf, foldWord } from '../../base'
 import { FIELDS, joinList, textOf } from '../fields'
 import type { Rec } from '../record'
-import { ENTRY_NAMES, ENTRY_TYPES, TEXT_FIELDS, TEXT_KEYS } from './bibtex-fields'
+import { entryOf, typeOfEntry } from '../types'
+import { TEXT_FIELDS, TEXT_KEYS } from './bibtex-fields'
 import { toLatex } from './latex'
 import { nameParts } from './names'
 
@@ -67,9 +68,9 @@ const TAKEN = new Set([
 ])
 
 function writeEntry(r: Rec, key: string): string {
-  const type = r.extra['entry type']?.[0] ?? ENTRY_NAMES[r.type ?? ''] ?? 'misc'
+  const type = r.extra['entry type']?.[0] ?? entryOf(r.type) ?? 'misc'
   const rows: string[] = []
-  const article = ENTRY_TYPES[type] === 'journal article'
+  const article = typeOfEntry(type) === 'journal article'
   const raw = (name: string, value: string | number | undefined): void => {
     if (value !== undefined && value !== '') rows.push(`  ${name} = {${value}}`)
   }
@@ -108,7 +109,7 @@ function writeEntry(r: Rec, key: string): string {
       if ((name === 'entry type' && !i) || name === 'and others') continue
       else if (/^[a-z][a-z0-9_-]*$/.test(name) && !TAKEN.has(name)) put(name, value)
       else put('other', `${name} = ${value}`)
-  if (r.type !== undefined && ENTRY_TYPES[type] !== r.type) put('recordtype', r.type)
+  if (r.type !== undefined && typeOfEntry(type) !== r.type) put('recordtype', r.type)
   return `@${type}{${key},\n${rows.join(',\n')}\n}\n`
 }
 

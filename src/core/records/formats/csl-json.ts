@@ -1,6 +1,7 @@
 import type { Rec } from '../record'
 import { fromCsl, toCsl } from './csl'
 import { atLine, type Reader, type ReadsTo } from './item'
+import { READER_VERSION } from './versions'
 
 /** Writes records as CSL-JSON, one item a line. */
 export const writeCslJson = (records: readonly Rec[]): string => [...cslJsonPieces(records)].join('')
@@ -20,7 +21,7 @@ export function* cslJsonPieces(records: readonly Rec[]): Generator<string> {
  * Reads CSL-JSON in pieces: the objects of the outermost list, or of `items` in an outermost object, or one object alone.
  * Each is cut out by its braces and parsed alone, so that one which is broken does not take the others with it.
  */
-export function cslJsonReader(to: ReadsTo): Reader {
+export function cslJsonReader(to: ReadsTo, version = READER_VERSION): Reader {
   let [line, depth, start, startLine, position] = [1, 0, -1, 1, 0]
   let [inText, escaped, inList] = [false, false, false]
   let kept = ''
@@ -28,7 +29,7 @@ export function cslJsonReader(to: ReadsTo): Reader {
     position++
     try {
       const value = JSON.parse(text) as Record<string, unknown>
-      const record = fromCsl(value, position)
+      const record = fromCsl(value, position, version)
       const none = Object.keys(value).every((k) => k === 'id' || k === 'type')
       to.item(
         none

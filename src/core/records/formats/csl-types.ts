@@ -1,27 +1,3 @@
-import { byName } from '../../base'
-/** CSL 1.0.2 item types and what they are called here; of two for one, the first is written. */
-export const CSL_TYPES: Readonly<Record<string, string>> = byName({
-  'article-journal': 'journal article',
-  'paper-conference': 'conference paper',
-  chapter: 'chapter',
-  book: 'book',
-  thesis: 'thesis',
-  report: 'report',
-  'article-magazine': 'magazine article',
-  'article-newspaper': 'newspaper article',
-  dataset: 'dataset',
-  webpage: 'web page',
-  manuscript: 'manuscript',
-  standard: 'standard',
-  patent: 'patent',
-})
-export const CSL_NAMES: Readonly<Record<string, string>> = byName(
-  Object.fromEntries(
-    Object.entries(CSL_TYPES)
-      .reverse()
-      .map(([name, type]) => [type, name]),
-  ),
-)
 /** CSL's other types: kept under their own names. */
 export const OTHER_TYPES: ReadonlySet<string> = new Set(
   `article bill broadcast classic collection entry entry-dictionary entry-encyclopedia event figure graphic hearing

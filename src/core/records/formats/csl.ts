@@ -3,7 +3,10 @@ import { languageCode } from '../../query'
 import { FIELDS, textOf } from '../fields'
 import { doiIn } from '../identifiers'
 import { emptyRecord, Rec } from '../record'
-import { CSL_NAMES, CSL_TYPES, CSL_VARIABLES, NEAREST, OTHER_TYPES } from './csl-types'
+import { cslOf, typeOfCsl } from '../types'
+import { CSL_VARIABLES, NEAREST, OTHER_TYPES } from './csl-types'
+import { OLD_CSL } from './types-before'
+import { READER_VERSION } from './versions'
 import { nameOf, nameParts, type NameParts } from './names'
 
 interface CslName {
@@ -74,8 +77,7 @@ const CUSTOM = FIELDS.filter(
 /** A record as CSL-JSON; `fromCsl` gives it back. */
 export function toCsl(r: Rec): CslItem {
   const own = r.type !== undefined && OTHER_TYPES.has(r.type) ? r.type : undefined
-  const type =
-    own ?? CSL_NAMES[r.type ?? ''] ?? NEAREST.find(([sign]) => sign.test(r.type ?? ''))?.[1] ?? 'document'
+  const type = own ?? cslOf(r.type) ?? NEAREST.find(([sign]) => sign.test(r.type ?? ''))?.[1] ?? 'document'
   const item: CslItem = { id: r.id, type }
   const custom: Record<string, unknown> = {}
   for (const [key, variable] of TEXTS) if (r[key] !== undefined && r[key] !== '') item[variable] = r[key]
@@ -100,7 +102,7 @@ export function toCsl(r: Rec): CslItem {
   if (r.isbn?.some((n) => /\s/.test(n))) custom.isbn = r.isbn
   if (r.notes?.length) item.note = r.notes.join('\n')
   if (r.notes?.some((n) => n.includes('\n'))) custom.notes = r.notes
-  if (r.type !== undefined && (CSL_TYPES[type] ?? own) !== r.type) custom.type = r.type
+  if (r.type !== undefined && (typeOfCsl(type) ?? type) !== r.type) custom.type = r.type
   for (const field of CUSTOM) if (textOf(r, field) !== undefined) custom[field.key] = r[field.key]
   const other: Rec['extra'] = emptyByName()
   for (const [name, values] of Object.entries(r.extra)) {
@@ -125,7 +127,11 @@ const parsed = (text: string): unknown => {
 }
 
 /** An item of CSL-JSON as a record, every variable of it. What has no place in a record is kept by its name. */
-export function fromCsl(item: Readonly<Record<string, unknown>>, position: number): Rec {
+export function fromCsl(
+  item: Readonly<Record<string, unknown>>,
+  position: number,
+  version = READER_VERSION,
+): Rec {
   const id = typeof item.id === 'string' || typeof item.id === 'number' ? String(item.id) : ''
   const record = emptyRecord(id || String(position))
   const keep = (name: string, value: unknown): void => {
@@ -136,7 +142,7 @@ export function fromCsl(item: Readonly<Record<string, unknown>>, position: numbe
     if (['id', 'custom'].includes(variable) || value === null || value === undefined || value === '') continue
     const text = typeof value === 'string' ? value : typeof value === 'number' ? String(value) : undefined
     if (variable === 'type' && text !== undefined) {
-      if (text !== 'document') record.type = CSL_TYPES[text] ?? text
+      if (text !== 'document') record.type = (version >= 3 ? typeOfCsl(text) : OLD_CSL[text]) ?? text
     } else if (!putVariable(record, variable, value, text)) keep(given, value)
   }
   putCustom(record, item.custom, keep)

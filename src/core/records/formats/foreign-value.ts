@@ -2,9 +2,19 @@ import { languageCode } from '../../query'
 import { readDate } from '../dates'
 import { fieldOf, putText, splitList, type Field } from '../fields'
 import type { Rec } from '../record'
+import { readNames, type Commas } from '../names'
+import { oneType, typeOfWords } from '../types'
 import { readPerson } from './names'
+import { READER_VERSION } from './versions'
 
-type Way = (record: Rec, value: string, whole: boolean) => boolean
+/** How values of a file are read: by which version, and what commas do among names where that is known. */
+export interface Reading {
+  version: number
+  commas?: Commas | undefined
+}
+const NOW: Reading = { version: READER_VERSION }
+
+type Way = (record: Rec, value: string, whole: boolean, reading: Reading) => boolean
 
 /** A year, or a date of the same year; false where something of the text is left over. */
 const date: Way = (record, value) => {
@@ -17,10 +27,19 @@ const date: Way = (record, value) => {
 
 const people =
   (key: 'authors' | 'editors' | 'translators'): Way =>
-  (record, value, whole) => {
-    record[key] = [...(record[key] ?? []), ...(whole ? namesIn(value) : [readPerson(value)])]
+  (record, value, whole, { version, commas }) => {
+    const put = (into: typeof key, name: string): void => {
+      record[into] = [...(record[into] ?? []), name]
+    }
+    if (version < 3) for (const name of whole ? namesIn(value) : [readPerson(value)]) put(key, name)
+    else {
+      const { names, others } = readNames(value, commas)
+      for (const { name, role } of names) put(role === undefined ? key : ROLES[role], name)
+      if (others) (record.extra['and others'] ??= []).push(key.slice(0, -1))
+    }
     return true
   }
+const ROLES = { editor: 'editors', translator: 'translators' } as const
 
 /** How a value goes into a field as people and databases write it there; other fields take it as it is. */
 const WAYS: Partial<Record<keyof Rec, Way>> = {
@@ -50,6 +69,12 @@ const WAYS: Partial<Record<keyof Rec, Way>> = {
     record.doi = doi
     return value === doi || /^(?:doi:?\s*|https?:\/\/(?:dx\.)?doi\.org\/)\S+$/i.test(value)
   },
+  type: (record, value, _whole, { version }) => {
+    if (version < 3 || record.type !== undefined) return putPlain(record, fieldOf('type')!, value, true)
+    record.type = typeOfWords(value) ?? oneType(value.toLowerCase())
+    // What says more than the type, or says it in other words, is kept by its name too.
+    return record.type === value.toLowerCase()
+  },
   language: (record, value) => {
     if (record.language !== undefined) return false
     record.language = languageCode(value)
@@ -62,7 +87,13 @@ const WAYS: Partial<Record<keyof Rec, Way>> = {
  * that there is for the field, so that it may be a list. False where it could not go in, or not all of it: then it is to be
  * kept by its name too.
  */
-export function putForeign(record: Rec, key: string | undefined, value: string, whole: boolean): boolean {
+export function putForeign(
+  record: Rec,
+  key: string | undefined,
+  value: string,
+  whole: boolean,
+  reading: Reading = NOW,
+): boolean {
   if (!key) return false
   if (key === 'id') {
     record.id = value
@@ -70,7 +101,7 @@ export function putForeign(record: Rec, key: string | undefined, value: string, 
   }
   const field = fieldOf(key)
   if (!field) return false
-  return WAYS[field.key]?.(record, value, whole) ?? putPlain(record, field, value, whole)
+  return WAYS[field.key]?.(record, value, whole, reading) ?? putPlain(record, field, value, whole)
 }
 
 function putPlain(record: Rec, field: Field, value: string, whole: boolean): boolean {
@@ -84,7 +115,7 @@ function putPlain(record: Rec, field: Field, value: string, whole: boolean): boo
   return free && putText(record, field, value)
 }
 
-/** Names in one text: parted by semicolons, by "and", or, where no name has a comma, by commas. */
+/** Names in one text as the readers of versions 1 and 2 had them: parted by semicolons, by "and", or, where no name has a comma, by commas. */
 export function namesIn(text: string): string[] {
   const parts = text.includes(';')
     ? text.split(';')

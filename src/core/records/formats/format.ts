@@ -6,7 +6,17 @@ import { cslJsonReader, writeCslJson } from './csl-json'
 import { atLine, type Item, type Reader, type ReadsTo } from './item'
 import { risReader } from './ris'
 import { writeRis } from './ris-write'
-import { proposeColumns, rowsOf, separatorOf, tableReader, writeTable, type TableShape } from './table'
+import {
+  commasInColumns,
+  proposeColumns,
+  rowsOf,
+  separatorOf,
+  tableReader,
+  writeTable,
+  type TableShape,
+} from './table'
+import { READER_VERSION } from './versions'
+import { withInferred } from '../types'
 import { taggedReader, tagFormOf, type TagShape } from './tagged'
 import { proposeTags } from './tagged-shape'
 
@@ -50,8 +60,11 @@ export function recognise(beginning: string, remembered: Remembered = {}, as?: F
   const format = as ?? formatOf(text)
   if (format === 'csv') {
     const separator = separatorOf(text)
-    const headings = (rowsOf(text, separator, 1)[0] ?? []).map((h) => h.trim())
-    return { format, table: { separator, headings, columns: proposeColumns(headings, remembered.headings) } }
+    const [first = [], ...rows] = rowsOf(text, separator, 400)
+    const headings = first.map((h) => h.trim())
+    const columns = proposeColumns(headings, remembered.headings)
+    const commas = commasInColumns(columns, rows)
+    return { format, table: { separator, headings, columns, ...(commas ? { commas } : {}) } }
   }
   if (format === 'tagged') {
     const tags = proposeTags(text, remembered.tags)
@@ -62,7 +75,10 @@ export function recognise(beginning: string, remembered: Remembered = {}, as?: F
 
 function formatOf(text: string): FormatId | undefined {
   if (/^\s*[[{]/.test(text) && /"[^"\n]*"\s*:/.test(text)) return 'csl-json'
-  if (/^[ \t]*TY {0,2}-(?: |$)/im.test(text) && /^[ \t]*(?:[A-Z][A-Z0-9]) {0,2}-(?: |$)/m.test(text))
+  if (
+    /^[ \t]*TY[ \t]{0,2}-(?:\s|$)/im.test(text) &&
+    /^[ \t]*(?:(?!TY)[A-Z][A-Z0-9])[ \t]{0,2}-(?:\s|$)/im.test(text)
+  )
     return 'ris'
   if (/^\s*@\s*[A-Za-z]+\s*[{(]\s*[^\s,{}]*\s*[,}=\n]/m.test(text)) return 'bibtex'
   if (tagFormOf(text) && proposeTags(text)?.fields) return 'tagged'
@@ -73,26 +89,29 @@ function formatOf(text: string): FormatId | undefined {
   return known >= 2 || (known === 1 && rows.length > 0) ? 'csv' : undefined
 }
 
-/** Raised when another reader makes something else of a file: a file that was brought in is read again by its own alone. */
-export const READER_VERSION = 2
-
 /** A reader for a shape. `name` tells the records of one file from those of another where they have no numbers. */
 export function readerFor(shape: Shape, into: ReadsTo, name?: string, version = READER_VERSION): Reader {
-  // The first readers let every sign through.
-  const to = version >= 2 ? inPlainSigns(into) : into
+  // The first readers let every sign through, and the second left open what no file said.
+  const to = version >= 2 ? inPlainSigns(version >= 3 ? withTypes(into) : into) : into
   switch (shape.format) {
     case 'ris':
-      return risReader(to, name)
+      return risReader(to, name, version)
     case 'bibtex':
-      return bibtexReader(to)
+      return bibtexReader(to, version)
     case 'csl-json':
-      return cslJsonReader(to)
+      return cslJsonReader(to, version)
     case 'csv':
-      return tableReader(to, shape.table ?? { separator: ',', columns: [] })
+      return tableReader(to, shape.table ?? { separator: ',', columns: [] }, version)
     case 'tagged':
-      return taggedReader(to, shape.tags ?? { form: 'dash', fields: {} })
+      return taggedReader(to, shape.tags ?? { form: 'dash', fields: {} }, version)
   }
 }
+
+/** The same with the type of records that do not say it, where the rest of them does. */
+const withTypes = (to: ReadsTo): ReadsTo => ({
+  ...to,
+  item: (item) => to.item(item.record ? { ...item, record: withInferred(item.record) } : item),
+})
 
 /** The same with records without signs that no document could hold, each with a word where some went. */
 const inPlainSigns = (to: ReadsTo): ReadsTo => ({

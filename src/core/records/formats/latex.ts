@@ -72,6 +72,62 @@ const SIGNS: Readonly<Record<string, string>> = byName({
   slash: '/',
 })
 
+/** Signs that the readers from version 3 on know besides: names of programs, dashes that many define, letters in formulas. */
+const MORE_SIGNS: Readonly<Record<string, string>> = byName({
+  TeX: 'TeX',
+  LaTeX: 'LaTeX',
+  LaTeXe: 'LaTeX2ε',
+  BibTeX: 'BibTeX',
+  emdash: '—',
+  endash: '–',
+  mdash: '—',
+  ndash: '–',
+  textquotesingle: "'",
+  textquotedbl: '"',
+  textbullet: '•',
+  textperiodcentered: '·',
+  textbar: '|',
+  textdollar: '$',
+  textpercent: '%',
+  textampersand: '&',
+  textbraceleft: '{',
+  textbraceright: '}',
+  ...Object.fromEntries(
+    `alpha α beta β gamma γ delta δ epsilon ε varepsilon ε zeta ζ eta η theta θ iota ι kappa κ lambda λ mu μ nu ν xi ξ pi π rho ρ
+    sigma σ tau τ upsilon υ phi φ varphi φ chi χ psi ψ omega ω Gamma Γ Delta Δ Theta Θ Lambda Λ Xi Ξ Pi Π Sigma Σ Phi Φ Psi Ψ
+    Omega Ω times × cdot · pm ± leq ≤ le ≤ geq ≥ ge ≥ neq ≠ ne ≠ approx ≈ sim ∼ infty ∞ rightarrow → to → leftarrow ← sum ∑
+    int ∫ partial ∂ nabla ∇ in ∈ subset ⊂ cup ∪ cap ∩ forall ∀ exists ∃ circ ° degree ° prime ′ star ⋆ ast ∗ equiv ≡ propto ∝`
+      .split(/\s+/)
+      .reduce<[string, string][]>(
+        (pairs, word, n, all) => (n % 2 ? pairs : [...pairs, [word, all[n + 1]!]]),
+        [],
+      ),
+  ),
+})
+/** Commands that set how everything behind them in their group looks. */
+const SWITCHES: Readonly<Record<string, string>> = byName({
+  em: 'i',
+  it: 'i',
+  itshape: 'i',
+  sl: 'i',
+  slshape: 'i',
+  bf: 'b',
+  bfseries: 'b',
+  tt: '',
+  ttfamily: '',
+  sc: '',
+  scshape: '',
+  rm: '',
+  rmfamily: '',
+  sf: '',
+  sffamily: '',
+  small: '',
+  footnotesize: '',
+  normalfont: '',
+  upshape: '',
+  mdseries: '',
+})
+
 /** Commands with a text behind them that CSL has a tag for. */
 const STYLES: Readonly<Record<string, string>> = byName({
   emph: 'i',
@@ -81,6 +137,12 @@ const STYLES: Readonly<Record<string, string>> = byName({
   textsuperscript: 'sup',
   textsubscript: 'sub',
 })
+/** Commands of which the words are all that is wanted. */
+const KNOWN_WORDS = new Set(
+  'mathrm mathit mathbf mathsf mathcal mathbb ensuremath textquote enquote href noopsort sortnoop newblock penalty nocase hbox'.split(
+    ' ',
+  ),
+)
 /** Commands that change only how their text looks, in ways nothing here has. */
 const PLAIN = new Set([
   'text',
@@ -99,31 +161,51 @@ const PLAIN = new Set([
 
 /**
  * A LaTeX text as Unicode: accents and letters composed, protecting braces gone, italics and the like as HTML tags as CSL
- * has them. Formulas in dollars and commands that are not known stay as they are.
+ * has them. `words`, as from version 3 of the readers on: formulas become text, and of commands that are not known the
+ * words behind them stay; without it both stay as they are.
  */
-export function fromLatex(text: string): string {
+export function fromLatex(text: string, words = false): string {
   if (!/[\\{}~$]|--|``|''/.test(text)) return text
-  return new Decoder(text).all().normalize('NFC')
+  return new Decoder(text, words).all().normalize('NFC')
+}
+
+/** The commands in a text of which `fromLatex` keeps only the words behind them, each once. */
+export function unknownCommands(text: string): string[] {
+  if (!text.includes('\\')) return []
+  const decoder = new Decoder(text, true)
+  decoder.all()
+  return [...decoder.unknown]
 }
 
 class Decoder {
   private at = 0
-  constructor(private readonly text: string) {}
+  readonly unknown = new Set<string>()
+  constructor(
+    private readonly text: string,
+    private readonly words: boolean,
+    private readonly math = false,
+  ) {}
 
   /** Everything to the end of the group, or of the text. */
   all(inGroup = false): string {
     const { text } = this
     let out = ''
+    let style = ''
+    const styled = (): string => (style && out ? `<${style}>${out}</${style}>` : out)
     while (this.at < text.length) {
       const sign = text[this.at]!
       if (sign === '}') {
         this.at++
-        if (inGroup) return out
+        if (inGroup) return styled()
       } else if (sign === '{') {
         this.at++
         out += this.all(true)
-      } else if (sign === '\\') out += this.command()
-      else if (sign === '$') out += this.formula()
+      } else if (sign === '\\') {
+        const found = this.words && this.switched()
+        if (found !== undefined && found !== false) style = inGroup && !out.trim() ? found : style
+        else out += this.command()
+      } else if (sign === '$') out += this.formula()
+      else if (this.math && (sign === '^' || sign === '_')) out += this.raised(sign)
       else if (sign === '~') {
         out += '\u00a0'
         this.at++
@@ -133,7 +215,22 @@ class Decoder {
         this.at += pair?.length ?? 1
       }
     }
-    return out
+    return inGroup ? styled() : out
+  }
+
+  /** A command that sets how its group looks; undefined where none stands here. */
+  private switched(): string | undefined {
+    const found = /^\\([A-Za-z]+)(?![A-Za-z])\s*/.exec(this.text.slice(this.at, this.at + 40))
+    const style = found ? SWITCHES[found[1]!] : undefined
+    if (style !== undefined) this.at += found![0].length
+    return style
+  }
+
+  private raised(sign: string): string {
+    this.at++
+    const tag = sign === '^' ? 'sup' : 'sub'
+    const of = this.argument()
+    return of && `<${tag}>${of}</${tag}>`
   }
 
   private formula(): string {
@@ -141,7 +238,11 @@ class Decoder {
     const stop = end < 0 ? this.at : end
     const found = this.text.slice(this.at, stop + 1)
     this.at = stop + 1
-    return found
+    if (!this.words || end < 0) return found
+    const inside = new Decoder(found.slice(1, -1), true, true)
+    const text = inside.all()
+    for (const command of inside.unknown) this.unknown.add(command)
+    return text
   }
 
   private command(): string {
@@ -161,12 +262,30 @@ class Decoder {
     if (!word) return /[\s\\]/.test(name) ? ' ' : ['-', '/', ','].includes(name) ? '' : name
     const style = STYLES[name]
     if (style && this.text[this.at] === '{') return `<${style}>${this.argument()}</${style}>`
+    if (this.words && (name === 'url' || name === 'path') && this.text[this.at] === '{') return this.address()
     if (PLAIN.has(name)) return this.text[this.at] === '{' ? this.argument() : ''
-    const sign = SIGNS[name]
-    if (sign === undefined) return whole
+    const sign = SIGNS[name] ?? (this.words ? MORE_SIGNS[name] : undefined)
+    if (sign === undefined) {
+      if (!this.words) return whole
+      if (!KNOWN_WORDS.has(name)) this.unknown.add(whole)
+      // What it takes in square brackets says how, not what.
+      this.at += /^(?:\[[^\]]*\])?/.exec(this.text.slice(this.at, this.at + 80))![0].length
+      if (this.text[this.at] === '{') return this.argument()
+      this.at += /^\s*/.exec(this.text.slice(this.at, this.at + 20))![0].length
+      return ''
+    }
     // The space behind a command ends it and is not a space.
     this.at += /^(?:\{\}|\s+)?/.exec(this.text.slice(this.at, this.at + 20))![0].length
     return sign
+  }
+
+  /** An address, in which every sign means itself. */
+  private address(): string {
+    const end = this.text.indexOf('}', this.at)
+    const stop = end < 0 ? this.text.length : end
+    const found = this.text.slice(this.at + 1, stop).replace(/\\([_%&#$~{}])/g, '$1')
+    this.at = stop + 1
+    return found
   }
 
   /** What a command is of: a group, another command, or one letter. */

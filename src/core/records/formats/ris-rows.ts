@@ -1,39 +1,11 @@
-import { byName } from '../../base'
 import { languageCode } from '../../query'
 import { readDate } from '../dates'
 import { fieldOf, putText, splitList } from '../fields'
 import { doiIn } from '../identifiers'
 import type { Rec } from '../record'
-
-/** What the RIS types are called here; a type that is not in the list is kept as its code. */
-export const TYPES: Readonly<Record<string, string>> = byName({
-  JOUR: 'journal article',
-  EJOUR: 'journal article',
-  CPAPER: 'conference paper',
-  CONF: 'conference paper',
-  THES: 'thesis',
-  RPRT: 'report',
-  CHAP: 'chapter',
-  ECHAP: 'chapter',
-  BOOK: 'book',
-  EBOOK: 'book',
-  EDBOOK: 'edited book',
-  MGZN: 'magazine article',
-  NEWS: 'newspaper article',
-  DATA: 'dataset',
-  ELEC: 'web page',
-  UNPB: 'manuscript',
-  STAND: 'standard',
-  PAT: 'patent',
-})
-/** The code that a type is written with; of two codes for one type, the first. */
-export const CODES: Readonly<Record<string, string>> = byName(
-  Object.fromEntries(
-    Object.entries(TYPES)
-      .reverse()
-      .map(([code, type]) => [type, code]),
-  ),
-)
+import { isBody, readName, readNames } from '../names'
+import { refinedType, risOf, typeOfRis, typeOfWords } from '../types'
+import { OLD_RIS, OLD_RIS_CODES } from './types-before'
 
 /** What has to be known of the whole record: pages are two tags and one field, and a type in words is finer than its code. */
 export interface Pages {
@@ -71,6 +43,31 @@ const each =
     return 'all'
   }
 
+/**
+ * A name, or several where semicolons part them. A name with a comma that is a body's stands in braces; one without a comma
+ * is a body's as it stands, unless initials show a person.
+ */
+const people =
+  (field: 'authors' | 'editors' | 'translators'): Policy =>
+  (record, value) => {
+    if (!value.includes(';') || /^\{[^{}]*\}$/.test(value)) return each(field)(record, risName(value), {})
+    const { names, others } = readNames(value)
+    for (const { name, role } of names) {
+      const into = role === 'editor' ? 'editors' : role === 'translator' ? 'translators' : field
+      ;(record[into] ??= []).push(name)
+    }
+    if (others) (record.extra['and others'] ??= []).push(field.slice(0, -1))
+    return 'all'
+  }
+
+/** A name of RIS as records have it. */
+export function risName(value: string): string {
+  const braced = /^\{([^{}]*)\}$/.exec(value)?.[1]
+  if (braced !== undefined) return braced.includes(',') ? value : braced
+  if (value.includes(',')) return isBody(value) ? readName(value) : value
+  return /(?:^|\s)\p{Lu}\.?(?:[ -]?\p{Lu}\.)*(?=\s|$)/u.test(value) ? readName(value) : value
+}
+
 const keywords: Policy = (record, value) => {
   record.keywords.push(...splitList(value))
   return 'all'
@@ -95,10 +92,21 @@ const accessed: Policy = (record, value) => {
 
 /** A number of a book, or of a journal: told apart by how many digits it has. */
 const standardNumber: Policy = (record, value) => {
-  const digits = value.replace(/[^\dXx]/g, '').length
-  if (digits === 10 || digits === 13) return each('isbn')(record, value, {})
+  if (isBookNumber(value)) return each('isbn')(record, value, {})
+  // Several of them in one value are several.
+  const parts = value.split(/\s*[;,]\s*|\s+(?:and|&)\s+|\s+(?=97[89])/).filter(Boolean)
+  if (parts.length > 1 && parts.every((p) => isBookNumber(p.replace(/\([^)]*\)/g, '')))) {
+    for (const part of parts) each('isbn')(record, part, {})
+    return 'all'
+  }
   return first('issn')(record, value, {})
 }
+const isBookNumber = (value: string): boolean => {
+  const digits = value.replace(/[^\dXx]/g, '').length
+  return digits === 10 || digits === 13
+}
+const oldStandardNumber: Policy = (record, value) =>
+  isBookNumber(value) ? each('isbn')(record, value, {}) : first('issn')(record, value, {})
 
 const address: Policy = (record, value) => {
   if (record.url === undefined) record.url = value
@@ -131,26 +139,61 @@ const page =
 /** A DOI without what stands before it in an address or a citation. */
 const bareDoi = (value: string): string => value.replace(/^(?:https?:\/\/(?:dx\.)?doi\.org\/|doi:\s*)/i, '')
 
-/** A type in words, which is finer than the code; an identifier that stands here is one. */
-const kind: Policy = (record, value, pages) => {
+/** An identifier that stands where a type in words would; undefined where none does. */
+const identifierAsKind: (record: Rec, value: string) => Taken | undefined = (record, value) => {
   const doi = /^(?:doi:|https?:\/\/(?:dx\.)?doi\.org\/|10\.\d{4,9}\/)/i.test(value) && doiIn(value)
-  if (doi) {
-    const taken = first('doi')(record, doi, {})
-    // What stands behind the identifier is kept too.
-    return taken === 'all' && bareDoi(value).toLowerCase() !== doi ? 'part' : taken
+  if (!doi) return undefined
+  const taken = first('doi')(record, doi, {})
+  // What stands behind the identifier is kept too.
+  return taken === 'all' && bareDoi(value).toLowerCase() !== doi ? 'part' : taken
+}
+
+/**
+ * A type in words. It says the type where the code does not, and a finer one where the code stands for both; otherwise it
+ * is what its publisher calls a thesis or report, and with other works it is kept by its tag: it never overrides the code.
+ */
+const kind: Policy = (record, value, pages) => {
+  const identifier = identifierAsKind(record, value)
+  if (identifier) return identifier
+  if (pages.kind !== undefined) return value === pages.kind || value === record.type ? 'all' : 'none'
+  pages.kind = value
+  const known = record.type !== undefined && typeOfRis(risOf(record.type) ?? '') !== undefined
+  const type = known ? refinedType(record.type!, value) : (typeOfWords(value) ?? value.toLowerCase())
+  if (type !== undefined) {
+    // A code that nothing here knows is written back.
+    if (record.type !== undefined && !known) (record.extra.TY ??= []).push(record.type)
+    record.type = type
+    return type === value ? 'all' : 'part'
   }
+  if (value.toLowerCase() === record.type) return value === record.type ? 'all' : 'part'
+  if (!GENRES.has(record.type!) || record.genre !== undefined) return 'none'
+  record.genre = value
+  return 'all'
+}
+/** Types whose kind in the publisher's own words references print. */
+export const GENRES: ReadonlySet<string> = new Set(['thesis', 'report', 'working paper'])
+
+/** "GEN" says of a record that nothing is known of its type. */
+const code: Policy = (record, value) => {
+  if (value === 'GEN') return 'all'
+  record.type = typeOfRis(value) ?? value
+  // Of two codes for one type only one is written: the other is kept.
+  return typeOfRis(value) === undefined || risOf(record.type) === value ? 'all' : 'part'
+}
+
+/** The same as the readers of versions 1 and 2 had it: a type in words overrode the code. */
+const oldKind: Policy = (record, value, pages) => {
+  const identifier = identifierAsKind(record, value)
+  if (identifier) return identifier
   if (pages.kind !== undefined) return value === pages.kind || value === record.type ? 'all' : 'none'
   pages.kind = value
   record.type = value.toLowerCase()
   return record.type === value ? 'all' : 'part'
 }
-
-/** "GEN" says of a record that nothing is known of its type. */
-const code: Policy = (record, value) => {
+const oldCode: Policy = (record, value) => {
   if (value === 'GEN') return 'all'
-  record.type = TYPES[value] ?? value
-  // Of two codes for one type only one is written: the other is kept.
-  return TYPES[value] === undefined || CODES[record.type] === value ? 'all' : 'part'
+  record.type = OLD_RIS[value] ?? value
+  return OLD_RIS[value] === undefined || OLD_RIS_CODES[record.type] === value ? 'all' : 'part'
 }
 
 const number: Policy = (record, value) => {
@@ -164,7 +207,7 @@ const ROWS: readonly (readonly [tags: string, policy: Policy])[] = [
   ['ID', number],
   ['TI T1', first('title')],
   ['AB N2', first('abstract')],
-  ['AU A1', each('authors')],
+  ['AU A1', people('authors')],
   ['KW', keywords],
   ['T2 JO JF', first('journal')],
   ['PY Y1 DA', date],
@@ -176,8 +219,8 @@ const ROWS: readonly (readonly [tags: string, policy: Policy])[] = [
   ['DO', first('doi', bareDoi)],
   ['SN', standardNumber],
   ['UR', address],
-  ['A2 ED', each('editors')],
-  ['A4', each('translators')],
+  ['A2 ED', people('editors')],
+  ['A4', people('translators')],
   ['T3', first('series')],
   ['BT', first('journal')],
   ['JA J1 J2', first('shortJournal')],
@@ -192,6 +235,19 @@ const ROWS: readonly (readonly [tags: string, policy: Policy])[] = [
   ['M3', kind],
 ]
 
-export const POLICIES: ReadonlyMap<string, Policy> = new Map(
+const POLICIES: ReadonlyMap<string, Policy> = new Map(
   ROWS.flatMap(([tags, policy]) => tags.split(' ').map((tag) => [tag, policy] as const)),
 )
+const OLD_POLICIES: ReadonlyMap<string, Policy> = new Map([
+  ...POLICIES,
+  ['TY', oldCode],
+  ['M3', oldKind],
+  ['SN', oldStandardNumber],
+  ...['AU', 'A1'].map((tag) => [tag, each('authors')] as const),
+  ...['A2', 'ED'].map((tag) => [tag, each('editors')] as const),
+  ['A4', each('translators')],
+])
+
+/** What each tag means to the reader of a version. */
+export const policiesOf = (version: number): ReadonlyMap<string, Policy> =>
+  version >= 3 ? POLICIES : OLD_POLICIES

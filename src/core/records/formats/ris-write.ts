@@ -1,6 +1,7 @@
 import { FIELDS, joinList, textOf } from '../fields'
 import type { Rec } from '../record'
-import { CODES, TYPES } from './ris-rows'
+import { refinedType, risOf, typeOfRis } from '../types'
+import { GENRES, risName } from './ris-rows'
 
 /**
  * Writes records as RIS; `readRis` gives the same fields back. Unknown tags are written as they were read; a field without
@@ -49,6 +50,9 @@ const TAGGED: ReadonlySet<keyof Rec> = new Set<keyof Rec>([
   ...(['notes', 'type'] as const),
 ])
 const UNTAGGED = FIELDS.filter((f) => !TAGGED.has(f.key))
+/** A name that would be read as another, or as several, stands in braces. */
+const writtenName = (name: string): string =>
+  /^\{/.test(name) || (!name.includes(';') && risName(name) === name) ? name : `{${name}}`
 /** A semicolon in a keyword would part it in two. */
 const oneKeyword = (text: string): string => joinList([text])
 const TAG = /^[A-Z][A-Z0-9]$/
@@ -62,13 +66,14 @@ function writeRecord(r: Rec): string {
   const each = (tag: string, values: readonly string[] | undefined): void => {
     for (const value of values ?? []) put(tag, value)
   }
-  const code = r.extra.TY?.[0] ?? CODES[r.type ?? ''] ?? (/^[A-Z]+$/.test(r.type ?? '') ? r.type! : 'GEN')
+  const code = codeOf(r)
+  const inWords = typeInWords(r, code)
   put('TY', code)
   put('ID', r.id)
   put('TI', r.title)
-  each('AU', r.authors)
-  each('A2', r.editors)
-  each('A4', r.translators)
+  each('AU', r.authors.map(writtenName))
+  each('A2', r.editors?.map(writtenName))
+  each('A4', r.translators?.map(writtenName))
   put('PY', r.year)
   put('DA', r.issued?.replaceAll('-', '/'))
   put('T2', r.journal)
@@ -79,7 +84,8 @@ function writeRecord(r: Rec): string {
   put('VL', r.volume)
   put('IS', r.issue)
   put('M1', r.number)
-  const [from, to] = (r.pages ?? '').split('–')
+  // Only one range is two tags; several parts are one value. A last page alone is one too.
+  const [, from, to] = /^([^–]*)–([^–]+)$/.exec(r.pages ?? '') ?? [undefined, r.pages]
   put('SP', from)
   put('EP', to)
   put('PB', r.publisher)
@@ -99,12 +105,13 @@ function writeRecord(r: Rec): string {
   each('UR', r.urls)
   put('Y2', r.accessed?.replaceAll('-', '/'))
   each('N1', r.notes)
-  // The code alone would be read as another type, and so would one more type in words that stands before it.
-  const inWords = r.extra.M3 !== undefined && r.type === r.type?.toLowerCase()
-  if (r.type && (inWords || (TYPES[code] ?? code) !== r.type)) put('M3', r.type)
+  put('M3', inWords)
+  const genre = r.genre !== undefined && inWords === undefined && standsAsGenre(r) ? r.genre : undefined
+  put('M3', genre)
   for (const field of UNTAGGED) {
     const text = textOf(r, field)
-    if (text !== undefined) put('N1', `{${field.key}} ${text}`)
+    if (text !== undefined && !(field.key === 'genre' && genre !== undefined))
+      put('N1', `{${field.key}} ${text}`)
   }
   for (const [tag, values] of Object.entries(r.extra))
     for (const value of tag === 'TY' ? values.slice(1) : values)
@@ -113,3 +120,27 @@ function writeRecord(r: Rec): string {
   rows.push('ER  - ', '')
   return rows.join('\n') + '\n'
 }
+
+/** The code of the type: the one that it was read from, where that still stands for the type. */
+function codeOf({ type, extra }: Rec): string {
+  const read = extra.TY?.[0]
+  if (read !== undefined && (type === undefined || typeOfRis(read) === undefined || typeOfRis(read) === type))
+    return read
+  return risOf(type) ?? (/^[A-Z]+$/.test(type ?? '') ? type! : 'GEN')
+}
+
+/** The type in words, where the code alone would be read as another, or other words that are kept as the type. */
+function typeInWords({ type, extra }: Rec, code: string): string | undefined {
+  if (!type) return undefined
+  const others = extra.M3 !== undefined && type === type.toLowerCase()
+  return others || (typeOfRis(code) ?? code) !== type ? type : undefined
+}
+
+/** Would the kind of a thesis or report, put where a type in words stands, be read as what it is? */
+const standsAsGenre = ({ type, genre }: Rec): boolean =>
+  GENRES.has(type ?? '') &&
+  risOf(type) !== undefined &&
+  typeOfRis(risOf(type)!) === type &&
+  refinedType(type!, genre!) === undefined &&
+  genre!.toLowerCase() !== type &&
+  !/10\.\d|doi/i.test(genre!)

@@ -1,10 +1,14 @@
 import { problem, type Problem } from '../../base'
 import { emptyRecord, type Rec } from '../record'
 import { atLine, LineSpans, type Item, type Reader, type ReadsTo } from './item'
-import { POLICIES, type Pages } from './ris-rows'
+import { policiesOf, type Pages } from './ris-rows'
+import { READER_VERSION } from './versions'
 
 // Capitals with up to two spaces; small letters only in the exact form, for "in - class" is a text that goes on.
 const LINE = /^(?:([A-Z][A-Z0-9]) {0,2}-|([A-Za-z][A-Za-z0-9]) {2}-)(?: (.*)|)$/
+
+/** A tag and its dash with tabs between or behind them. */
+const TABBED = /^([A-Za-z][A-Za-z0-9])[ \t]*-\t/
 
 /** The tags of one record in their order: name, value, number of the line. Kept as lists, for files have millions. */
 class Tags {
@@ -58,13 +62,15 @@ class Tags {
  * its tag. What is damaged (text before the first record, a record that is not ended, a year that is none) is named with
  * its line.
  */
-export function risReader(to: ReadsTo, file?: string): Reader {
+export function risReader(to: ReadsTo, file?: string, version = READER_VERSION): Reader {
+  const policies = policiesOf(version)
   const tags = new Tags()
   let position = 0
   let at = 0
+  let indented = false
   const finish = (problems: Problem[] = []): void => {
     if (!tags.length) return
-    to.item(itemOf(tags, ++position, file, problems))
+    to.item(itemOf(tags, ++position, file, problems, policies))
     tags.clear()
   }
   const take = (tag: string, value: string, number: number): void => {
@@ -76,8 +82,11 @@ export function risReader(to: ReadsTo, file?: string): Reader {
     at = number
     const usual = usualTag(text, from, end)
     if (usual !== undefined) return take(usual, trimmed(text, from + 6, end), number)
-    const row = text.slice(from, end)
-    const found = tagOf(row)
+    const whole = text.slice(from, end)
+    // Where the first record begins behind blanks, the tags of the others do.
+    if (!position && !tags.length && version >= 3) indented = /^[ \t]+TY[ \t]{0,2}-/i.test(whole)
+    const row = indented ? whole.trimStart() : whole
+    const found = tagOf(version >= 3 ? row.replace(TABBED, '$1  - ') : row)
     if (found) return take(found.tag, found.value, number)
     const more = row.trim()
     if (!more) return
@@ -143,7 +152,13 @@ function tagOf(row: string): { tag: string; value: string } | undefined {
   return found ? { tag: (found[1] ?? found[2])!.toUpperCase(), value: (found[3] ?? '').trim() } : undefined
 }
 
-function itemOf(tags: Tags, position: number, file: string | undefined, problems: Problem[]): Item {
+function itemOf(
+  tags: Tags,
+  position: number,
+  file: string | undefined,
+  problems: Problem[],
+  policies: ReturnType<typeof policiesOf>,
+): Item {
   const line = tags.line(0)
   if (saysNothing(tags))
     return {
@@ -158,7 +173,7 @@ function itemOf(tags: Tags, position: number, file: string | undefined, problems
     const tag = tags.name(at)
     const value = tags.value(at)
     if (!value && tag !== 'TY') continue
-    const taken = POLICIES.get(tag)?.(record, value, pages) ?? 'none'
+    const taken = policies.get(tag)?.(record, value, pages) ?? 'none'
     if (taken !== 'all') (record.extra[tag] ??= []).push(value)
     if (taken === 'none' && (tag === 'PY' || tag === 'Y1') && record.year === undefined)
       problems.push(atLine(tags.line(at), 'ris-year', 'warning', `"${value}" holds no year of four digits.`))

@@ -2,7 +2,9 @@ import { emptyByName } from '../../base'
 import { FIELDS, fieldOf, putText, textOf, type Field } from '../fields'
 import { emptyRecord, type Rec } from '../record'
 import { atLine, type Item, type Reader, type ReadsTo } from './item'
-import { putForeign } from './foreign-value'
+import { commasOf, type Commas } from '../names'
+import { putForeign, type Reading } from './foreign-value'
+import { READER_VERSION } from './versions'
 
 /** Which field each column goes into, by place; `id` for the record's number; undefined: kept under its heading. */
 export type Columns = readonly (string | undefined)[]
@@ -11,6 +13,8 @@ export interface TableShape {
   separator: ',' | ';' | '\t' | '|'
   headings: string[]
   columns: Columns
+  /** What commas do in columns of names, by place, where the column shows it or a person said it. */
+  commas?: Readonly<Record<number, Commas>>
 }
 
 const SEPARATORS = ['\t', ',', ';', '|'] as const
@@ -147,6 +151,20 @@ export function proposeColumns(
   })
 }
 
+/** What commas do in each column of names, as far as its cells show it. */
+export function commasInColumns(
+  columns: Columns,
+  rows: readonly (readonly string[])[],
+): Readonly<Record<number, Commas>> | undefined {
+  const found: Record<number, Commas> = {}
+  columns.forEach((key, i) => {
+    if (key !== 'authors' && key !== 'editors' && key !== 'translators') return
+    const commas = commasOf(rows.map((row) => row[i] ?? ''))
+    if (commas) found[i] = commas
+  })
+  return Object.keys(found).length ? found : undefined
+}
+
 /** The heading under which the record's own number stands in tables written here. */
 const NUMBER = 'Number in its source'
 const OTHER = 'Other'
@@ -156,8 +174,10 @@ const ours = (headings: readonly string[]): boolean => headings[0] === NUMBER
 /** Reads a table in pieces, the first row being its headings. */
 export function tableReader(
   to: ReadsTo,
-  { separator, columns }: Pick<TableShape, 'separator' | 'columns'>,
+  { separator, columns, commas = {} }: Pick<TableShape, 'separator' | 'columns' | 'commas'>,
+  version = READER_VERSION,
 ): Reader {
+  const readings = columns.map((_, i): Reading => ({ version, commas: commas[i] }))
   let headings: string[] | undefined
   let position = 0
   const rows = new Rows(
@@ -168,7 +188,7 @@ export function tableReader(
         return
       }
       if (cells.every((c) => !c.trim())) return
-      to.item(itemOf(cells, line, text, ++position, headings, columns))
+      to.item(itemOf(cells, line, text, ++position, headings, columns, readings))
     },
     (text, line) =>
       to.item({
@@ -188,6 +208,7 @@ function itemOf(
   position: number,
   headings: readonly string[],
   columns: Columns,
+  readings: readonly Reading[],
 ): Item {
   if (cells.length > headings.length && cells.slice(headings.length).some((c) => c.trim()))
     return {
@@ -210,9 +231,9 @@ function itemOf(
     if (!cell) return []
     const key = own && headings[i] === NUMBER ? 'id' : own ? keyOfLabel(headings[i]!) : columns[i]
     if (own && headings[i] === OTHER && putOther(record, cell)) return []
-    if (own ? putOwn(record, key, cell) : putForeign(record, key, cell, true)) return []
+    if (own ? putOwn(record, key, cell) : putForeign(record, key, cell, true, readings[i])) return []
     ;(record.extra[headings[i] || `column ${i + 1}`] ??= []).push(cell)
-    return key === 'year'
+    return key === 'year' && record.year === undefined
       ? [atLine(line, 'table-year', 'warning', `"${cell}" holds no year of four digits.`)]
       : []
   })

@@ -2,7 +2,8 @@ import type { Problem } from '../../base'
 import { fieldOf } from '../fields'
 import { emptyRecord, type Rec } from '../record'
 import { atLine, Lines, type Reader, type ReadsTo } from './item'
-import { putForeign } from './foreign-value'
+import { putForeign, type Reading } from './foreign-value'
+import { READER_VERSION } from './versions'
 
 /** How a line with a tag looks, how records end, and where the value of each tag goes. */
 export interface TagShape {
@@ -43,7 +44,7 @@ export function tagFormOf(text: string): TagForm | undefined {
  * Reads tagged text in pieces, by a shape. A line without a tag goes on with the value before it. Of a tag that comes
  * again, lists take every value; of another field the first is taken and the rest kept by the tag.
  */
-export function taggedReader(to: ReadsTo, shape: TagShape): Reader {
+export function taggedReader(to: ReadsTo, shape: TagShape, version = READER_VERSION): Reader {
   let tags: { tag: string; parts: string[]; line: number }[] = []
   let position = 0
   const finish = (): void => {
@@ -52,7 +53,7 @@ export function taggedReader(to: ReadsTo, shape: TagShape): Reader {
     tags = []
     position++
     const line = own[0]!.line
-    const { record, problems, understood } = recordOf(own, shape, position)
+    const { record, problems, understood } = recordOf(own, shape, position, { version })
     if (understood) to.item({ position, line, record, problems })
     else
       to.item({
@@ -91,6 +92,7 @@ function recordOf(
   tags: readonly { tag: string; parts: string[]; line: number }[],
   shape: TagShape,
   position: number,
+  reading: Reading,
 ): { record: Rec; problems: Problem[]; understood: boolean } {
   const record = emptyRecord(String(position))
   const problems: Problem[] = []
@@ -102,7 +104,7 @@ function recordOf(
     const values = list ? parts.filter(Boolean) : [parts.filter(Boolean).join(' ')]
     for (const value of values) {
       if (!value) continue
-      if (putForeign(record, key, value, false)) understood = true
+      if (putForeign(record, key, value, false, reading)) understood = true
       else {
         ;(record.extra[tag] ??= []).push(value)
         if (key === 'year' && record.year === undefined)

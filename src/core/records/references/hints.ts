@@ -3,6 +3,11 @@ import type { Rec } from '../record'
 /** Where a reference wants a human eye, in words. */
 export type Hint = string
 
+/** Nothing but capitals, in a script that has them. */
+const inCapitals = (text: string, least: number): boolean => {
+  const own = letters(text)
+  return own.length > least && own === own.toUpperCase() && own !== own.toLowerCase()
+}
 const letters = (text: string): string => text.replace(/<[^>]+>/g, '').replace(/[^\p{L}]/gu, '')
 const ABBREVIATED = /(?:^|\s)\p{L}{1,7}\.(?:\s|$)/u
 const PERIODICAL = /journal|magazine|newspaper/i
@@ -16,18 +21,17 @@ export function hintsFor(r: Rec): Hint[] {
   const say = (when: boolean, hint: Hint): void => {
     if (when) hints.push(hint)
   }
-  const title = letters(r.title)
   say(!r.title.trim(), 'no title')
-  say(
-    title.length > 8 && title === title.toUpperCase() && title !== title.toLowerCase(),
-    'title in capitals throughout',
-  )
+  say(inCapitals(r.title, 8), 'title in capitals throughout')
   const words = r.title.split(/\s+/).filter((w) => /^\p{L}{4,}/u.test(w))
   say(
-    title !== title.toUpperCase() && words.length > 3 && words.every((w) => /^\p{Lu}/u.test(w)),
+    !inCapitals(r.title, 0) && words.length > 3 && words.every((w) => /^\p{Lu}/u.test(w)),
     'every word of the title begins with a capital',
   )
-  say(/\\[a-z]+\{|&[a-z]+;|\$[^$]+\$/i.test(r.title), 'signs of a format stand in the title')
+  say(
+    [r.title, r.journal ?? ''].some((t) => /\\[a-z]+|&[a-z]+;|\$[^$]+\$/i.test(t)),
+    'signs of a format stand in the title or journal',
+  )
   say(/[.。]$/.test(r.title.trim()) && !/\betc\.$|\.\.\.$/.test(r.title), 'the title ends with a full stop')
   say(
     /\b\p{Lu}\. \p{Ll}{4,}\b/u.test(r.title) && !/<i>/.test(r.title),
@@ -35,7 +39,7 @@ export function hintsFor(r: Rec): Hint[] {
   )
   say(!r.authors.length && !r.editors?.length, 'no author')
   say(
-    r.authors.some((a) => letters(a).length > 3 && letters(a) === letters(a).toUpperCase()),
+    r.authors.some((a) => inCapitals(a, 3)),
     'an author in capitals throughout',
   )
   say(
@@ -43,15 +47,12 @@ export function hintsFor(r: Rec): Hint[] {
     '“et al.” stands in the place of an author',
   )
   say(r.year === undefined, 'no year')
+  say(r.type === undefined, 'no type: it is set as a document')
+  say(r.inferred?.includes('type') === true, `the type was not said: taken for a ${r.type}`)
   const journal = PERIODICAL.test(r.type ?? '') || (r.type === undefined && r.volume !== undefined)
   say(journal && !r.journal, 'no journal')
   say(r.journal !== undefined && ABBREVIATED.test(r.journal), 'journal abbreviated')
-  say(
-    r.journal !== undefined &&
-      letters(r.journal).length > 5 &&
-      letters(r.journal) === letters(r.journal).toUpperCase(),
-    'journal in capitals throughout',
-  )
+  say(r.journal !== undefined && inCapitals(r.journal, 5), 'journal in capitals throughout')
   say(journal && !r.volume, 'no volume')
   say((journal || r.type === 'chapter') && !r.pages && !r.number, 'no pages')
   say(/^(?:book|edited book|chapter|report|thesis)$/.test(r.type ?? '') && !r.publisher, 'no publisher')
