@@ -1,7 +1,7 @@
 import { adviceOn, draftAccount, factsIn, GENERATOR, readFrozen, type FactContext } from '../core/account'
 import { plainJson, plural } from '../core/base'
 import { figuresAt, FIGURES_VERSION, figuresOfVersion } from '../core/figures'
-import { RULES_VERSION } from '../core/records'
+import { rulesOf } from '../core/records'
 import { beginsFromState, fold, partitionOf } from '../core/review'
 import { openMatters } from '../core/selection'
 import { sourceFactsOf } from '../standins/source-facts'
@@ -14,16 +14,14 @@ export function checkPartition({ review, beside }: OpenedReview): Check {
   const { partition } = review
   if (!partition)
     return unchecked(about, 'the review is read under the first rules, which store no partition')
-  if (partition.rules !== RULES_VERSION)
-    return unchecked(
-      about,
-      `it was made by rules of version ${partition.rules}, and these are ${RULES_VERSION}`,
-    )
+  const rules = rulesOf(partition.rules)
+  if (!rules)
+    return unchecked(about, `it was made by rules of version ${partition.rules}, which are not known here`)
   const stored = beside.classesAt(partition.digest)
   const imports = partition.imports.flatMap((id) => review.imports.find((i) => i.id === id) ?? [])
   if (!stored || imports.some((i) => !beside.recordsOf(i)))
     return unchecked(about, 'records or partition were left out of the package')
-  const steps = partitionOf(imports, (i) => beside.recordsOf(i))
+  const steps = partitionOf(imports, (i) => beside.recordsOf(i), undefined, rules)
   for (;;) {
     const step = steps.next()
     if (!step.done) continue

@@ -4,9 +4,8 @@ import {
   bestValues,
   byYear,
   findableIn,
-  judge,
+  judgeRecords,
   overlapOf,
-  printOf,
   recordFinder,
   valuesIn,
   WorkList,
@@ -410,7 +409,7 @@ export class RecordsDesk {
         return {
           a: one,
           b: other,
-          judgement: judge(printOf(one.record), printOf(other.record)),
+          judgement: judgeRecords(one.record, other.record),
           ...(ruled[0] === ruled[1] ? {} : { ruled }),
         }
       }),

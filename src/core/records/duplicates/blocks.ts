@@ -21,5 +21,6 @@ export function blockKeys(p: Print): string[] {
     if (p.volume) keys.push(`a ${first} ${p.volume} ${p.issue ?? ''}`)
   }
   if (p.volume && p.page && p.year !== undefined) keys.push(`j ${p.volume} ${p.page} ${p.year}`)
+  if (p.more?.opening !== undefined) keys.push(`b ${p.more.opening}`)
   return keys
 }

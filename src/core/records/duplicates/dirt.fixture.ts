@@ -12,7 +12,7 @@ export interface Truth {
 }
 
 /** A small generator of chance of its own (mulberry32), so that the same seed gives the same lists. */
-function chance(seed: number) {
+export function chance(seed: number) {
   let state = seed
   const next = (): number => {
     state = (state + 0x6d2b79f5) | 0
@@ -73,7 +73,7 @@ const WORDS =
     ' ',
   )
 
-interface Base {
+export interface Base {
   title: string
   subtitle: string
   authors: { given: string; family: string }[]
@@ -89,7 +89,7 @@ interface Base {
 
 const cap = (text: string): string => text.replace(/^./, (c) => c.toUpperCase())
 
-function baseOf(n: number, { pick, below }: ReturnType<typeof chance>): Base {
+export function baseOf(n: number, { pick, below }: ReturnType<typeof chance>): Base {
   const filled = pick(SHAPES)
     .replace('{T}', pick(THINGS))
     .replace('{E}', pick(EFFECTS))
@@ -115,8 +115,8 @@ function baseOf(n: number, { pick, below }: ReturnType<typeof chance>): Base {
   }
 }
 
-const whole = (b: Base): string => (b.subtitle ? `${b.title}: ${b.subtitle}` : b.title)
-const plain = (b: Base): Rec => ({
+export const whole = (b: Base): string => (b.subtitle ? `${b.title}: ${b.subtitle}` : b.title)
+export const plain = (b: Base): Rec => ({
   ...emptyRecord('x', whole(b)),
   authors: b.authors.map((a) => `${a.family}, ${a.given}`),
   year: b.year,
@@ -140,7 +140,7 @@ const TRANSLITERATED: Record<string, string> = {
   Ü: 'Ue',
 }
 /** What a database does to its copy, one thing each. */
-const DIRT: Dirt[] = [
+export const DIRT: Dirt[] = [
   (r, b) => {
     r.authors = b.authors.map((a) => `${a.family}, ${a.given[0]}.`)
   },
@@ -219,7 +219,7 @@ const DIRT: Dirt[] = [
 ]
 
 /** Works that look like another and are not: what a matcher must keep apart. */
-const LOOKALIKES: ((b: Base, c: ReturnType<typeof chance>) => Rec)[] = [
+export const LOOKALIKES: ((b: Base, c: ReturnType<typeof chance>) => Rec)[] = [
   // The conference paper that the article grew out of.
   (b, { below }) => ({
     ...plain({ ...b, year: b.year - 1, volume: 90 + below(9), page: 1 + below(300), doi: `${b.doi}.c` }),

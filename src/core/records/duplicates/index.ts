@@ -1,6 +1,6 @@
 export { decideByHand, type Decided, type Decision, type ToSettle } from './by-hand'
 export { findPartition, Matcher, type Matched, type PartitionFound } from './matcher'
-export { judge, RULES_VERSION, type Class, type Judgement } from './judge'
-export { printOf, type Print } from './print'
+export type { Class, Judgement } from './judge'
+export { judgeRecords, rulesOf, RULES, RULES_VERSION, type Rules } from './rules'
 export type { Signal } from './signals'
 export { measurePairs, type Measured } from './measure'

@@ -1,9 +1,6 @@
 import type { Print } from './print'
 import { abstracts, likenessAtMost, signalsOf, type Signal, type Signals } from './signals'
 
-/** The version of these rules. A change of what they come to is another version. */
-export const RULES_VERSION = 1
-
 export type Class = 'certain' | 'to settle' | 'different'
 
 /** What two records are to each other, and why. */
@@ -11,8 +8,14 @@ export interface Judgement {
   class: Class
   /** What forbids that they are one work, in words; then they are different whatever else is alike. */
   veto?: string
+  /** What speaks against a certain join, in words. */
+  against?: string
+  /** They are two versions of one work, in words. */
+  versions?: string
   signals: Signal[]
 }
+
+/** The rules of version 1: partitions that they made are made again by them. */
 
 /**
  * Can it be seen at once that two records are different? Never said of two that would be judged otherwise; said of most,
@@ -26,7 +29,7 @@ export function plainlyDifferent(a: Print, b: Print): boolean {
   return likenessAtMost(a, b) < LEAST
 }
 /** Titles less alike than this are other titles, whatever else is the same. */
-const LEAST = 0.7
+export const LEAST = 0.7
 
 /** What forbids that two records are one work, in words. */
 export function vetoOf(a: Print, b: Print, s: Signals): string | undefined {

@@ -2,11 +2,10 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { drain } from '../../base'
 import { truthOf } from './dirt.fixture'
-import { judge } from './judge'
 import { findPartition, Matcher } from './matcher'
 import { wilson } from '../../base'
 import { measurePairs } from './measure'
-import { printOf } from './print'
+import { RULES } from './rules'
 
 const { records } = truthOf(160, 11)
 
@@ -62,14 +61,14 @@ describe('records that come in several goes', () => {
   })
 
   it('are in no class with a record that the rules forbid', () => {
-    const prints = new Map(records.map((r) => [r.name, printOf(r.record)]))
+    const prints = new Map(records.map((r) => [r.name, RULES.print(r.record)]))
     const { classes } = findPartition(
       records.map((r) => r.name),
       records.map((r) => r.record),
     )
     for (const c of classes)
       for (const a of c)
-        for (const b of c) if (a < b) expect(judge(prints.get(a)!, prints.get(b)!).veto).toBeUndefined()
+        for (const b of c) if (a < b) expect(RULES.judge(prints.get(a)!, prints.get(b)!).veto).toBeUndefined()
   })
 })
 

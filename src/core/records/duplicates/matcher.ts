@@ -1,8 +1,8 @@
 import type { Rec } from '../record'
 import { decideByHand, type Decision, type ToSettle } from './by-hand'
-import { blockKeys, MOST } from './blocks'
-import { judge, plainlyDifferent } from './judge'
-import { printOf, type Print } from './print'
+import { MOST } from './blocks'
+import type { Print } from './print'
+import { RULES, type Rules } from './rules'
 
 export interface PartitionFound {
   /** The classes of certain joins, in the order of their first records; single ones included. */
@@ -36,12 +36,14 @@ export class Matcher {
   /** Of pairs that closure brought together, whether something forbids it. */
   private readonly forbidden = new Map<number, boolean>()
 
+  constructor(private readonly rules: Rules = RULES) {}
+
   private put(name: string, print: Print): void {
     const at = this.names.length
     this.names.push(name)
     this.prints.push(print)
     const own: number[] = []
-    for (const key of blockKeys(print)) {
+    for (const key of this.rules.keys(print)) {
       let number = this.numbers.get(key)
       if (number === undefined) {
         number = this.blocks.length
@@ -61,7 +63,7 @@ export class Matcher {
     const first = this.names.length
     const of = records.length
     for (let n = 0; n < of; n++) {
-      this.put(names[n]!, printOf(records[n]!))
+      this.put(names[n]!, this.rules.print(records[n]!))
       if (n % EVERY === EVERY - 1) yield { done: n / 4, of }
     }
     // A key that has become too common says nothing any more: what only it brought together is let go.
@@ -93,8 +95,8 @@ export class Matcher {
         if (i >= j) break
         const other = this.prints[i]!
         // Most are told apart by this; whether another key brought them together too is asked of the rest alone.
-        if (plainlyDifferent(other, print) || this.shared(i, j) !== key) continue
-        const { class: found } = judge(other, print)
+        if (this.rules.plainlyDifferent(other, print) || this.shared(i, j) !== key) continue
+        const { class: found } = this.rules.judge(other, print)
         if (found === 'certain') this.certain.push([i, j])
         else if (found === 'to settle') this.open.push([i, j])
       }
@@ -170,7 +172,7 @@ export class Matcher {
         const pair = a * 2 ** 26 + b
         let no = this.forbidden.get(pair)
         if (no === undefined) {
-          no = judge(this.prints[a]!, this.prints[b]!).veto !== undefined
+          no = this.rules.judge(this.prints[a]!, this.prints[b]!).veto !== undefined
           this.forbidden.set(pair, no)
         }
         if (no) vetoes.push({ ...this.pairOf(a, b), same: false })
@@ -183,9 +185,37 @@ export class Matcher {
     return a < b ? { a, b } : { a: b, b: a }
   }
 
-  /** Pairs of records of different classes, one for each two classes: the first by name. */
+  /**
+   * What two records of different years have in common, where a third year of the same is among what is to be settled: they
+   * are a series, and one question stands for all.
+   */
+  private seriesOf(
+    pairs: readonly (readonly [number, number])[],
+  ): (i: number, j: number) => string | undefined {
+    const { series } = this.rules
+    const years = new Map<string, Set<number>>()
+    const keyOf = (i: number, j: number): string | undefined => {
+      const key = series?.(this.prints[i]!)
+      const apart = key !== undefined && this.prints[i]!.year !== this.prints[j]!.year
+      return apart && series!(this.prints[j]!) === key ? key : undefined
+    }
+    for (const [i, j] of pairs) {
+      const key = keyOf(i, j)
+      if (key === undefined) continue
+      const of = years.get(key) ?? new Set<number>()
+      years.set(key, of.add(this.prints[i]!.year!).add(this.prints[j]!.year!))
+    }
+    return (i, j) => {
+      const key = keyOf(i, j)
+      return key !== undefined && years.get(key)!.size > 2 ? key : undefined
+    }
+  }
+
+  /** Pairs of records of different classes, one for each two classes and one for each series: the first by name. */
   private between(classOf: Int32Array, pairs: readonly (readonly [number, number])[]): ToSettle[] {
     const found = new Map<number, ToSettle>()
+    const seriesOf = this.seriesOf(pairs)
+    const asked = new Set<string>()
     const sorted = pairs
       .filter(([i, j]) => classOf[i] !== classOf[j])
       .map(([i, j]) => ({ i, j, pair: this.pairOf(i, j) }))
@@ -193,7 +223,11 @@ export class Matcher {
     for (const { i, j, pair } of sorted) {
       const [a, b] = [classOf[i]!, classOf[j]!].sort((x, y) => x - y) as [number, number]
       const key = a * 2 ** 26 + b
-      if (!found.has(key)) found.set(key, pair)
+      if (found.has(key)) continue
+      const series = seriesOf(i, j)
+      if (series !== undefined && asked.has(series)) continue
+      if (series !== undefined) asked.add(series)
+      found.set(key, pair)
     }
     return [...found.values()]
   }
@@ -204,8 +238,9 @@ export function findPartition(
   names: readonly string[],
   records: readonly Rec[],
   told: (matched: Matched) => void = () => undefined,
+  rules: Rules = RULES,
 ): PartitionFound {
-  const matcher = new Matcher()
+  const matcher = new Matcher(rules)
   for (const matched of matcher.add(names, records)) told(matched)
   return matcher.found()
 }

@@ -1,4 +1,6 @@
 import { byName, foldWord, tokens } from '../../base'
+import { isBody } from '../names'
+import { oneType } from '../types'
 import { doiIn } from '../identifiers'
 import type { Rec } from '../record'
 
@@ -30,6 +32,23 @@ export interface Print {
   page: string | undefined
   kind: 'journal' | 'conference' | 'thesis' | 'book' | undefined
   abstract: string | undefined
+  /** What the rules from version 2 on look at besides. */
+  more: More | undefined
+}
+
+/** See `Print.more`. */
+export interface More {
+  /** Numbers in the title, in figures, sorted. */
+  numbers: readonly string[]
+  /** Is it a version of a work before it was published, or a paper in a series of its institution? */
+  early: boolean
+  /** Where its first author is a body: the letters that it may be called by. */
+  called: readonly string[]
+  publisher: string | undefined
+  /** Volume and first page, where both are known. */
+  place: string | undefined
+  /** The first words of the abstract, folded: two copies of one abstract have them in common, also where one is cut. */
+  opening: string | undefined
 }
 
 const ENTITIES: Readonly<Record<string, string>> = byName({
@@ -100,13 +119,49 @@ const plainNumber = (text: string | undefined): string | undefined => {
   return found ? found.toLowerCase().replace(/^([a-z]*)0+(?=\d)/, '$1') : undefined
 }
 
-/** What is compared of a record. */
-export function printOf(record: Rec): Print {
+const EARLY = new Set(['preprint', 'working paper'])
+
+function moreOf(
+  record: Rec,
+  title: readonly string[],
+  volume: string | undefined,
+  page: string | undefined,
+): More {
+  const opening =
+    record.abstract && record.abstract.length > 80 ? wordsOf(record.abstract.slice(0, 160)).slice(0, 9) : []
+  const [first] = record.authors
+  return {
+    numbers: title.filter((w) => /^\d+$/.test(w)).sort(),
+    early:
+      (record.type !== undefined && EARLY.has(oneType(record.type))) ||
+      /\bpre-?prints?\b/i.test(record.journal ?? ''),
+    called: first !== undefined && isWhole(first) ? initialsOf(first) : [],
+    publisher: record.publisher && wordsOf(record.publisher).join(' '),
+    place: volume !== undefined && page !== undefined ? `${volume} ${page}` : undefined,
+    opening: opening.length > 6 ? opening.join(' ') : undefined,
+  }
+}
+const isWhole = (name: string): boolean => name.startsWith('{') || isBody(name)
+/** From version 2 on the name of a body is compared whole. */
+const familyOrBody = (name: string): string =>
+  isWhole(name) ? wordsOf(name.replace(/[{},]|\([^)]*\)/g, ' ')).join('') : familyOf(name)
+/** "Institute for Rooms" and "IFR", "IR": the first letters of a body's name, with and without its small words. */
+const initialsOf = (name: string): string[] => {
+  const words = bareText(name.replace(/[{},]|\([^)]*\)/g, ' '))
+    .split(/\s+/)
+    .filter(Boolean)
+  const first = (of: readonly string[]): string => of.map((w) => w[0]!.toLowerCase()).join('')
+  return [first(words), first(words.filter((w) => /^\p{Lu}/u.test(w)))]
+}
+
+/** What is compared of a record by a version of the rules. */
+export function printOf(record: Rec, version: number): Print {
   const bare = bareText(record.title).replace(/^\s*\[?retracted(?: article)?[\]:.]*\s*/i, '')
   const [main = bare] = bare.split(/\s*(?:[:?]\s|\.\s+(?=\p{Lu})|\s[–—-]\s)/u)
   const title = wordsOf(bare)
   const mainWords = wordsOf(main)
   const titleText = title.join(' ')
+  const [volume, page] = [plainNumber(record.volume), plainNumber(record.pages)]
   return {
     doi: record.doi ? doiIn(record.doi) : undefined,
     title,
@@ -117,14 +172,15 @@ export function printOf(record: Rec): Print {
     special: record.notice?.kind ?? SPECIALS.find(([sign]) => sign.test(bare))?.[1],
     part: partOf(bare),
     generic: GENERIC.test(title.join(' ')),
-    families: record.authors.map(familyOf).filter(Boolean),
+    families: record.authors.map(version >= 2 ? familyOrBody : familyOf).filter(Boolean),
     year: record.year,
     journal: record.journal ? wordsOf(record.journal) : [],
-    volume: plainNumber(record.volume),
+    volume,
     issue: plainNumber(record.issue),
-    page: plainNumber(record.pages),
+    page,
     kind: KINDS.find(([sign]) => sign.test(record.type ?? ''))?.[1],
     abstract: record.abstract && record.abstract.length > 80 ? record.abstract : undefined,
+    more: version >= 2 ? moreOf(record, title, volume, page) : undefined,
   }
 }
 

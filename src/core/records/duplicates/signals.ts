@@ -117,6 +117,8 @@ const SHINGLE = 5
 export function abstracts(a: Print, b: Print): Signal {
   const at = { of: 'abstract' as const }
   if (!a.abstract || !b.abstract) return { ...at, same: 'unknown', words: 'an abstract is missing' }
+  // Most copies of one abstract are the same letter by letter.
+  if (a.abstract === b.abstract) return { ...at, same: 'same', value: 1, words: 'the same abstract' }
   const [one, other] = [runsOf(a.abstract), runsOf(b.abstract)]
   const [few, many] = one.size <= other.size ? [one, other] : [other, one]
   let shared = 0

@@ -17,7 +17,7 @@ const titled = (id: string, title: string, more: Partial<Rec> = {}): Rec => ({
 })
 const SOUND = 'Sound fields in the classrooms of older schools'
 const BROUGHT: Record<string, Rec[]> = {
-  i1: [titled('1', SOUND), titled('2', 'Quiet corners and busy mornings in school')],
+  i1: [titled('1', SOUND), titled('2', 'Quiet corners and busy mornings in school', { pages: '61–70' })],
   i2: [
     titled('7', SOUND.toUpperCase()),
     titled('8', 'Reading next door to aircraft noise', { pages: '3–9' }),

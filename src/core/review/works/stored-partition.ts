@@ -1,4 +1,4 @@
-import { Matcher, type Matched, type Rec } from '../../records'
+import { Matcher, RULES, type Matched, type Rec, type Rules } from '../../records'
 import { isStanding, recordNames } from '../imports'
 import type { Import, Review } from '../values'
 
@@ -17,7 +17,7 @@ export interface Kept {
 }
 
 /**
- * What the rules in force make of the records of these imports; gives now and then how far it is. Records of imports that
+ * What the rules make of the records of these imports, those of now where no others are named; gives now and then how far it is. Records of imports that
  * no longer stand join the work that certainly has them, and never change what the others are. With what was kept from the
  * last time, only records that came since are compared. Throws where records are not here.
  */
@@ -25,11 +25,12 @@ export function* partitionOf(
   imports: Review['imports'],
   recordsOf: (of: Import) => readonly Rec[] | undefined,
   kept?: Kept,
+  rules: Rules = RULES,
 ): Generator<Matched, { stored: StoredPartition; kept: Kept }> {
   const standing = imports.filter((i) => isStanding({ imports }, i))
   const former = imports.filter((i) => !standing.includes(i))
   const goesOn = kept !== undefined && !former.length && kept.imports.every((id, n) => standing[n]?.id === id)
-  const matcher = goesOn ? kept.matcher : new Matcher()
+  const matcher = goesOn ? kept.matcher : new Matcher(rules)
   const recordsIn = (i: Import): readonly Rec[] => {
     const records = recordsOf(i)
     if (!records) throw new Error(`The records of the import ${i.id} are not in this browser.`)
@@ -43,7 +44,7 @@ export function* partitionOf(
     for (const name of names) classOf.set(name, n)
   })
   if (former.length) {
-    const others = new Matcher()
+    const others = new Matcher(rules)
     for (const i of standing) yield* others.add(recordNames(i), recordsIn(i))
     let next = classes.length
     for (const i of former) {

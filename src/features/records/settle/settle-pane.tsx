@@ -98,6 +98,11 @@ export function SettlePane({ desk }: { desk: Desk }) {
             </span>
           </div>
           <Side pair={pair} nameOf={nameOf} />
+          {pair.judgement.against && (
+            <p className="note">
+              <b>Not joined by itself:</b> {pair.judgement.against}.
+            </p>
+          )}
           {pair.ruled && (
             <p className="note">
               <b>Ruled differently.</b> {nameOf(pair.a.sourceId)} {pair.a.record.id}: {pair.ruled[0]};{' '}
