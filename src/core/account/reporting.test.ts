@@ -74,7 +74,7 @@ describe('the reporting items', () => {
     expect(closedOf(edited(words), 'prisma-s', '16')).toBe(true)
     const bare = edited(words.replace(sentence, ''))
     expect(closedOf(bare, 'prisma-s', '16')).toBe(false)
-    expect(evidenceOf(bare, 'prisma-s', '16')).toBe('by rules, version 1, and 5 pairs by hand')
+    expect(evidenceOf(bare, 'prisma-s', '16')).toBe('by rules, version 2, and 5 pairs by hand')
     const other =
       'By the rules of Luvren (version 2) duplicates were looked for, and 5 pairs were judged by hand; 4 pairs that may be one work are still to be judged. '
     expect(closedOf(edited(words.replace(sentence, other)), 'prisma-s', '16')).toBe(true)
