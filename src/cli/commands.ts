@@ -2,7 +2,7 @@ import { hasErrors, type Problem } from '../core/base'
 import { buildIndex, evaluate, type Index } from '../core/engine'
 import { printFor, readWithLimits } from '../core/profile'
 import { limitWords, parse, print, readCql, writeCql, type Expr, type LimitValue } from '../core/query'
-import { readRis, toDocument, type Rec } from '../core/records'
+import { toDocument, type Rec } from '../core/records'
 import { foldLimitLines, readHistory, recogniseHistory, type DayOrder } from '../core/strategy'
 import { readVocabulary } from '../core/vocabulary'
 import { STANDINS } from '../standins'
@@ -18,6 +18,7 @@ import { VERIFY_COMMANDS } from './verify'
 import { standinLines } from './typed-lines'
 import { inputText } from './input'
 import { readLimit } from './limits'
+import { readRecordsFile } from './read-records'
 import { loadProfile, narrowerFor } from './profiles'
 import { loadStandin, searchStandin, type Found } from './standins'
 import { countVocabulary } from './vocabulary-counts'
@@ -89,6 +90,16 @@ function treeOutcome(
 const withLimitWords = (text: string, limits: readonly LimitValue[]): string =>
   [text, ...limits.map(limitWords)].join(' + ')
 
+/** The first problem of each kind, with how many more there are of it. */
+function oncePerKind(problems: readonly Problem[]): string[] {
+  const kinds = new Map<string, Problem[]>()
+  for (const p of problems) kinds.set(p.code, [...(kinds.get(p.code) ?? []), p])
+  return [...kinds.values()].map(
+    ([first, ...more]) =>
+      problemLine(first!) + (more.length ? ` (and ${more.length} more of this kind)` : ''),
+  )
+}
+
 export const COMMANDS: Record<string, CliCommand> = {
   ...JUDGE_COMMANDS,
   ...LEARN_COMMANDS,
@@ -98,15 +109,21 @@ export const COMMANDS: Record<string, CliCommand> = {
   ...PACKAGE_COMMANDS,
   ...VERIFY_COMMANDS,
   search: {
-    help: 'search the records of a RIS file',
-    usage: '--records FILE.ris (--query "…" | --queries FILE)',
+    help: 'search the records of a file, in any format that is read here',
+    usage: '--records FILE (--query "…" | --queries FILE)',
     example: "--records export.ris --query 'title: noise AND reverberat*'",
-    options: { records: 'value', query: 'value', queries: 'value' },
+    options: { records: 'value', from: 'value', encoding: 'value', query: 'value', queries: 'value' },
     run: (args) => {
       const asked = queries(args)
       const file = required(args, 'records')
-      const { records, problems } = readRis(inputText(file))
-      if (hasErrors(problems)) return { exit: 1, errors: problems.map((p) => `${file}: ${problemLine(p)}`) }
+      const { items, problems } = readRecordsFile(file, {
+        format: args.get('from')?.[0],
+        encoding: args.get('encoding')?.[0],
+      })
+      const records = items.flatMap((i) => i.record ?? [])
+      // Many lines of one kind are one warning.
+      const told = oncePerKind(problems).map((words) => `${file}: ${words}`)
+      if (!records.length) return { exit: 1, errors: [...told, `${file}: no record was found.`] }
       const index = buildIndex(records.map(toDocument))
       const outcome = answer(
         args,
@@ -115,7 +132,7 @@ export const COMMANDS: Record<string, CliCommand> = {
       )
       return {
         ...outcome,
-        errors: [...problems.map((p) => `${file}: ${problemLine(p)}`), ...(outcome.errors ?? [])],
+        errors: [...told, ...(outcome.errors ?? [])],
       }
     },
   },

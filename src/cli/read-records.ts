@@ -1,12 +1,15 @@
 import { closeSync, openSync, readSync } from 'node:fs'
 import path from 'node:path'
-import { messageOf, type Problem } from '../core/base'
+import { messageOf, problem, type Problem } from '../core/base'
 import {
   EncodingGuess,
   ENCODINGS,
   FORMATS,
   readerFor,
   recognise,
+  kindWords,
+  lackOf,
+  oddLines,
   textFromBytes,
   type Encoding,
   type FormatId,
@@ -57,6 +60,8 @@ export function readRecordsFile(
   const guess = new EncodingGuess()
   for (const piece of piecesOf(file)) guess.push(piece)
   const encoding = oneOf(ENCODINGS, said.encoding, '--encoding') ?? guess.end().encoding
+  const kind = format === undefined ? kindWords(firstBytes(file)) : undefined
+  if (kind !== undefined) throw new UsageError(`${file}: ${kind}`)
   const shape = recognise(beginningOf(file, encoding), {}, format)
   if (!shape)
     throw new UsageError(
@@ -69,7 +74,17 @@ export function readRecordsFile(
   for (const piece of piecesOf(file)) reader.push(text.push(piece))
   reader.push(text.end())
   reader.end()
-  return { items, shape, encoding, problems: [...problems, ...items.flatMap((i) => i.problems)] }
+  const lack = lackOf(shape)
+  const told = [
+    ...oddLines(text.odd),
+    ...(lack === undefined || items.some((i) => i.record?.title) ? [] : [problem('no-title', 'error', lack)]),
+  ]
+  return { items, shape, encoding, problems: [...told, ...problems, ...items.flatMap((i) => i.problems)] }
+}
+
+function firstBytes(file: string): Uint8Array {
+  for (const piece of piecesOf(file)) return piece.subarray(0, 6000)
+  return new Uint8Array()
 }
 
 function beginningOf(file: string, encoding: Encoding): string {

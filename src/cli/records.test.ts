@@ -85,13 +85,32 @@ describe('the commands for records', () => {
     expect(output).toContain('(no journal; no DOI)')
   })
 
+  it('end with 1 where no column is the title, and write nothing', async () => {
+    const table = file('untitled.csv', 'Wörter,Autoren,Jahr\nRooms,"Lund, Eva",2019\n')
+    const { exit, errors } = await run('convert', table, path.join(folder, 'untitled.bib'))
+    expect(exit).toBe(1)
+    expect(errors!.join('\n')).toContain('No column is the title: say which one is.')
+    expect(errors!.join('\n')).toContain('nothing was written')
+  })
+
+  it('search any format, and warn once of each kind', async () => {
+    const bib = file(
+      'two.bib',
+      '@article{a, title={Noise in rooms}, note={\\foo{x}}}\n@article{b, title={Halls}, note={\\bar{y}}}',
+    )
+    const { output, errors } = await run('search', '--records', bib, '--query', 'title: noise')
+    expect(output).toContain('1')
+    expect(errors).toHaveLength(1)
+    expect(errors![0]).toContain('(and 1 more of this kind)')
+  })
+
   it('say what is wrong with the call', async () => {
     await expect(run('convert', RIS)).rejects.toThrow(UsageError)
     await expect(run('convert', RIS, path.join(folder, 'x.xyz'))).rejects.toThrow('--to')
     await expect(run('references', RIS, '--style', 'none')).rejects.toThrow('--style is apa')
     await expect(run('dedupe', path.join(folder, 'missing.ris'))).rejects.toThrow('could not be read')
     await expect(run('convert', file('empty.ris', ''), path.join(folder, 'y.bib'))).rejects.toThrow(
-      'none of the formats',
+      'This is an empty file',
     )
   })
 })

@@ -49,6 +49,8 @@ function convert(args: Arguments): Outcome {
   const errors = read.problems.map((p) => `${from}: ${problemLine(p)}`)
   if (!records.length)
     return { exit: 1, errors: [...errors, `${from}: no record was found; nothing was written.`] }
+  if (!records.some((r) => r.title))
+    return { exit: 1, errors: [...errors, `${from}: no record has a title; nothing was written.`] }
   const written = WRITERS[format](records)
   if (to === STANDARD) return { exit: broken ? 1 : 0, output: written, errors }
   writeOut(to, written)

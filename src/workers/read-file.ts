@@ -5,6 +5,11 @@ import {
   readAll,
   readerFor,
   recognise,
+  kindWords,
+  openNames,
+  rowsOf,
+  type OpenNames,
+  oddLines,
   textFromBytes,
   type Encoding,
   type FormatId,
@@ -35,10 +40,15 @@ export interface FileSaid {
 export interface FileExamined {
   guess: Guess
   encoding: Encoding
+  /** What it is where it holds no records, with the way to a file that does. */
+  kind?: string | undefined
   /** Undefined where it is in none of the formats that are read here. */
   shape: Shape | undefined
   /** The first lines as they stand in the file. */
   lines: string[]
+  /** Of a table: some cells of each column, and columns of names that can be read in two ways. */
+  examples?: string[][]
+  openNames?: OpenNames[]
   /** What came of the first records. */
   first: { record: Rec | undefined; problems: Problem[] }[]
   size: number
@@ -82,7 +92,9 @@ export async function examineFile(file: Blob, said: FileSaid): Promise<FileExami
   let beginning = ''
   for await (const piece of piecesOf(file.slice(0, BEGINNING * 2))) beginning += decoder.push(piece)
   beginning = beginning.slice(0, BEGINNING)
-  const shape = said.shape ?? recognise(beginning, said.remembered, said.format)
+  const kind = kindWords(new Uint8Array(await file.slice(0, 6000).arrayBuffer()))
+  const shape =
+    said.shape ?? (kind && !said.format ? undefined : recognise(beginning, said.remembered, said.format))
   const first: FileExamined['first'] = []
   if (shape) {
     const reader = readerFor(shape, {
@@ -95,9 +107,19 @@ export async function examineFile(file: Blob, said: FileSaid): Promise<FileExami
     // Where the whole file was looked at, its last record is whole too.
     if (file.size <= BEGINNING) reader.end()
   }
+  const rows = shape?.table ? rowsOf(beginning, shape.table.separator, 400).slice(1) : []
   return {
     guess,
     encoding,
+    ...(shape?.table
+      ? {
+          examples: shape.table.headings.map((_, i) =>
+            rows.flatMap((row) => (row[i]?.trim() ? [row[i].trim().slice(0, 60)] : [])).slice(0, 2),
+          ),
+          openNames: openNames(shape.table, rows),
+        }
+      : {}),
+    ...(kind === undefined ? {} : { kind }),
     shape,
     lines: beginning
       .replace(/^\uFEFF/, '')
@@ -154,6 +176,7 @@ export async function readFileInto(
   }
   reader.push(decoder.end())
   reader.end()
+  problems.push(...oddLines(decoder.odd))
   const at = laying.end()
   await lay()
   const whole = new Uint8Array(await file.arrayBuffer())
@@ -169,7 +192,7 @@ async function howOf(
 ): Promise<{ text: string; shape: Shape; reader: number }> {
   const bytes = await blocks.bytes(file.digest)
   if (!bytes) throw new Error(`The file ${file.name} is not in this browser.`)
-  const decoder = textFromBytes((file.encoding ?? 'utf-8') as Encoding)
+  const decoder = textFromBytes((file.encoding ?? 'utf-8') as Encoding, (file.reader ?? 1) < 3)
   const text = decoder.push(bytes) + decoder.end()
   const shape =
     file.shape === undefined

@@ -1,3 +1,5 @@
+import { plural, problem, type Problem } from '../base'
+
 /** The encodings that files are read in. */
 export const ENCODINGS = ['utf-8', 'utf-16le', 'utf-16be', 'windows-1252'] as const
 export type Encoding = (typeof ENCODINGS)[number]
@@ -15,31 +17,158 @@ const TABLE = Uint16Array.from({ length: 256 }, (_, b) =>
   b >= 0x80 && b < 0xa0 ? HIGH.charCodeAt(b - 0x80) : b,
 )
 
+/** A line that is not what its file is encoded in, and what was made of it. */
+export interface OddLine {
+  line: number
+  /** Read as the older encoding, or the bad bytes replaced by U+FFFD. */
+  as: 'windows-1252' | 'marked'
+}
+
 /** Takes bytes in pieces and gives text; a sign that two pieces share is put together. */
 export interface TextFromBytes {
   push: (bytes: Uint8Array) => string
   end: () => string
+  /** Lines that were in another encoding, as far as the text was taken; of very many, the first. */
+  odd: readonly OddLine[]
+}
+
+function fromTable(bytes: Uint8Array): string {
+  let text = ''
+  for (let from = 0; from < bytes.length; from += 8192) {
+    const part = bytes.subarray(from, from + 8192)
+    text += String.fromCharCode(...Uint16Array.from(part, (b) => TABLE[b]!))
+  }
+  return text
 }
 
 /**
- * Turns bytes into text. What is no text in the encoding becomes U+FFFD; a byte order mark is left out. Windows-1252 has a
- * table of its own, for not every runtime has a right one.
+ * Turns bytes into text. A byte order mark is left out. Windows-1252 has a table of its own, for not every runtime has a
+ * right one. What is no text in UTF-8 is looked at line by line: a line without a single sign of UTF-8 beyond ASCII comes
+ * from elsewhere and is read as the older encoding; in another the bad bytes become U+FFFD. `whole`: as the readers of
+ * versions 1 and 2 had it, every bad byte becomes U+FFFD.
  */
-export function textFromBytes(encoding: Encoding): TextFromBytes {
-  if (encoding !== 'windows-1252') {
-    const decoder = new TextDecoder(encoding)
-    return { push: (bytes) => decoder.decode(bytes, { stream: true }), end: () => decoder.decode() }
+export function textFromBytes(encoding: Encoding, whole = false): TextFromBytes {
+  if (encoding === 'windows-1252') return { push: fromTable, end: () => '', odd: [] }
+  if (encoding === 'utf-8' && !whole) return new Utf8Lines()
+  const decoder = new TextDecoder(encoding)
+  return { push: (bytes) => decoder.decode(bytes, { stream: true }), end: () => decoder.decode(), odd: [] }
+}
+
+const LF = 10
+class Utf8Lines implements TextFromBytes {
+  readonly odd: OddLine[] = []
+  private rest = new Uint8Array()
+  private line = 1
+  private first = true
+
+  push(bytes: Uint8Array): string {
+    const stop = bytes.lastIndexOf(LF) + 1
+    if (!stop) {
+      this.rest = joined(this.rest, bytes)
+      return ''
+    }
+    const text = this.take(joined(this.rest, bytes.subarray(0, stop)))
+    this.rest = bytes.slice(stop)
+    return text
   }
-  return {
-    push: (bytes) => {
-      let text = ''
-      for (let from = 0; from < bytes.length; from += 8192) {
-        const part = bytes.subarray(from, from + 8192)
-        text += String.fromCharCode(...Uint16Array.from(part, (b) => TABLE[b]!))
-      }
+
+  end(): string {
+    const text = this.take(this.rest)
+    this.rest = new Uint8Array()
+    return text
+  }
+
+  private take(bytes: Uint8Array): string {
+    const own =
+      this.first && bytes[0] === 0xef && bytes[1] === 0xbb && bytes[2] === 0xbf ? bytes.subarray(3) : bytes
+    if (bytes.length) this.first = false
+    try {
+      const text = STRICT.decode(own)
+      for (let at = own.indexOf(LF); at >= 0; at = own.indexOf(LF, at + 1)) this.line++
       return text
-    },
-    end: () => '',
+    } catch {
+      return this.byLines(own)
+    }
+  }
+
+  private byLines(bytes: Uint8Array): string {
+    let text = ''
+    for (let from = 0; from < bytes.length;) {
+      const at = bytes.indexOf(LF, from)
+      const to = at < 0 ? bytes.length : at + 1
+      text += this.ofLine(bytes.subarray(from, to))
+      if (at >= 0) this.line++
+      from = to
+    }
+    return text
+  }
+
+  private ofLine(bytes: Uint8Array): string {
+    const seen = new Utf8Signs()
+    seen.push(bytes)
+    if (!seen.end().bad) return STRICT.decode(bytes)
+    const as = seen.good ? 'marked' : 'windows-1252'
+    if (this.odd.length < 1000) this.odd.push({ line: this.line, as })
+    return seen.good ? LENIENT.decode(bytes) : fromTable(bytes)
+  }
+}
+const STRICT = new TextDecoder('utf-8', { fatal: true, ignoreBOM: true })
+const LENIENT = new TextDecoder('utf-8', { ignoreBOM: true })
+function joined(a: Uint8Array, b: Uint8Array): Uint8Array<ArrayBuffer> {
+  const all = new Uint8Array(a.length + b.length)
+  all.set(a)
+  all.set(b, a.length)
+  return all
+}
+
+/** Counts signs of UTF-8 beyond ASCII, and places that are none (Unicode Standard, table 3-7). */
+class Utf8Signs {
+  good = 0
+  bad = 0
+  /** The lines of the first bad places. */
+  readonly lines: number[] = []
+  private need = 0
+  private low = 0x80
+  private high = 0xbf
+  private line = 1
+
+  push(bytes: Uint8Array): void {
+    for (let i = 0; i < bytes.length; i++) {
+      const b = bytes[i]!
+      if (this.need) {
+        if (b >= this.low && b <= this.high) {
+          ;[this.low, this.high] = [0x80, 0xbf]
+          if (!--this.need) this.good++
+          continue
+        }
+        this.isBad()
+        this.need = 0
+        ;[this.low, this.high] = [0x80, 0xbf]
+      }
+      if (b < 0x80) {
+        if (b === LF) this.line++
+      } else if (b >= 0xc2 && b <= 0xdf) this.need = 1
+      else if (b >= 0xe0 && b <= 0xef) {
+        this.need = 2
+        if (b === 0xe0) this.low = 0xa0
+        if (b === 0xed) this.high = 0x9f
+      } else if (b >= 0xf0 && b <= 0xf4) {
+        this.need = 3
+        if (b === 0xf0) this.low = 0x90
+        if (b === 0xf4) this.high = 0x8f
+      } else this.isBad()
+    }
+  }
+
+  end(): this {
+    if (this.need) this.isBad()
+    this.need = 0
+    return this
+  }
+
+  private isBad(): void {
+    this.bad++
+    if (this.lines.length < 3 && this.lines.at(-1) !== this.line) this.lines.push(this.line)
   }
 }
 
@@ -52,9 +181,7 @@ export interface Guess {
 
 /** Looks at all bytes of a file, in pieces, and says how it is encoded. */
 export class EncodingGuess {
-  private readonly utf8 = new TextDecoder('utf-8', { fatal: true })
-  private valid = true
-  private plain = true
+  private readonly signs = new Utf8Signs()
   private first: Uint8Array | undefined
   private zeros: [even: number, odd: number] = [0, 0]
   private size = 0
@@ -63,13 +190,7 @@ export class EncodingGuess {
     this.first ??= bytes.slice(0, 3)
     if (this.size < 1 << 20)
       for (let i = 0; i < bytes.length; i++) if (bytes[i] === 0) this.zeros[(this.size + i) & 1]!++
-    if (this.plain) this.plain = !bytes.some((b) => b >= 0x80)
-    if (this.valid)
-      try {
-        this.utf8.decode(bytes, { stream: true })
-      } catch {
-        this.valid = false
-      }
+    this.signs.push(bytes)
     this.size += bytes.length
   }
 
@@ -87,14 +208,17 @@ export class EncodingGuess {
         sure: false,
         why: 'every other byte is zero, as in UTF-16',
       }
-    if (this.valid)
-      try {
-        this.utf8.decode()
-        return this.plain
-          ? { encoding: 'utf-8', sure: true, why: 'it has no signs beyond ASCII' }
-          : { encoding: 'utf-8', sure: true, why: 'its bytes are UTF-8 throughout' }
-      } catch {
-        // Cut off within a sign: taken for the older encoding, below.
+    const { good, bad, lines } = this.signs.end()
+    if (!bad)
+      return good
+        ? { encoding: 'utf-8', sure: true, why: 'its bytes are UTF-8 throughout' }
+        : { encoding: 'utf-8', sure: true, why: 'it has no signs beyond ASCII' }
+    // One bad byte does not make a file another: only where no sign is UTF-8 it is the older encoding.
+    if (good)
+      return {
+        encoding: 'utf-8',
+        sure: false,
+        why: `${plural(bad, 'place')} in it ${bad === 1 ? 'is' : 'are'} not (line ${lines.join(', ')}${bad > lines.length ? ' …' : ''}); each such line is named below`,
       }
     return {
       encoding: 'windows-1252',
@@ -102,4 +226,18 @@ export class EncodingGuess {
       why: 'it is not UTF-8: taken for the usual older encoding',
     }
   }
+}
+
+/** In words, for whoever brings a file in, what was made of lines in another encoding; of many, the first. */
+export function oddLines(odd: readonly OddLine[]): Problem[] {
+  const say = ({ line, as }: OddLine): Problem =>
+    problem(
+      'encoding',
+      'warning',
+      as === 'marked'
+        ? `Line ${line}: a byte that is no sign of UTF-8; it stands as \uFFFD.`
+        : `Line ${line}: not UTF-8 like the rest; it was read as ${ENCODING_WORDS['windows-1252']}.`,
+      `line ${line}`,
+    )
+  return odd.slice(0, 200).map(say)
 }

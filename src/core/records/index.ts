@@ -20,12 +20,13 @@ export { csvText, writeTable } from './formats/table'
 export { toCsl, type CslItem } from './formats/csl'
 export type { Item, Reader, ReadsTo } from './formats/item'
 export type { TagForm, TagShape } from './formats/tagged'
-export type { TableShape } from './formats/table'
+export { openNames, rowsOf, type OpenNames, type TableShape } from './formats/table'
 export { nameParts, plainName, type NameParts } from './formats/names'
 export {
   FORMATS,
   FORMAT_ENDINGS,
   FORMAT_WORDS,
+  lackOf,
   readAll,
   readerFor,
   recognise,
@@ -40,7 +41,16 @@ export { READER_VERSION } from './formats/versions'
 export { commasOf, isBody, readNames, type Commas, type NamesRead } from './names'
 export { inferType, oneType, typeOfWords, withInferred } from './types'
 export { FIELDS, fieldOf, putText, textOf, type Field } from './fields'
-export { ENCODINGS, ENCODING_WORDS, EncodingGuess, textFromBytes, type Encoding, type Guess } from './decode'
+export {
+  ENCODINGS,
+  ENCODING_WORDS,
+  EncodingGuess,
+  oddLines,
+  textFromBytes,
+  type Encoding,
+  type Guess,
+} from './decode'
+export { kindWords } from './kind-of-file'
 export { doiIn, doisIn, orcidCheck, readOrcid } from './identifiers'
 export { readReference, type ReferenceParts } from './reference'
 export { readPasted, type Pasted, type PastedForm } from './paste'

@@ -167,3 +167,10 @@ export function readAll(text: string, shape: Shape, name?: string, version = REA
     )
   return read
 }
+
+/** What a shape lacks for records to be made by it, in words; undefined where it lacks nothing. */
+export function lackOf({ table, tags }: Shape): string | undefined {
+  if (table && !table.columns.includes('title')) return 'No column is the title: say which one is.'
+  if (tags && !Object.values(tags.fields).includes('title')) return 'No tag is the title: say which one is.'
+  return undefined
+}

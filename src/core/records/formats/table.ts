@@ -1,8 +1,9 @@
 import { emptyByName } from '../../base'
 import { FIELDS, fieldOf, putText, textOf, type Field } from '../fields'
+import { fieldOfHeading } from '../headings'
 import { emptyRecord, type Rec } from '../record'
 import { atLine, type Item, type Reader, type ReadsTo } from './item'
-import { commasOf, type Commas } from '../names'
+import { commasOf, readNames, type Commas } from '../names'
 import { putForeign, type Reading } from './foreign-value'
 import { READER_VERSION } from './versions'
 
@@ -138,13 +139,7 @@ export function proposeColumns(
       .trim()
       .toLowerCase()
       .replace(/[_\s]+/g, ' ')
-    const key =
-      remembered.get(name) ??
-      (['id', 'number', 'accession number', 'record number', 'record id'].includes(name) && !taken.has('id')
-        ? 'id'
-        : FIELDS.find(
-            (f) => f.label.toLowerCase() === name || f.key.toLowerCase() === name || f.also?.includes(name),
-          )?.key)
+    const key = remembered.get(name) ?? fieldOfHeading(heading)
     if (key === undefined || key === '' || taken.has(key)) return undefined
     taken.add(key)
     return key
@@ -163,6 +158,32 @@ export function commasInColumns(
     if (commas) found[i] = commas
   })
   return Object.keys(found).length ? found : undefined
+}
+
+/** A column of names in which commas leave open who is who, with a cell and both its readings. */
+export interface OpenNames {
+  column: number
+  cell: string
+  readings: Readonly<Record<Commas, string[]>>
+}
+
+/** The columns of names whose commas can be read in two ways, as far as these rows go. */
+export function openNames(
+  { columns }: Pick<TableShape, 'columns'>,
+  rows: readonly (readonly string[])[],
+): OpenNames[] {
+  const found: OpenNames[] = []
+  const known = commasInColumns(columns, rows) ?? {}
+  columns.forEach((key, column) => {
+    if (key !== 'authors' && key !== 'editors' && key !== 'translators') return
+    const cell = known[column]
+      ? undefined
+      : rows.map((row) => row[column] ?? '').find((c) => readNames(c).open)
+    if (cell === undefined) return
+    const names = (commas: Commas): string[] => readNames(cell, commas).names.map((n) => n.name)
+    found.push({ column, cell, readings: { between: names('between'), within: names('within') } })
+  })
+  return found
 }
 
 /** The heading under which the record's own number stands in tables written here. */

@@ -5,10 +5,14 @@ import {
   ENCODING_WORDS,
   FIELDS,
   FORMAT_WORDS,
+  lackOf,
+  plainName,
   whereFrom,
   whoAndWhen,
+  type Commas,
   type Encoding,
   type FormatId,
+  type OpenNames,
   type Shape,
 } from '@/core/records'
 import { useSession, useStore } from '@/store/provider'
@@ -59,6 +63,7 @@ export function FileDialog({
     [file, found, encoding, format, shape],
     { keep: true },
   )
+  const lack = now.shape && lackOf(now.shape)
   const before = partsOf(store, sourceId).length
   const source = sources.find((s) => s.id === sourceId) ?? target.source
   return (
@@ -75,7 +80,7 @@ export function FileDialog({
             <Button onClick={close}>Leave it</Button>
             <Button
               type="primary"
-              disabled={!now.shape || waiting}
+              disabled={!now.shape || lack !== undefined || waiting}
               onClick={() =>
                 read(
                   { encoding: now.encoding, shape: now.shape!, name: now.digest.slice(0, 8) },
@@ -144,8 +149,14 @@ export function FileDialog({
           {encoding
             ? 'Do accents look right below?'
             : `${ENCODING_WORDS[now.guess.encoding]}: ${now.guess.why}.`}
-          {!now.shape && ' What it is could not be recognised: say what it is read as.'}
+          {!now.shape && !now.kind && ' What it is could not be recognised: say what it is read as.'}
         </p>
+        {now.kind && !now.shape && <p className="file-problem">{now.kind}</p>}
+        {lack && <p className="file-problem">{lack}</p>}
+        {now.shape &&
+          now.openNames?.map((open) => (
+            <AskNames key={open.column} open={open} shape={now.shape!} set={setShape} />
+          ))}
         <div className="file-sides">
           <section>
             <h3>Its first lines</h3>
@@ -175,20 +186,29 @@ export function FileDialog({
             ))}
           </section>
         </div>
-        {now.shape && <Mapping shape={now.shape} set={setShape} />}
+        {now.shape && <Mapping shape={now.shape} set={setShape} examples={now.examples} />}
       </div>
     </Modal>
   )
 }
 
 /** What each column or tag means, to be said otherwise. */
-function Mapping({ shape, set }: { shape: Shape; set: (shape: Shape) => void }) {
+function Mapping({
+  shape,
+  set,
+  examples = [],
+}: {
+  shape: Shape
+  set: (shape: Shape) => void
+  examples?: readonly string[][] | undefined
+}) {
   const { table, tags } = shape
   if (!table && !tags) return null
   const rows = table
     ? table.headings.map((name, i) => ({
         name,
         field: table.columns[i] ?? '',
+        example: examples[i]?.join(' · '),
         put: (field: string) =>
           set({
             ...shape,
@@ -201,6 +221,7 @@ function Mapping({ shape, set }: { shape: Shape; set: (shape: Shape) => void }) 
     : Object.entries(tags!.fields).map(([name, field]) => ({
         name,
         field,
+        example: undefined,
         put: (value: string) =>
           set({ ...shape, tags: { ...tags!, fields: { ...tags!.fields, [name]: value } } }),
       }))
@@ -208,9 +229,12 @@ function Mapping({ shape, set }: { shape: Shape; set: (shape: Shape) => void }) 
     <section>
       <h3>{table ? 'What each column is' : 'What each tag is'}</h3>
       <div className="file-mapping">
-        {rows.map(({ name, field, put }) => (
-          <label key={name}>
-            <span>{name || '(no heading)'}</span>
+        {rows.map(({ name, field, example, put }, i) => (
+          <label key={`${i} ${name}`}>
+            <span title={example}>
+              {name || '(no heading)'}
+              {example && <small className="sub file-example">{example}</small>}
+            </span>
             <Select
               size="small"
               aria-label={`What ${name} is`}
@@ -223,5 +247,29 @@ function Mapping({ shape, set }: { shape: Shape; set: (shape: Shape) => void }) 
         ))}
       </div>
     </section>
+  )
+}
+
+/** Which of two readings of a column of names is right, with one cell of it. */
+function AskNames({ open, shape, set }: { open: OpenNames; shape: Shape; set: (shape: Shape) => void }) {
+  const table = shape.table!
+  const words = (commas: Commas): string => {
+    const names = open.readings[commas].map(plainName)
+    return `${names.length === 1 ? 'one person' : `${names.length} persons`}: ${names.join(' and ')}`
+  }
+  return (
+    <p className="file-names">
+      Who is “{open.cell}”?{' '}
+      <Select
+        size="small"
+        aria-label={`Who is named in ${table.headings[open.column]}`}
+        value={table.commas?.[open.column] ?? 'between'}
+        options={(['between', 'within'] as const).map((value) => ({ value, label: words(value) }))}
+        onChange={(value) =>
+          set({ ...shape, table: { ...table, commas: { ...table.commas, [open.column]: value } } })
+        }
+        popupMatchSelectWidth={false}
+      />
+    </p>
   )
 }
