@@ -24,6 +24,7 @@ declare module 'citeproc' {
       sys: { retrieveLocale: (lang: string) => string; retrieveItem: (id: string) => unknown },
       style: string,
       lang: string,
+      forceLang?: boolean,
     ) => Engine
   }
   export default CSL

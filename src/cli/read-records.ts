@@ -92,9 +92,9 @@ function beginningOf(file: string, encoding: Encoding): string {
   let beginning = ''
   for (const piece of piecesOf(file)) {
     beginning += text.push(piece)
-    if (beginning.length >= BEGINNING) break
+    if (beginning.length >= BEGINNING) return beginning.slice(0, BEGINNING)
   }
-  return beginning.slice(0, BEGINNING)
+  return (beginning + text.end()).slice(0, BEGINNING)
 }
 
 /** One of the names that an option may have. */

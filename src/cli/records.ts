@@ -9,6 +9,7 @@ import {
   measurePairs,
   overlapOf,
   overlapTable,
+  readStyle,
   referenceList,
   STYLES,
   WRITERS,
@@ -18,7 +19,7 @@ import {
 } from '../core/records'
 import { styleEngine } from '../core/records/style'
 import { UsageError, type Arguments } from './arguments'
-import { STANDARD } from './input'
+import { inputText, STANDARD } from './input'
 import { writeOut } from './output'
 import { going } from './progress'
 import { openReviewFile } from './open-package'
@@ -131,9 +132,17 @@ function readTruth(file: string): string[][] {
   throw new UsageError(`${file} holds no groups: a list of lists of ids, such as [["a.ris#1","b.ris#4"]].`)
 }
 
+/** A style that ships here by its name, or one out of a file. */
+function styleOf(said: string): StyleId | { text: string } {
+  if (!/\.(?:csl|xml)$/i.test(said)) return oneOf(Object.keys(STYLES) as StyleId[], said, '--style')!
+  const read = readStyle(inputText(said))
+  if (!read.ok) throw new UsageError(`${said}: ${read.problems[0]!.message}`)
+  return read.value
+}
+
 async function references(args: Arguments): Promise<Outcome> {
   const [file] = files(args, 1, 1, 'one file') as [string]
-  const style = oneOf(Object.keys(STYLES) as StyleId[], args.get('style')?.[0] ?? 'apa', '--style')!
+  const style = styleOf(args.get('style')?.[0] ?? 'apa')
   const read = readRecordsFile(file, saidOf(args))
   const records = read.items.flatMap((i) => i.record ?? [])
   const errors = read.problems.map((p) => `${file}: ${problemLine(p)}`)
@@ -193,7 +202,7 @@ export const RECORD_COMMANDS: Record<string, CliCommand> = {
   },
   references: {
     help: 'set the records of a file as a reference list, with hints where a human eye is wanted',
-    usage: `FILE [--style ${Object.keys(STYLES).join('|')}] [--from FORMAT] [--encoding ENCODING]`,
+    usage: `FILE [--style ${Object.keys(STYLES).join('|')}|FILE.csl] [--from FORMAT] [--encoding ENCODING]`,
     example: 'works.bib --style apa',
     options: { style: 'value', from: 'value', encoding: 'value' },
     files: true,

@@ -1,11 +1,15 @@
 'use client'
 import { useCallback, useRef, type ReactNode } from 'react'
 
-/** Choosing a file: `input` is to be placed somewhere, unseen; `open` asks for a file. Files can be chosen again and again. */
+/**
+ * Choosing a file: `input` is to be placed somewhere, unseen; `open` asks for a file. Files can be chosen again and again;
+ * with `several`, more than one at once.
+ */
 export function useFilePick(
   label: string,
   accept: string,
-  take: (file: File) => void,
+  take: (file: File, further: readonly File[]) => void,
+  several = false,
 ): { input: ReactNode; open: () => void } {
   const input = useRef<HTMLInputElement>(null)
   const open = useCallback(() => input.current?.click(), [])
@@ -16,12 +20,13 @@ export function useFilePick(
         ref={input}
         type="file"
         hidden
+        multiple={several}
         accept={accept}
         aria-label={label}
         onChange={(e) => {
-          const [chosen] = e.target.files ?? []
+          const [chosen, ...further] = e.target.files ?? []
           e.target.value = ''
-          if (chosen) take(chosen)
+          if (chosen) take(chosen, further)
         }}
       />
     ),

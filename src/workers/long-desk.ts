@@ -36,7 +36,8 @@ export interface OpenedHere extends Omit<Opened, 'blob'> {
 /** Work that takes long and must not keep searching or drawing waiting: reading packages, telling records apart. */
 export class LongDesk {
   private readonly blocks = new BlocksHere()
-  private readonly engines = new Map<StyleId, StyleEngine>()
+  /** By style, or by the text of one that a person brought in. */
+  private readonly engines = new Map<string, StyleEngine>()
   /** What was matched last, to go on with. */
   private kept: Kept | undefined
   private readonly opened = new Map<number, Opened>()
@@ -153,11 +154,12 @@ export class LongDesk {
   }
 
   /** References to records in a style. The processor of styles is fetched when it is first asked for. */
-  async references(records: readonly Rec[], style: StyleId): Promise<Reference[]> {
-    let engine = this.engines.get(style)
+  async references(records: readonly Rec[], style: StyleId | { text: string }): Promise<Reference[]> {
+    const key = typeof style === 'string' ? style : style.text
+    let engine = this.engines.get(key)
     if (!engine) {
       const { styleEngine } = await import('@/core/records/style')
-      this.engines.set(style, (engine = styleEngine(style)))
+      this.engines.set(key, (engine = styleEngine(style)))
     }
     return referenceList(records, engine)
   }

@@ -91,6 +91,7 @@ export async function examineFile(file: Blob, said: FileSaid): Promise<FileExami
   const decoder = textFromBytes(encoding)
   let beginning = ''
   for await (const piece of piecesOf(file.slice(0, BEGINNING * 2))) beginning += decoder.push(piece)
+  if (file.size <= BEGINNING) beginning += decoder.end()
   beginning = beginning.slice(0, BEGINNING)
   const kind = kindWords(new Uint8Array(await file.slice(0, 6000).arrayBuffer()))
   const shape =

@@ -22,6 +22,7 @@ import {
   addDescribed,
   addPage,
   addSources,
+  takeSourceOut,
   askToRead,
   bindStudy,
   chooseCounts,
@@ -123,6 +124,7 @@ const CASES: Record<string, (review: Review) => readonly Command[]> = {
       { kind: 'database', name: 'Fen', profileId: 'fen' },
       { kind: 'people', name: 'people in the field' },
     ]),
+  takeSourceOut: (r) => takeSourceOut(at(r), SOURCE.id),
   addDescribed: (r) => addDescribed(at(r), { ...PROFILES.mindmere!, platform: 'Harbour Online' }),
   keepDescription: (r) =>
     keepDescription(at(r), {

@@ -4,7 +4,7 @@ export { editPassage } from './methods/edit-passage'
 export { settleSearchPoint, takeProposal } from './methods/settle-search-point'
 export type { Doing, DoingAt } from './doing'
 export { keepDescription, leaveUndescribed, UNNAMED } from './question/describe'
-export { addDescribed, addSources, type SourceChosen } from './question/add-source'
+export { addDescribed, addSources, takeSourceOut, type SourceChosen } from './question/add-source'
 export {
   hasRules,
   importOf,

@@ -50,4 +50,43 @@ describe('the best value of each field', () => {
     const year = bestValues(records).find((v) => v.field.key === 'year')!
     expect([year.best, year.others]).toEqual([{ text: '2019', from: ['a'] }, [{ text: '2020', from: ['b'] }]])
   })
+
+  it('has the type that was said before one that was concluded, and says so only of the one that is shown', () => {
+    const record = { ...emptyRecord('1', 'Noise'), journal: 'Rooms' }
+    const concluded = { id: 'a', record: { ...record, type: 'chapter', inferred: ['type'] } }
+    const saying = { id: 'b', record: { ...record, type: 'journal article' } }
+    expect(bestRecord([concluded, saying])).toMatchObject({ type: 'journal article' })
+    expect(bestRecord([concluded, saying]).inferred).toBeUndefined()
+    expect(bestRecord([concluded, { id: 'c', record }]).inferred).toEqual(['type'])
+  })
+
+  it('is told where it was published by the published version, whichever came first', () => {
+    const early = {
+      ...emptyRecord('1', 'Noise'),
+      type: 'preprint',
+      journal: 'Open Preprints in Learning',
+      doi: '10.5555/p',
+      year: 2018,
+      abstract: 'A.',
+    }
+    const article = {
+      ...emptyRecord('2', 'Noise'),
+      type: 'journal article',
+      journal: 'Rooms',
+      doi: '10.5555/a',
+      year: 2019,
+    }
+    expect(
+      bestRecord([
+        { id: 'a', record: early },
+        { id: 'b', record: article },
+      ]),
+    ).toMatchObject({
+      type: 'journal article',
+      journal: 'Rooms',
+      doi: '10.5555/a',
+      year: 2019,
+      abstract: 'A.',
+    })
+  })
 })

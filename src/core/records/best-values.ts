@@ -1,6 +1,7 @@
 import { emptyByName } from '../base'
 import { FIELDS, textOf, type Field } from './fields'
 import type { Rec } from './record'
+import { EARLY, oneType } from './types'
 
 /** A value of a work with the records that give it. */
 export interface ValueFrom {
@@ -49,6 +50,23 @@ function worth(key: keyof Rec, text: string): number {
   }
 }
 
+/** What tells where and when a work was published: of two versions, the published one says it. */
+const PUBLISHED: ReadonlySet<keyof Rec> = new Set<keyof Rec>([
+  'journal',
+  'year',
+  'issued',
+  'doi',
+  'type',
+  'publisher',
+  'url',
+  'number',
+  'shortJournal',
+])
+/** What is taken off a value for whose it is: one that was concluded stands behind one that was said. */
+const less = (key: keyof Rec, record: Rec): number =>
+  (record.inferred?.includes(key) ? 5000 : 0) +
+  (PUBLISHED.has(key) && record.type !== undefined && EARLY.has(oneType(record.type)) ? 10_000 : 0)
+
 /**
  * The best value of every field over the records of a work, with whose it is, and what the others say. `chosen` names, by
  * field, the record whose value a person chose; one that has none there any more does not count.
@@ -58,7 +76,12 @@ export function bestValues(
   chosen: Readonly<Record<string, string>> = {},
 ): BestValue[] {
   return FIELDS.flatMap((field) => {
+    // It says something of the value of another field, and goes with that.
+    if (field.key === 'inferred') return []
     const values: ValueFrom[] = []
+    const recordOf = (value: ValueFrom): Rec => records.find(({ id }) => id === value.from[0])!.record
+    const worthOf = (value: ValueFrom): number =>
+      worth(field.key, value.text) - less(field.key, recordOf(value))
     for (const { id, record } of records) {
       const text = textOf(record, field)
       if (text === undefined) continue
@@ -68,7 +91,7 @@ export function bestValues(
     }
     if (!values.length) return []
     const own = values.find((v) => v.from.includes(chosen[field.key] ?? ''))
-    const best = own ?? values.reduce((a, b) => (worth(field.key, b.text) > worth(field.key, a.text) ? b : a))
+    const best = own ?? values.reduce((a, b) => (worthOf(b) > worthOf(a) ? b : a))
     return [{ field, best, others: values.filter((v) => v !== best) }]
   })
 }
@@ -84,6 +107,9 @@ export function bestRecord(
   for (const { field, best } of bestValues(records, chosen)) {
     const of = records.find(({ id }) => best.from.includes(id))!
     ;(whole as Record<string, unknown>)[field.key] = of.record[field.key]
+    if (field.key !== 'type') continue
+    delete whole.inferred
+    if (of.record.inferred?.includes('type')) whole.inferred = of.record.inferred
   }
   whole.extra = emptyByName()
   for (const { record } of records)

@@ -99,5 +99,6 @@ export {
   type StyleEngine,
   type StyleId,
 } from './references/list'
+export { readStyle, type OwnStyle } from './references/own-style'
 export { bestRecord, bestValues, type BestValue, type ValueFrom } from './best-values'
 export { byYear, type ByYear } from './by-year'

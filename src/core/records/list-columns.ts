@@ -1,6 +1,7 @@
 import type { Findable } from './find'
 import { layFacet, type FacetIndexOf } from './facet-index'
 import { whoAndWhen, type Rec } from './record'
+import { oneType } from './types'
 
 export const WORK_FACETS = [
   'found in',
@@ -75,7 +76,7 @@ export function layColumns(works: readonly ListedWork[]): ListColumns {
       group: none,
       new: none,
       year: of((r) => [r.year === undefined ? 'no year' : String(r.year)]),
-      type: of((r) => [r.type]),
+      type: of((r) => [r.type && oneType(r.type)]),
       journal: of((r) => [r.journal]),
       language: of((r) => [r.language]),
       heading: of((r) => r.headings.map((h) => h.label)),

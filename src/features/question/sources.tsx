@@ -2,7 +2,7 @@
 import { App, Button, Dropdown } from 'antd'
 import { useState } from 'react'
 import { plural } from '@/core/base'
-import { addDescribed, addSources, UNNAMED } from '@/core/doing'
+import { addDescribed, addSources, takeSourceOut, UNNAMED } from '@/core/doing'
 import { readDescription } from '@/core/profile'
 import { SourceKind, type Review, type Source } from '@/core/review'
 import { STANDINS } from '@/standins'
@@ -12,20 +12,8 @@ import { useStaged } from '@/store/use-staged'
 import { useFilePick } from '@/ui/file-pick'
 import { TextLine } from '@/ui/text-line'
 import { KeyHint } from '../shared/key-hint'
+import { OTHER_WAYS, type OtherKind } from '../shared/other-ways'
 import { ProfileEditor } from './profile-editor'
-
-type OtherKind = Exclude<Source['kind'], 'database'>
-
-const OTHER: Record<OtherKind, { label: string; name: string }> = {
-  'reference lists': { label: 'Reference lists of what is kept', name: 'the reference lists of works kept' },
-  'citing papers': { label: 'Papers that cite what is kept', name: 'papers that cite works kept' },
-  people: { label: 'People in the field', name: 'people in the field' },
-  web: { label: 'Websites', name: 'websites' },
-  catalogue: { label: 'A library catalogue', name: 'the library catalogue' },
-  'own collection': { label: 'Your own collection', name: 'our own collection' },
-  'hand search': { label: 'Journals searched by hand', name: 'journals searched by hand' },
-  register: { label: 'A register of studies or theses', name: 'the register' },
-}
 
 /** Where to look, and why there: databases, and other ways to find works. */
 export function SourcesPlan({ review, sources }: { review: Review; sources: readonly SourceInfo[] }) {
@@ -128,9 +116,9 @@ export function SourcesPlan({ review, sources }: { review: Review; sources: read
           menu={{
             items: SourceKind.options
               .filter((k): k is OtherKind => k !== 'database')
-              .map((k) => ({ key: k, label: OTHER[k].label })),
+              .map((k) => ({ key: k, label: OTHER_WAYS[k].label })),
             onClick: ({ key }) =>
-              deed(doIt(addSources, [{ kind: key as OtherKind, name: OTHER[key as OtherKind].name }])),
+              deed(doIt(addSources, [{ kind: key as OtherKind, name: OTHER_WAYS[key as OtherKind].name }])),
           }}
         >
           <Button size="small">Add another way</Button>
@@ -158,15 +146,11 @@ function SourceRow({
   info: SourceInfo
   describe: () => void
 }) {
-  const { actAll, deed } = useStore()
+  const { deed, doIt } = useStore()
   const { modal } = App.useApp()
   const runs = review.runs.filter((r) => r.sourceId === source.id).length
   const imports = review.imports.filter((i) => i.sourceId === source.id)
-  const takeOut = (): Promise<void> =>
-    actAll([
-      ...imports.map((i) => ({ kind: 'import.remove' as const, payload: { id: i.id } })),
-      { kind: 'source.remove', payload: { id: source.id } },
-    ])
+  const takeOut = (): Promise<void> => doIt(takeSourceOut, source.id)
   const remove = (): void => {
     if (!runs && !imports.length) return deed(takeOut())
     const records = imports.reduce((n, i) => n + i.count, 0)

@@ -33,29 +33,33 @@ export function RecordsStage() {
   const { message } = App.useApp()
   const files = useBringFile()
   const [first] = review.sources
-  const file = useFilePick('File with records', '.ris,.txt,.bib,.json,.csv,.tsv', (chosen) => {
-    if (!first) return
-    files.bring(
-      chosen,
-      { source: first, place: 'beside' },
-      ({ count }) => message.success(`${plural(count, 'record')} of ${chosen.name} came in.`, 6),
-      true,
-    )
-  })
+  const file = useFilePick(
+    'File with records',
+    '.ris,.txt,.bib,.json,.csv,.tsv',
+    (chosen, further) => {
+      files.bring(
+        chosen,
+        { ...(first ? { source: first } : {}), place: 'beside' },
+        ({ count, name }) => message.success(`${plural(count, 'record')} of ${name} came in.`, 6),
+        true,
+        further,
+      )
+    },
+    true,
+  )
   const openFile = file.open
   const actions = useMemo<Action[]>(
     () => [
       {
         id: 'records-file',
-        label: 'Bring a file with records in',
+        label: 'Bring files with records in',
         key: 'B',
         strip: true,
-        when: () => first !== undefined,
         run: openFile,
       },
       ...PANES.map(({ id, label, key }) => ({ id: `records-${id}`, label, key, run: () => setPane(id) })),
     ],
-    [first, openFile],
+    [openFile],
   )
   useActions('records', actions)
 
@@ -67,9 +71,13 @@ export function RecordsStage() {
           The works that your searches find will stand here, each once, with the words that matched marked in
           the colour of their concept. Run a strategy under Searches (<kbd>⇧3</kbd>) and bring the records of
           its last line in; of a database outside, log the run there and bring its export file. Files of other
-          origin, such as your own collection, come in here with <kbd>B</kbd>, once their source is in the
-          plan.
+          origin, such as your own collection, come in here; a source that is not in the plan yet is made on
+          the way.
         </p>
+        <Button onClick={file.open}>
+          Bring files in
+          <KeyHint of="records-file" />
+        </Button>
         {file.input}
         {files.dialog}
       </>
@@ -82,12 +90,10 @@ export function RecordsStage() {
           {plural(figures.works, 'work')} from {plural(figures.identified, 'record')}
           {figures.pairsToSettle > 0 && ` · ${plural(figures.pairsToSettle, 'pair')} to settle`}
         </span>
-        {first && (
-          <Button size="small" className="records-bring" onClick={file.open}>
-            Bring a file in
-            <KeyHint of="records-file" />
-          </Button>
-        )}
+        <Button size="small" className="records-bring" onClick={file.open}>
+          Bring files in
+          <KeyHint of="records-file" />
+        </Button>
         {file.input}
         {files.dialog}
       </div>

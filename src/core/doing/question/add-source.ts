@@ -28,3 +28,11 @@ export const addDescribed: Doing<Profile> = ({ newId }, profile) => {
     }),
   ]
 }
+
+/** Takes a source out of the plan, with the records that it brought; what was run there stays in the journal. */
+export const takeSourceOut: Doing<string> = ({ review }, id) => [
+  ...review.imports
+    .filter((i) => i.sourceId === id)
+    .map((i) => ({ kind: 'import.remove' as const, payload: { id: i.id } })),
+  { kind: 'source.remove', payload: { id } },
+]

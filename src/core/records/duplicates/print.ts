@@ -1,6 +1,6 @@
 import { byName, foldWord, tokens } from '../../base'
 import { isBody } from '../names'
-import { oneType } from '../types'
+import { EARLY, oneType } from '../types'
 import { doiIn } from '../identifiers'
 import type { Rec } from '../record'
 
@@ -118,8 +118,6 @@ const plainNumber = (text: string | undefined): string | undefined => {
   const found = text && /[a-z]*\d+/i.exec(text.normalize('NFKC'))?.[0]
   return found ? found.toLowerCase().replace(/^([a-z]*)0+(?=\d)/, '$1') : undefined
 }
-
-const EARLY = new Set(['preprint', 'working paper'])
 
 function moreOf(
   record: Rec,

@@ -1,5 +1,6 @@
 import { byName } from '../../base'
 import { toCsl, type CslItem } from '../formats/csl'
+import { inferType } from '../types'
 import { holdsSession, hintsFor, type Hint } from './hints'
 import type { Rec } from '../record'
 
@@ -71,9 +72,38 @@ export function referenceList(records: readonly Rec[], engine: StyleEngine): Ref
   })
 }
 
+const IN_PRESS =
+  /\b(?:in press|forthcoming|accepted|im druck|en prensa|sous presse|à paraître|in corso di stampa|no prelo)\b/i
+
+/** Of a date that the record keeps as it was read: a range, a season, or that it is in press. */
+function dateKept({ extra, year }: Rec): object | undefined {
+  const kept = ['issued', 'date', 'year', 'PY', 'Y1', 'DA'].flatMap((name) => extra[name] ?? [])
+  for (const text of kept) {
+    const range = /^(\d{4})\s*[/–-]\s*(\d{4})$/.exec(text.trim())
+    if (range && Number(range[1]) < Number(range[2]))
+      return { 'date-parts': [[Number(range[1])], [Number(range[2])]] }
+    if (!text.startsWith('{')) continue
+    try {
+      return JSON.parse(text) as object
+    } catch {
+      // It is no date of CSL: what else the record says counts.
+    }
+  }
+  const press = year === undefined ? kept.map((t) => IN_PRESS.exec(t)?.[0]).find(Boolean) : undefined
+  return press === undefined ? undefined : { literal: press.toLowerCase() }
+}
+
 /** An item without what is not the work's: an address with a session, the program's fields. */
 function forReferences(r: Rec): CslItem {
-  const { custom: _custom, abstract: _abstract, note: _note, keyword: _keyword, ...item } = toCsl(r)
+  const {
+    custom: _custom,
+    abstract: _abstract,
+    note: _note,
+    keyword: _keyword,
+    ...item
+  } = toCsl({ ...r, type: r.type ?? inferType(r) })
+  const date = dateKept(r)
+  if (date) item.issued = date
   if (typeof item.URL === 'string' && (holdsSession(item.URL) || !/^https?:\/\//i.test(item.URL)))
     delete item.URL
   // A title that comes with its mark at the end gets no second one from the style.

@@ -4,6 +4,7 @@ import { trials } from '../../base/trials.fixture'
 import { emptyRecord, type Rec } from '../record'
 import { hintsFor, holdsSession } from './hints'
 import { plainReference, referenceList, safeHtml } from './list'
+import { readStyle } from './own-style'
 import { styleEngine } from './style-engine'
 
 const article: Rec = {
@@ -130,5 +131,62 @@ describe('references', () => {
 
   it('are plain without their tags', () => {
     expect(plainReference('<i>Rooms &#38; halls</i>, 7')).toBe('Rooms & halls, 7')
+  })
+
+  it('are set in the language of their style: the British one has its own quotation marks and order of dates', () => {
+    const question = {
+      ...article,
+      title: 'Who listens?',
+      accessed: '2024-01-05',
+      url: 'https://example.org/a',
+    }
+    const { doi: _doi, ...bare } = question
+    const text = referenceList([bare], styleEngine('harvard1'))[0]!.text
+    expect(text).toContain('‘Who listens?’')
+    expect(text).toContain('5 January 2024')
+    expect(text).not.toContain('“')
+  })
+
+  it('have ranges of years, and what is in press, as the record says them', () => {
+    const of = (more: Partial<Rec>) => referenceList([{ ...article, ...more }], styleEngine('apa'))[0]!.text
+    expect(of({ extra: { issued: ['{"date-parts":[[2019],[2020]]}'] } })).toContain('(2019–2020)')
+    expect(of({ extra: { date: ['2019/2020'] } })).toContain('(2019–2020)')
+    const { year: _year, ...undated } = article
+    expect(
+      referenceList([{ ...undated, extra: { year: ['in press'] } }], styleEngine('apa'))[0]!.text,
+    ).toContain('(in press)')
+  })
+
+  it('are set as what the record must be where it says no type: volume, issue and pages are not lost', () => {
+    const { type: _type, ...untyped } = article
+    expect(referenceList([untyped], styleEngine('apa'))[0]!.text).toContain(
+      'Journal of Learning Spaces, 7(2), 41–58',
+    )
+    expect(referenceList([untyped], styleEngine('vancouver'))[0]!.text).toContain('7(2):41')
+  })
+
+  it('are set by any style that a person brings in, or it is said why not', () => {
+    const whole = `<?xml version="1.0"?><style xmlns="http://purl.org/net/xbiblio/csl" class="in-text" version="1.0" default-locale="de-DE">
+<info><title>Own &amp; numbered</title><id>x</id><updated>2020-01-01T00:00:00+00:00</updated></info>
+<citation><layout><text variable="citation-number"/></layout></citation>
+<bibliography><layout><text variable="citation-number" prefix="[" suffix="] "/><names variable="author"><name and="text"/></names><text variable="title" prefix=", "/></layout></bibliography></style>`
+    const read = readStyle(whole)
+    expect(read.ok && read.value.title).toBe('Own & numbered')
+    expect(referenceList([article], styleEngine({ text: whole }))[0]!.text).toBe(
+      '[1] Riikka Ahola und Jan van Berg, Ceilings that listen: Twelve classrooms',
+    )
+    for (const [text, code] of [
+      ['{}', 'style-form'],
+      [whole.replace('</style>', ''), 'style-form'],
+      [
+        whole.replace('<info>', '<info><link href="https://example.org/p" rel="independent-parent"/>'),
+        'style-dependent',
+      ],
+      [whole.replace(/<bibliography>[^]*<\/bibliography>/, ''), 'style-bibliography'],
+      [`<!DOCTYPE x [<!ENTITY a "b">]>${whole}`, 'style-entities'],
+    ] as const) {
+      const refused = readStyle(text)
+      expect(refused.ok ? 'taken' : refused.problems[0]!.code).toBe(code)
+    }
   })
 })

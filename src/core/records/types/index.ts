@@ -7,6 +7,9 @@ export type { TypeRow } from './table'
 
 export const genreOfEntry = (entry: string): string | undefined => ENTRY_GENRES[entry]
 
+/** Types of versions from before a publication. */
+export const EARLY: ReadonlySet<string> = new Set(['preprint', 'working paper'])
+
 const codes = (text: string): string[] => text.split(' ')
 const rowsBy = (namesOf: (row: TypeRow) => readonly string[]): Map<string, TypeRow> => {
   const found = new Map<string, TypeRow>()

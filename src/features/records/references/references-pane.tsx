@@ -1,20 +1,23 @@
 'use client'
 import { App, Button, Select } from 'antd'
-import { useMemo, useState } from 'react'
+import { useEffect, useMemo, useState } from 'react'
 import { plural, thousands } from '@/core/base'
 import {
   FIELDS,
   FORMAT_ENDINGS,
   FORMAT_WORDS,
   handedName,
+  readStyle,
   STYLES,
   WRITERS,
+  type OwnStyle,
   type Reference,
   type StyleId,
   type Writable,
 } from '@/core/records'
 import { useSession, useStore } from '@/store/provider'
 import { useAsked } from '@/store/use-asked'
+import { useFilePick } from '@/ui/file-pick'
 import { fileName, saveFile } from '@/ui/save-file'
 import { longDesk, recordsDesk } from '@/workers'
 import { useNotices } from '../../shared/notices'
@@ -23,7 +26,10 @@ import type { Desk } from '../use-desk'
 import { Files } from './files'
 import { referencesHtml, referencesText, referencesWord } from './documents'
 
-const STYLE_OPTIONS = Object.entries(STYLES).map(([value, label]) => ({ value: value as StyleId, label }))
+const STYLE_OPTIONS = Object.entries(STYLES).map(([value, label]) => ({ value, label }))
+const FROM_FILE = 'from file'
+/** The files of styles that were brought in, in this browser. */
+const OWN_STYLES = 'styles of references'
 const TYPES: Readonly<Record<Writable, string>> = {
   ris: 'application/x-research-info-systems',
   bibtex: 'application/x-bibtex',
@@ -40,8 +46,34 @@ export function ReferencesPane({ desk, list }: { desk: Desk; list: AskedWorksSta
   const store = useStore()
   const { act, deed, newId, now } = store
   const { message } = App.useApp()
-  const [style, setStyle] = useState<StyleId>('apa')
+  const [style, setStyle] = useState<string>('apa')
+  const [own, setOwn] = useState<readonly OwnStyle[]>([])
   const [fields, setFields] = useState<string[]>(USUAL)
+  useEffect(() => {
+    store.setting(OWN_STYLES).then((kept) => {
+      const read = Array.isArray(kept) ? kept.flatMap((text) => readStyle(String(text))) : []
+      setOwn(read.flatMap((r) => (r.ok ? [r.value] : [])))
+    }, store.refuse)
+  }, [store])
+  const ofFile = own.find((o) => o.title === style)
+  const styleWords = ofFile?.title ?? STYLES[style as StyleId]
+  const styleFile = useFilePick('A style for references', '.csl,.xml', (chosen) => {
+    const take = async (): Promise<void> => {
+      const read = readStyle(await chosen.text())
+      if (!read.ok) {
+        message.error(`${chosen.name}: ${read.problems[0]!.message}`, 12)
+        return
+      }
+      const all = [...own.filter((o) => o.title !== read.value.title), read.value]
+      await store.setSetting(
+        OWN_STYLES,
+        all.map((o) => o.text),
+      )
+      setOwn(all)
+      setStyle(read.value.title)
+    }
+    deed(take())
+  })
   const { answer, narrowed, asked } = list
   const number = answer?.number
   const count = answer?.count ?? 0
@@ -49,10 +81,10 @@ export function ReferencesPane({ desk, list }: { desk: Desk; list: AskedWorksSta
     async () => {
       if (number === undefined || count > MOST) return undefined
       const records = await recordsDesk().lastRecords(number)
-      const set = await longDesk().references(records, style)
+      const set = await longDesk().references(records, ofFile ? { text: ofFile.text } : (style as StyleId))
       return set.map((r) => ({ ...r, id: records[r.at]!.id }))
     },
-    [number, style, count],
+    [number, style, ofFile, count],
     { keep: true },
   )
   const { on } = useNotices()
@@ -89,7 +121,7 @@ export function ReferencesPane({ desk, list }: { desk: Desk; list: AskedWorksSta
         (await referencesWord(references)) as BlobPart,
         'application/vnd.openxmlformats-officedocument.wordprocessingml.document',
       )
-    log(`reference list, ${STYLES[style]}, ${kind}`, references.length)
+    log(`reference list, ${styleWords}, ${kind}`, references.length)
   }
   if (!desk.version || !answer) return <p className="empty">Reading the records …</p>
   const hinted = references?.filter((r) => r.hints.length).length ?? 0
@@ -101,9 +133,15 @@ export function ReferencesPane({ desk, list }: { desk: Desk; list: AskedWorksSta
             size="small"
             aria-label="Style of the references"
             value={style}
-            options={STYLE_OPTIONS}
-            onChange={setStyle}
+            options={[
+              ...STYLE_OPTIONS,
+              ...own.map(({ title }) => ({ value: title, label: title })),
+              { value: FROM_FILE, label: 'a style from its file …' },
+            ]}
+            onChange={(value) => (value === FROM_FILE ? styleFile.open() : setStyle(value))}
+            popupMatchSelectWidth={false}
           />
+          {styleFile.input}
           <Button size="small" disabled={!references} onClick={() => deed(document('word'))}>
             Word
           </Button>

@@ -10,12 +10,15 @@ export type Place = 'in place' | 'beside'
 
 /** Where the records of a file go. */
 export interface Target {
-  source: Pick<Source, 'id' | 'name'>
+  /** Absent: it is asked for, or made where the file is looked at. */
+  source?: Pick<Source, 'id' | 'name'>
   place: Place
   runId?: string
 }
 
 export interface FileBrought {
+  /** What the file is called. */
+  name: string
   count: number
   broken: number
   problems: Problem[]
@@ -41,7 +44,7 @@ export async function bringFile(
   store: Store,
   file: File,
   how: FileHow,
-  { source, place, runId }: Target,
+  { source, place, runId }: Target & { source: Pick<Source, 'id' | 'name'> },
   told: (words: string) => boolean,
 ): Promise<FileBrought | undefined> {
   return store.lay(async (laying) => {
@@ -51,7 +54,8 @@ export async function bringFile(
       callback((done: number, of: number) => told(`${Math.round((done / Math.max(1, of)) * 100)} % read`)),
     )
     if (!taken) return undefined
-    if (!taken.count) return { count: 0, broken: taken.broken.length, problems: taken.problems }
+    if (!taken.count)
+      return { name: file.name, count: 0, broken: taken.broken.length, problems: taken.problems }
     const done = await bringIn(
       store,
       laying,
@@ -75,7 +79,9 @@ export async function bringFile(
       ],
       (compared, of) => told(`${compared} of ${plural(of, 'record')} compared`),
     )
-    return done ? { count: taken.count, broken: taken.broken.length, problems: taken.problems } : undefined
+    return done
+      ? { name: file.name, count: taken.count, broken: taken.broken.length, problems: taken.problems }
+      : undefined
   })
 }
 

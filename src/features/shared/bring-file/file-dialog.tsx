@@ -1,5 +1,5 @@
 'use client'
-import { Button, Modal, Select } from 'antd'
+import { Button, Input, Modal, Select } from 'antd'
 import { useState } from 'react'
 import {
   ENCODING_WORDS,
@@ -15,9 +15,11 @@ import {
   type OpenNames,
   type Shape,
 } from '@/core/records'
+import type { SourceChosen } from '@/core/doing'
 import { useSession, useStore } from '@/store/provider'
 import { useAsked } from '@/store/use-asked'
 import { longDesk, type FileExamined, type FileHow } from '@/workers'
+import { OTHER_WAYS, type OtherKind } from '../other-ways'
 import { partsOf, type Place, type Target } from './bring-file'
 
 const options = <T extends string>(words: Readonly<Record<T, string>>) =>
@@ -28,11 +30,24 @@ const FIELD_OPTIONS = [
   ...FIELDS.filter((f) => f.form !== 'structure').map((f) => ({ value: f.key, label: f.label })),
 ]
 
+const NEW = 'new '
+const NEW_DATABASE = `${NEW}database`
+/** Sources that are not in the plan yet and come into it with the file. */
+const NEW_SOURCES = [
+  { value: NEW_DATABASE, label: 'a database that is not in the plan yet' },
+  ...(Object.keys(OTHER_WAYS) as OtherKind[]).map((kind) => ({
+    value: `${NEW}${kind}`,
+    label: `new: ${OTHER_WAYS[kind].label}`,
+  })),
+]
+const kindOfNew = (value: string): SourceChosen['kind'] => value.slice(NEW.length) as SourceChosen['kind']
+
 /** A look at a file before it is brought in: what it is, how it is encoded, what its columns or tags mean. */
 export function FileDialog({
   file,
   examined: found,
   target,
+  further,
   busy,
   close,
   read,
@@ -40,16 +55,19 @@ export function FileDialog({
   file: File
   examined: FileExamined
   target: Target
+  /** So many files wait behind this one. */
+  further: number
   busy: { words: string; stop: () => void } | undefined
   close: () => void
-  read: (how: FileHow, target: Target) => void
+  read: (how: FileHow, target: Target, made?: SourceChosen) => void
 }) {
   const store = useStore()
   const sources = useSession((s) => s.folded.review.sources)
   const [encoding, setEncoding] = useState<Encoding>()
   const [format, setFormat] = useState<FormatId>()
   const [shape, setShape] = useState<Shape>()
-  const [sourceId, setSourceId] = useState(target.source.id)
+  const [sourceId, setSourceId] = useState(target.source?.id ?? NEW_DATABASE)
+  const [name, setName] = useState<string>()
   const [place, setPlace] = useState<Place>(target.place)
   const { value: now = found, waiting } = useAsked(
     () =>
@@ -65,7 +83,9 @@ export function FileDialog({
   )
   const lack = now.shape && lackOf(now.shape)
   const before = partsOf(store, sourceId).length
-  const source = sources.find((s) => s.id === sourceId) ?? target.source
+  const source = sources.find((s) => s.id === sourceId)
+  const kind = source ? undefined : kindOfNew(sourceId)
+  const called = (name ?? (kind && kind !== 'database' ? OTHER_WAYS[kind].name : '')).trim()
   return (
     <Modal
       open
@@ -77,14 +97,16 @@ export function FileDialog({
           <Button onClick={busy.stop}>{busy.words} Stop</Button>
         ) : (
           <>
+            {further > 0 && <span className="sub file-further">{further} more behind it</span>}
             <Button onClick={close}>Leave it</Button>
             <Button
               type="primary"
-              disabled={!now.shape || lack !== undefined || waiting}
+              disabled={!now.shape || lack !== undefined || waiting || (kind !== undefined && !called)}
               onClick={() =>
                 read(
                   { encoding: now.encoding, shape: now.shape!, name: now.digest.slice(0, 8) },
-                  { ...target, source, place: before ? place : 'beside' },
+                  { ...target, ...(source ? { source } : {}), place: before ? place : 'beside' },
+                  kind && { kind, name: called },
                 )
               }
             >
@@ -127,11 +149,27 @@ export function FileDialog({
               size="small"
               aria-label="Source of the records"
               value={sourceId}
-              options={sources.map((s) => ({ value: s.id, label: s.name }))}
-              onChange={setSourceId}
+              options={[...sources.map((s) => ({ value: s.id, label: s.name })), ...NEW_SOURCES]}
+              onChange={(value) => {
+                setSourceId(value)
+                setName(undefined)
+              }}
               popupMatchSelectWidth={false}
             />
           </label>
+          {kind && (
+            <label>
+              called{' '}
+              <Input
+                size="small"
+                style={{ inlineSize: 220 }}
+                aria-label="Name of the new source"
+                value={name ?? (kind === 'database' ? '' : OTHER_WAYS[kind].name)}
+                placeholder="as the section is to name it"
+                onChange={(e) => setName(e.target.value)}
+              />
+            </label>
+          )}
           {before > 0 && (
             <Select
               size="small"
@@ -255,7 +293,7 @@ function AskNames({ open, shape, set }: { open: OpenNames; shape: Shape; set: (s
   const table = shape.table!
   const words = (commas: Commas): string => {
     const names = open.readings[commas].map(plainName)
-    return `${names.length === 1 ? 'one person' : `${names.length} persons`}: ${names.join(' and ')}`
+    return `${names.length === 1 ? 'one person' : `${names.length} persons`}: ${names.join(' · ')}`
   }
   return (
     <p className="file-names">
