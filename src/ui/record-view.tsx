@@ -1,4 +1,4 @@
-import { Marked } from './marked'
+import { Marked, Title } from './marked'
 import { Strand } from './strand'
 
 interface Marks {
@@ -30,7 +30,7 @@ export function RecordView({
   return (
     <article>
       <h2 className="record-title">
-        <Marked text={title} marks={titleMarks} />
+        <Title text={title} marks={titleMarks} />
       </h2>
       <p className="sub" style={{ marginTop: 4 }}>
         {source}

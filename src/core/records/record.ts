@@ -127,7 +127,7 @@ export function toDocument(record: Rec): Document {
 /** "Ahola, R.; Prins, D. (2019)": who and when, as lists show it. Three names or more become "Ahola, R. et al.". */
 export function whoAndWhen(record: Pick<Rec, 'authors' | 'year'>): string {
   const [first, second] = record.authors
-  const family = (name: string): string => name.split(',')[0]!.trim()
+  const family = (name: string): string => /^\{([^]*)\}$/.exec(name)?.[1] ?? name.split(',')[0]!.trim()
   const who =
     record.authors.length > 2
       ? `${family(first!)} et al.`

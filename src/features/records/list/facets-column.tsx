@@ -2,7 +2,7 @@
 import { App, Input } from 'antd'
 import { useState, type DragEvent, type ReactNode } from 'react'
 import { thousands } from '@/core/base'
-import type { FacetCount, WorkFacet } from '@/core/records'
+import { plainName, type FacetCount, type WorkFacet } from '@/core/records'
 import { useSession, useStore } from '@/store/provider'
 import { languageName } from '@/core/query'
 import type { AskedList, AskedWorksState } from './use-asked-works'
@@ -45,7 +45,9 @@ export function FacetsColumn({
         ? (groups?.find((g) => g.id === value)?.name ?? value)
         : facet === 'language'
           ? languageName(value)
-          : value
+          : facet === 'author'
+            ? plainName(value)
+            : value
   return (
     <div className="works-facets" tabIndex={0} role="group" aria-label="Narrow the list">
       <KeptFilters list={list} />

@@ -4,6 +4,7 @@ import { holdsSession, type BestValue } from '@/core/records'
 import { plural } from '@/core/base'
 import { useSession, useStore } from '@/store/provider'
 import { isInvented } from '@/standins/source-info'
+import { Title } from '@/ui/marked'
 import { RecordView } from '@/ui/record-view'
 import type { WorkView } from '@/workers'
 import { NoticesOf } from '../../shared/notices'
@@ -87,7 +88,7 @@ function Linked({
         {works.map((w) => (
           <li key={w.id}>
             <button className="plain link" onClick={() => lead(w.id)}>
-              {w.title}
+              <Title text={w.title} />
             </button>
           </li>
         ))}

@@ -1,6 +1,7 @@
 'use client'
 import { useCallback, useEffect, useRef, useState } from 'react'
 import { useStore } from '@/store/provider'
+import { Title } from '@/ui/marked'
 import { scrollToRow, useRowWindow } from '@/ui/use-row-window'
 import { recordsDesk, type WorkRow, type WorksAnswer } from '@/workers'
 
@@ -87,7 +88,7 @@ export function WorksList({
               draggable={row !== undefined}
               onDragStart={(e) => row && e.dataTransfer.setData(DRAGGED_WORK, row.id)}
             >
-              <span className="title">{row?.title ?? ' '}</span>
+              <span className="title">{row ? <Title text={row.title} /> : ' '}</span>
               <span className="sub">{row && [row.who, row.journal].filter(Boolean).join(' · ')}</span>
               {row && (
                 <span className="works-signs">

@@ -152,8 +152,8 @@ export function ReferencesPane({ desk, list }: { desk: Desk; list: AskedWorksSta
             Plain text
           </Button>
           <span className="sub">
-            {narrowed ? `the ${thousands(count)} works of the list as it is narrowed` : 'all works'}
-            {hinted > 0 && ` · ${thousands(hinted)} want a look`}
+            {narrowed ? `${plural(count, 'work')} of the list as it is narrowed` : 'all works'}
+            {hinted > 0 && ` · ${plural(hinted, 'wants', 'want')} a look`}
           </span>
         </p>
         {count > MOST ? (

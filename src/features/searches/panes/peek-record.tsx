@@ -3,7 +3,7 @@ import { useMemo } from 'react'
 import { thousands } from '@/core/base'
 import { wordsInContext } from '@/core/engine'
 import { whereFrom, whoAndWhen, type Rec } from '@/core/records'
-import { Marked } from '@/ui/marked'
+import { Title } from '@/ui/marked'
 import type { MarkedRecord } from '../../shared/use-marks'
 
 /** One record: its title with marks, who and where, and the first matched words of its abstract in context. */
@@ -22,7 +22,7 @@ export function PeekRecord({ record, marks }: { record: Rec; marks: MarkedRecord
   return (
     <article className="peek-record">
       <p className="serif">
-        <Marked text={record.title} marks={marks.of('title')} />
+        <Title text={record.title} marks={marks.of('title')} />
       </p>
       <p className="sub">
         {whoAndWhen(record)} · {whereFrom(record)}

@@ -10,6 +10,7 @@ import { mostPressing, PASSED } from '@/core/selection'
 import { useActions, type Action } from '@/store/actions'
 import { useStore } from '@/store/provider'
 import { useAsked } from '@/store/use-asked'
+import { Title } from '@/ui/marked'
 import { fileName, saveFile } from '@/ui/save-file'
 import { useFilePick } from '@/ui/file-pick'
 import { recordsDesk } from '@/workers'
@@ -189,7 +190,9 @@ export function TextsPane({ selected }: { selected: Selected }) {
             data-anchor={`work:${r.id}`}
             onClick={() => setChosen(r.id)}
           >
-            <span className="title">{r.record.title}</span>
+            <span className="title">
+              <Title text={r.record.title} />
+            </span>
             <span className="sub">
               {whoAndWhen(r.record)} · {whereFrom(r.record)}
             </span>

@@ -17,6 +17,7 @@ import {
 } from '@/core/records'
 import type { SourceChosen } from '@/core/doing'
 import { useSession, useStore } from '@/store/provider'
+import { Title } from '@/ui/marked'
 import { useAsked } from '@/store/use-asked'
 import { longDesk, type FileExamined, type FileHow } from '@/workers'
 import { OTHER_WAYS, type OtherKind } from '../other-ways'
@@ -207,7 +208,7 @@ export function FileDialog({
               <p key={i} className="file-record">
                 {record ? (
                   <>
-                    <b>{record.title || 'no title'}</b>
+                    <b>{record.title ? <Title text={record.title} /> : 'no title'}</b>
                     <span className="sub">
                       {[whoAndWhen(record), whereFrom(record), record.doi].filter(Boolean).join(' · ')}
                     </span>
