@@ -1,5 +1,5 @@
 import { Fragment, type ReactNode } from 'react'
-import { titleRuns } from '@/core/base'
+import { titleRuns } from './title-runs'
 
 interface Mark {
   start: number

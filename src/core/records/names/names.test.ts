@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest'
+import { emptyRecord, whoAndWhen } from '../record'
 import { NAMES_CORPUS } from './corpus.fixture'
 import { readNames } from './list'
 
@@ -19,4 +20,13 @@ describe('names in one text', () => {
     const told = wrong.map((c) => `${c.text} → ${said(c.text)}, not ${c.reading.join(' | ')}`).join('\n')
     expect(1 - wrong.length / own.length, told).toBeGreaterThanOrEqual(0.97)
   })
+})
+
+it('a body with a comma in its name is one author in lists', () => {
+  const record = {
+    ...emptyRecord('1'),
+    authors: ['{Ministry of Education, Office for Schools}', 'Prins, Dirk'],
+    year: 2019,
+  }
+  expect(whoAndWhen(record)).toBe('Ministry of Education, Office for Schools & Prins (2019)')
 })

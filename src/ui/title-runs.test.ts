@@ -1,7 +1,6 @@
 import fc from 'fast-check'
 import { expect, it } from 'vitest'
-import { emptyRecord, whoAndWhen } from './record'
-import { plainTitle, titleRuns } from '../base'
+import { plainTitle, titleRuns } from './title-runs'
 
 it('a title has its tags as styles, and keeps as letters what is not whole', () => {
   expect(titleRuns('<i>Parus</i> in H<sub>2</sub>O')).toEqual([
@@ -22,13 +21,4 @@ it('a title has its tags as styles, and keeps as letters what is not whole', () 
       expect(plainTitle(text).replace(/<\/?[ib]>/g, '')).toBe(text.replace(/<\/?[ib]>/g, ''))
     }),
   )
-})
-
-it('a body with a comma in its name is one author in lists', () => {
-  const record = {
-    ...emptyRecord('1'),
-    authors: ['{Ministry of Education, Office for Schools}', 'Prins, Dirk'],
-    year: 2019,
-  }
-  expect(whoAndWhen(record)).toBe('Ministry of Education, Office for Schools & Prins (2019)')
 })
