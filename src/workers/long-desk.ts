@@ -8,7 +8,15 @@ import {
   type StoredPartition,
 } from '@/core/review'
 import type { Problem, Result } from '@/core/base'
-import { referenceList, type Rec, type Reference, type StyleEngine, type StyleId } from '@/core/records'
+import {
+  referenceList,
+  type LaidOut,
+  type ReadAgain,
+  type Rec,
+  type Reference,
+  type StyleEngine,
+  type StyleId,
+} from '@/core/records'
 
 import { standinKey } from '@/standins'
 import type { Check } from '@/verify'
@@ -17,6 +25,8 @@ import type { HandedAs, ToPack } from './pack-here'
 import { BlocksHere } from './records/blocks-here'
 import {
   brokenText,
+  layWithType,
+  readFileAgain,
   readMended,
   examineFile,
   readFileInto,
@@ -151,6 +161,16 @@ export class LongDesk {
     text: string,
   ): Promise<{ record?: Rec; problems: Problem[] }> {
     return readMended(this.blocks, file, text)
+  }
+
+  /** What the reader of now makes of a file that was brought in, against what is in the review of it. */
+  readAgain(of: Import): Promise<ReadAgain> {
+    return readFileAgain(this.blocks, of)
+  }
+
+  /** Lays the records of an import down anew, those of these names with another type; the caller holds the lease. */
+  layWithType(of: Import, names: readonly string[], type: string): Promise<LaidOut> {
+    return layWithType(this.blocks, of, names, type)
   }
 
   /** References to records in a style. The processor of styles is fetched when it is first asked for. */

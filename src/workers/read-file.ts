@@ -2,6 +2,11 @@ import { digestOf, problem, type Problem } from '@/core/base'
 import {
   EncodingGuess,
   LayingOut,
+  layOut,
+  readAgain,
+  READER_VERSION,
+  withTypeSet,
+  type ReadAgain,
   readAll,
   readerFor,
   recognise,
@@ -20,7 +25,7 @@ import {
   type Remembered,
   type Shape,
 } from '@/core/records'
-import type { Import } from '@/core/review'
+import { recordNames, type Import } from '@/core/review'
 import type { BlocksHere } from './records/blocks-here'
 import { Pace, type GoOn } from './pace'
 
@@ -211,6 +216,36 @@ export async function brokenText(
 ): Promise<string | undefined> {
   const { text, shape, reader } = await howOf(blocks, file)
   return readAll(text, shape, undefined, reader).items.find((i) => i.position === position)?.text
+}
+
+/** What the reader of now makes of a file that was brought in, against the records that are in the review of it. */
+export async function readFileAgain(blocks: BlocksHere, of: Import): Promise<ReadAgain> {
+  const file = of.file!
+  const records = await blocks.records(of)
+  if (!records) throw new Error(`The records of ${file.name} are not in this browser.`)
+  const { text, shape } = await howOf(blocks, { ...file, reader: READER_VERSION })
+  const before = new Map(recordNames(of).map((name, place) => [positionIn(name), records[place]!]))
+  const after = new Map<number, Rec>()
+  for (const { position, record } of readAll(text, shape, file.digest.slice(0, 8)).items)
+    if (record) after.set(position, record)
+  return readAgain(before, after)
+}
+const positionIn = (name: string): number => Number(name.slice(name.lastIndexOf('/') + 1))
+
+/** Lays the records of an import down anew, some with another type, by their names. */
+export async function layWithType(
+  blocks: BlocksHere,
+  of: Import,
+  names: readonly string[],
+  type: string,
+): Promise<LaidOut> {
+  const records = await blocks.records(of)
+  if (!records) throw new Error('These records are not in this browser.')
+  const wanted = new Set(names)
+  const places = new Set(recordNames(of).flatMap((name, place) => (wanted.has(name) ? [place] : [])))
+  const { at, bytes } = layOut(withTypeSet(records, places, type))
+  for (const [digest, own] of bytes) await blocks.keep(digest, own)
+  return at
 }
 
 /** Reads the text of one record as those of its file are read. */

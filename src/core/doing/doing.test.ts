@@ -354,6 +354,34 @@ describe('bringing records in', () => {
       await doings.withRules(review, [import_(review)], { ...slow, match: async () => undefined }),
     ).toBeUndefined()
   })
+  it('takes the place of one part alone where that is named: the same records, read or typed otherwise', () => {
+    const two = shown(
+      journalOf(
+        ...begun,
+        ...['a', 'b'].map((id) => [
+          { kind: 'records.import' as const, payload: { id, sourceId: 's', ...laid, count: 1, at: AT } },
+        ]),
+      ),
+    )
+    const again = doings.importOf(at(two), {
+      sourceId: 's',
+      at: laid,
+      count: 1,
+      insteadOf: 'b',
+      insteadBecause: 'its file was read again',
+    })
+    expect(again.payload.supersedes).toEqual({ ids: ['b'], because: 'its file was read again' })
+    const file = { name: 'a.csv', digest: 'f'.repeat(64) }
+    const parts = [
+      { ...two.imports[0]!, count: 3, file, broken: [{ position: 2, line: 2, why: 'cut off' }] },
+      { ...two.imports[1]!, count: 3 },
+    ]
+    // Of what no file brought the type stays; names are those of positions in the file.
+    expect(doings.typesSet(parts, ['a/3', 'a/4', 'b/1']).map((p) => [p.of.id, p.names])).toEqual([
+      ['a', ['a/3', 'a/4']],
+    ])
+    expect(doings.typesSet(parts, ['b/1'])).toEqual([])
+  })
   it('takes the place of what the source brought only with a reason', () => {
     const after = shown(journalOf(...begun, [import_(review)]))
     expect(import_(after).payload.supersedes).toBeUndefined()

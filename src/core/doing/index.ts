@@ -1,3 +1,4 @@
+export { typesSet } from './records/types-set'
 export { answeredWords, finishSearchReview } from './methods/finish-search-review'
 export { deposit } from './methods/deposit'
 export { editPassage } from './methods/edit-passage'

@@ -39,7 +39,7 @@ export {
 } from './formats/format'
 export { READER_VERSION } from './formats/versions'
 export { commasOf, isBody, readNames, type Commas, type NamesRead } from './names'
-export { inferType, oneType, typeOfWords, withInferred } from './types'
+export { inferType, oneType, TYPE_WORDS, typeOfWords, withInferred } from './types'
 export { FIELDS, fieldOf, putText, textOf, type Field } from './fields'
 export {
   ENCODINGS,
@@ -99,6 +99,7 @@ export {
   type StyleEngine,
   type StyleId,
 } from './references/list'
+export { changedFields, readAgain, withTypeSet, type ReadAgain } from './read-again'
 export { readStyle, type OwnStyle } from './references/own-style'
 export { bestRecord, bestValues, type BestValue, type ValueFrom } from './best-values'
 export { byYear, type ByYear } from './by-year'

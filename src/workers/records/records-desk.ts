@@ -447,6 +447,12 @@ export class RecordsDesk {
     return { text, works: records.length }
   }
 
+  /** The names of all records of the works of the last answer. */
+  lastNames(number: number): string[] {
+    if (number !== this.last.number) throw new Error('Another list was asked for since.')
+    return this.last.places.flatMap((p) => [...this.all[p]!.records])
+  }
+
   /** The same as records. */
   async lastRecords(number: number): Promise<Rec[]> {
     if (number !== this.last.number) throw new Error('Another list was asked for since.')

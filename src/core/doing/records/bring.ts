@@ -19,6 +19,8 @@ export interface Brought extends Pick<Import, 'runId' | 'file' | 'broken'> {
   count: number
   /** Why they take the place of what the source brought before; absent: they come beside it. */
   insteadBecause?: string | undefined
+  /** One part that they take the place of alone: the same records, read or typed otherwise. */
+  insteadOf?: string | undefined
 }
 
 /** What the source brought that stands now. */
@@ -28,9 +30,11 @@ export const partsOf = (review: Review, sourceId: string): Import[] =>
 /** The command that brings records in. */
 export function importOf(
   { review, now, newId }: Omit<DoingAt, 'person'>,
-  { sourceId, at, count, insteadBecause, ...about }: Brought,
+  { sourceId, at, count, insteadBecause, insteadOf, ...about }: Brought,
 ): CommandOf<'records.import'> {
-  const before = insteadBecause === undefined ? [] : partsOf(review, sourceId).map((i) => i.id)
+  const parts = partsOf(review, sourceId).map((i) => i.id)
+  const before =
+    insteadBecause === undefined ? [] : parts.filter((id) => insteadOf === undefined || id === insteadOf)
   return {
     kind: 'records.import',
     payload: {

@@ -7,6 +7,9 @@ export type { TypeRow } from './table'
 
 export const genreOfEntry = (entry: string): string | undefined => ENTRY_GENRES[entry]
 
+/** What types are called here, in the order of their table. */
+export const TYPE_WORDS: readonly string[] = TYPE_ROWS.map((row) => row.type)
+
 /** Types of versions from before a publication. */
 export const EARLY: ReadonlySet<string> = new Set(['preprint', 'working paper'])
 

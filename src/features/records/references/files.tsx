@@ -8,6 +8,7 @@ import { useSession, useStore } from '@/store/provider'
 import { longDesk } from '@/workers'
 import { mend } from '../../shared/tell-apart'
 import { useSourceNames } from '../use-desk'
+import { canReadAgain, ReadAgainDialog } from './read-again'
 
 const wordsFor = (format: string): string =>
   Object.hasOwn(FORMAT_WORDS, format) ? FORMAT_WORDS[format as FormatId] : format
@@ -24,6 +25,7 @@ export function Files() {
   const { deed } = useStore()
   const { nameOf } = useSourceNames(review)
   const [mending, setMending] = useState<Mending>()
+  const [again, setAgain] = useState<Import>()
   const own = standingImports(review).filter((i) => i.file)
   if (!own.length) return null
   const open = async (of: Import, position: number): Promise<void> =>
@@ -35,6 +37,14 @@ export function Files() {
         <div key={i.id} className="sub">
           {i.file!.name}: {plural(i.count, 'record')} for {nameOf(i.sourceId)}
           {i.file!.format && `, read as ${wordsFor(i.file!.format)}`}
+          {canReadAgain(i) && (
+            <>
+              , by an older reader{' '}
+              <button className="plain link" onClick={() => setAgain(i)}>
+                see what the newer makes of it
+              </button>
+            </>
+          )}
           {i.mended && `, ${plural(i.mended.length, 'record')} of them mended`}
           {i.broken?.map((b) => (
             <p key={b.position} className="file-problem">
@@ -46,6 +56,7 @@ export function Files() {
           ))}
         </div>
       ))}
+      {again && <ReadAgainDialog of={again} close={() => setAgain(undefined)} />}
       {mending && <MendDialog key={mending.position} {...mending} close={() => setMending(undefined)} />}
     </>
   )

@@ -24,6 +24,7 @@ import { useNotices } from '../../shared/notices'
 import type { AskedWorksState } from '../list/use-asked-works'
 import type { Desk } from '../use-desk'
 import { Files } from './files'
+import { TypesBox } from './types-box'
 import { referencesHtml, referencesText, referencesWord } from './documents'
 
 const STYLE_OPTIONS = Object.entries(STYLES).map(([value, label]) => ({ value, label }))
@@ -192,6 +193,7 @@ export function ReferencesPane({ desk, list }: { desk: Desk; list: AskedWorksSta
           onChange={setFields}
         />
         <Handed />
+        {number !== undefined && <TypesBox number={number} count={count} />}
         <Files />
       </section>
     </div>

@@ -5,8 +5,11 @@ import type { Store } from '@/store/store'
 import { callback, longDesk, type FileExamined, type FileHow } from '@/workers'
 import { bringIn } from '../tell-apart'
 
-/** What records are brought to: in place of what the source brought before, or beside it, as another part. */
-export type Place = 'in place' | 'beside'
+/**
+ * What records are brought to: in place of what the source brought before, or beside it, as another part; or in place of
+ * one part alone, whose file is read again.
+ */
+export type Place = 'in place' | 'beside' | { again: string }
 
 /** Where the records of a file go. */
 export interface Target {
@@ -75,6 +78,9 @@ export async function bringFile(
           },
           ...(taken.broken.length ? { broken: taken.broken.slice(0, 10_000) } : {}),
           ...(place === 'in place' ? { insteadBecause: 'a newer export was brought in' } : {}),
+          ...(typeof place === 'object'
+            ? { insteadOf: place.again, insteadBecause: 'its file was read again by a newer reader' }
+            : {}),
         },
       ],
       (compared, of) => told(`${compared} of ${plural(of, 'record')} compared`),
