@@ -1,5 +1,4 @@
 import { closeSync, openSync, readSync } from 'node:fs'
-import path from 'node:path'
 import { messageOf, problem, type Problem } from '../core/base'
 import {
   EncodingGuess,
@@ -12,7 +11,6 @@ import {
   oddLines,
   textFromBytes,
   type Encoding,
-  type FormatId,
   type Item,
   type Shape,
 } from '../core/records'
@@ -107,15 +105,4 @@ export function oneOf<T extends string>(
   const found = names.find((n) => n === given.toLowerCase())
   if (!found) throw new UsageError(`${option} is ${names.join(', ')}, not "${given}".`)
   return found
-}
-
-/** The format that a file's ending stands for; what is written has no beginning to be recognised by. */
-export function formatOfEnding(file: string): FormatId | undefined {
-  const endings: Readonly<Record<string, FormatId>> = {
-    '.ris': 'ris',
-    '.bib': 'bibtex',
-    '.json': 'csl-json',
-    '.csv': 'csv',
-  }
-  return endings[path.extname(file).toLowerCase()]
 }

@@ -5,6 +5,7 @@ import { searchOrder } from '../core/figures'
 import {
   drawOverlap,
   findPartition,
+  formatOfEnding,
   FORMAT_WORDS,
   measurePairs,
   overlapOf,
@@ -24,7 +25,7 @@ import { writeOut } from './output'
 import { going } from './progress'
 import { openReviewFile } from './open-package'
 import { problemLine, type CliCommand, type Outcome } from './command'
-import { formatOfEnding, oneOf, readRecordsFile } from './read-records'
+import { oneOf, readRecordsFile } from './read-records'
 
 const WRITABLE = Object.keys(WRITERS) as Writable[]
 
@@ -40,7 +41,7 @@ const saidOf = (args: Arguments) => ({ format: args.get('from')?.[0], encoding: 
 
 function convert(args: Arguments): Outcome {
   const [from, to] = files(args, 2, 2, 'two files: the one to read and the one to write') as [string, string]
-  const format = oneOf(WRITABLE, args.get('to')?.[0] ?? formatOfEnding(to), '--to')
+  const format = oneOf(WRITABLE, args.get('to')?.[0] ?? formatOfEnding(path.extname(to).slice(1)), '--to')
   if (!format)
     throw new UsageError(`What ${to} is to be written in is not clear: give --to ${WRITABLE.join(', ')}.`)
   going.say(`reading ${path.basename(from)}`)

@@ -24,7 +24,10 @@ export { openNames, rowsOf, type OpenNames, type TableShape } from './formats/ta
 export { nameParts, plainName, type NameParts } from './formats/names'
 export {
   FORMATS,
+  FORMAT_CONTENTS,
   FORMAT_ENDINGS,
+  formatOfEnding,
+  RECORD_FILES,
   FORMAT_WORDS,
   lackOf,
   readAll,

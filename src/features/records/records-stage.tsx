@@ -2,6 +2,7 @@
 import { App, Button } from 'antd'
 import { useMemo, useState } from 'react'
 import { plural, thousands } from '@/core/base'
+import { RECORD_FILES } from '@/core/records'
 import { useFilePick } from '@/ui/file-pick'
 import { useActions, type Action } from '@/store/actions'
 import { useSession } from '@/store/provider'
@@ -35,7 +36,7 @@ export function RecordsStage() {
   const [first] = review.sources
   const file = useFilePick(
     'File with records',
-    '.ris,.txt,.bib,.json,.csv,.tsv',
+    RECORD_FILES,
     (chosen, further) => {
       files.bring(
         chosen,

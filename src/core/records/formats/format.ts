@@ -20,23 +20,95 @@ import { withInferred } from '../types'
 import { taggedReader, tagFormOf, type TagShape } from './tagged'
 import { proposeTags } from './tagged-shape'
 
+/** All formats, in the order in which they are offered. */
 export const FORMATS = ['ris', 'bibtex', 'csl-json', 'csv', 'tagged'] as const
 export type FormatId = (typeof FORMATS)[number]
 
-export const FORMAT_WORDS: Readonly<Record<FormatId, string>> = {
-  ris: 'RIS',
-  bibtex: 'BibTeX',
-  'csl-json': 'CSL-JSON',
-  csv: 'CSV',
-  tagged: 'tagged text',
+/** The formats that records are written in. */
+export const WRITERS = {
+  ris: writeRis,
+  bibtex: writeBibtex,
+  'csl-json': writeCslJson,
+  csv: (records: readonly Rec[]) => writeTable(records),
+} satisfies Partial<Record<FormatId, (records: readonly Rec[]) => string>>
+export type Writable = keyof typeof WRITERS
+
+/** What is known of a format of records, in one place: a new one is its file and a row here. */
+interface Format {
+  words: string
+  /** Of files, the first is written. */
+  endings: readonly string[]
+  /** The kind of content (IANA media types, where one is registered). */
+  content: string
+  /** Does a text begin as this format does? Asked in the order of the rows. */
+  begins: (text: string) => boolean
+  reader: (to: ReadsTo, shape: Shape, name: string | undefined, version: number) => Reader
+  /** What of a shape the format leaves open, found by the beginning of a text; undefined where it cannot be. */
+  shape?: (text: string, remembered: Remembered) => Shape | undefined
 }
-export const FORMAT_ENDINGS: Readonly<Record<FormatId, string>> = {
-  ris: 'ris',
-  bibtex: 'bib',
-  'csl-json': 'json',
-  csv: 'csv',
-  tagged: 'txt',
+
+/** In the order in which a text is asked whether it begins so. */
+const ROWS: Readonly<Record<FormatId, Format>> = {
+  'csl-json': {
+    words: 'CSL-JSON',
+    endings: ['json'],
+    content: 'application/vnd.citationstyles.csl+json',
+    begins: (text) => /^\s*[[{]/.test(text) && /"[^"\n]*"\s*:/.test(text),
+    reader: (to, _shape, _name, version) => cslJsonReader(to, version),
+  },
+  ris: {
+    words: 'RIS',
+    endings: ['ris'],
+    content: 'application/x-research-info-systems',
+    begins: (text) =>
+      /^[ \t]*TY[ \t]{0,2}-(?:\s|$)/im.test(text) &&
+      /^[ \t]*(?:(?!TY)[A-Z][A-Z0-9])[ \t]{0,2}-(?:\s|$)/im.test(text),
+    reader: (to, _shape, name, version) => risReader(to, name, version),
+  },
+  bibtex: {
+    words: 'BibTeX',
+    endings: ['bib'],
+    content: 'application/x-bibtex',
+    begins: (text) => /^\s*@\s*[A-Za-z]+\s*[{(]\s*[^\s,{}]*\s*[,}=\n]/m.test(text),
+    reader: (to, _shape, _name, version) => bibtexReader(to, version),
+  },
+  tagged: {
+    words: 'tagged text',
+    endings: ['txt'],
+    content: 'text/plain',
+    begins: (text) => Boolean(tagFormOf(text) && proposeTags(text)?.fields),
+    reader: (to, shape, _name, version) =>
+      taggedReader(to, shape.tags ?? { form: 'dash', fields: {} }, version),
+    shape: (text, remembered) => {
+      const tags = proposeTags(text, remembered.tags)
+      return tags && { format: 'tagged', tags }
+    },
+  },
+  csv: {
+    words: 'CSV',
+    endings: ['csv', 'tsv'],
+    content: 'text/csv',
+    begins: looksLikeTable,
+    reader: (to, shape, _name, version) =>
+      tableReader(to, shape.table ?? { separator: ',', columns: [] }, version),
+    shape: tableShape,
+  },
 }
+
+const IDS = Object.keys(ROWS) as FormatId[]
+/** Something of every format, by its name. */
+const ofEach = <T>(of: (format: Format) => T): Readonly<Record<FormatId, T>> =>
+  Object.fromEntries(IDS.map((id) => [id, of(ROWS[id])])) as Record<FormatId, T>
+
+export const FORMAT_WORDS = ofEach((f) => f.words)
+/** The ending that files are written with. */
+export const FORMAT_ENDINGS = ofEach((f) => f.endings[0]!)
+export const FORMAT_CONTENTS = ofEach((f) => f.content)
+/** What a choice of files lets through: the endings of all formats. */
+export const RECORD_FILES = FORMATS.flatMap((id) => ROWS[id].endings.map((ending) => `.${ending}`)).join(',')
+/** The format that is written under an ending, without its point; undefined where none is. */
+export const formatOfEnding = (ending: string): FormatId | undefined =>
+  IDS.find((id) => id in WRITERS && ROWS[id].endings.includes(ending.toLowerCase()))
 
 /** How a file is to be read: its format and, where that leaves it open, what columns or tags mean. */
 export interface Shape {
@@ -57,54 +129,33 @@ export interface Remembered {
  */
 export function recognise(beginning: string, remembered: Remembered = {}, as?: FormatId): Shape | undefined {
   const text = beginning.replace(/^\uFEFF/, '')
-  const format = as ?? formatOf(text)
-  if (format === 'csv') {
-    const separator = separatorOf(text)
-    const [first = [], ...rows] = rowsOf(text, separator, 400)
-    const headings = first.map((h) => h.trim())
-    const columns = proposeColumns(headings, remembered.headings)
-    const commas = commasInColumns(columns, rows)
-    return { format, table: { separator, headings, columns, ...(commas ? { commas } : {}) } }
-  }
-  if (format === 'tagged') {
-    const tags = proposeTags(text, remembered.tags)
-    return tags && { format, tags }
-  }
-  return format && { format }
+  const format = as ?? IDS.find((id) => ROWS[id].begins(text))
+  if (!format) return undefined
+  const { shape } = ROWS[format]
+  return shape ? shape(text, remembered) : { format }
 }
 
-function formatOf(text: string): FormatId | undefined {
-  if (/^\s*[[{]/.test(text) && /"[^"\n]*"\s*:/.test(text)) return 'csl-json'
-  if (
-    /^[ \t]*TY[ \t]{0,2}-(?:\s|$)/im.test(text) &&
-    /^[ \t]*(?:(?!TY)[A-Z][A-Z0-9])[ \t]{0,2}-(?:\s|$)/im.test(text)
-  )
-    return 'ris'
-  if (/^\s*@\s*[A-Za-z]+\s*[{(]\s*[^\s,{}]*\s*[,}=\n]/m.test(text)) return 'bibtex'
-  if (tagFormOf(text) && proposeTags(text)?.fields) return 'tagged'
+function tableShape(text: string, remembered: Remembered): Shape {
   const separator = separatorOf(text)
-  const [headings, ...rows] = rowsOf(text, separator, 12)
-  if (!headings || headings.length < 2) return undefined
+  const [first = [], ...rows] = rowsOf(text, separator, 400)
+  const headings = first.map((h) => h.trim())
+  const columns = proposeColumns(headings, remembered.headings)
+  const commas = commasInColumns(columns, rows)
+  return { format: 'csv', table: { separator, headings, columns, ...(commas ? { commas } : {}) } }
+}
+
+function looksLikeTable(text: string): boolean {
+  const [headings, ...rows] = rowsOf(text, separatorOf(text), 12)
+  if (!headings || headings.length < 2) return false
   const known = proposeColumns(headings).filter((c) => c !== undefined).length
-  return known >= 2 || (known === 1 && rows.length > 0) ? 'csv' : undefined
+  return known >= 2 || (known === 1 && rows.length > 0)
 }
 
 /** A reader for a shape. `name` tells the records of one file from those of another where they have no numbers. */
 export function readerFor(shape: Shape, into: ReadsTo, name?: string, version = READER_VERSION): Reader {
   // The first readers let every sign through, and the second left open what no file said.
   const to = version >= 2 ? inPlainSigns(version >= 3 ? withTypes(into) : into) : into
-  switch (shape.format) {
-    case 'ris':
-      return risReader(to, name, version)
-    case 'bibtex':
-      return bibtexReader(to, version)
-    case 'csl-json':
-      return cslJsonReader(to, version)
-    case 'csv':
-      return tableReader(to, shape.table ?? { separator: ',', columns: [] }, version)
-    case 'tagged':
-      return taggedReader(to, shape.tags ?? { form: 'dash', fields: {} }, version)
-  }
+  return ROWS[shape.format].reader(to, shape, name, version)
 }
 
 /** The same with the type of records that do not say it, where the rest of them does. */
@@ -131,15 +182,6 @@ const inPlainSigns = (to: ReadsTo): ReadsTo => ({
     )
   },
 })
-
-/** The formats that records are written in. */
-export const WRITERS = {
-  ris: writeRis,
-  bibtex: writeBibtex,
-  'csl-json': writeCslJson,
-  csv: (records: readonly Rec[]) => writeTable(records),
-} satisfies Partial<Record<FormatId, (records: readonly Rec[]) => string>>
-export type Writable = keyof typeof WRITERS
 
 export interface WholeRead {
   items: Item[]

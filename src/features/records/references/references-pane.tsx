@@ -4,6 +4,7 @@ import { useEffect, useMemo, useState } from 'react'
 import { plural, thousands } from '@/core/base'
 import {
   FIELDS,
+  FORMAT_CONTENTS,
   FORMAT_ENDINGS,
   FORMAT_WORDS,
   handedName,
@@ -31,12 +32,6 @@ const STYLE_OPTIONS = Object.entries(STYLES).map(([value, label]) => ({ value, l
 const FROM_FILE = 'from file'
 /** The files of styles that were brought in, in this browser. */
 const OWN_STYLES = 'styles of references'
-const TYPES: Readonly<Record<Writable, string>> = {
-  ris: 'application/x-research-info-systems',
-  bibtex: 'application/x-bibtex',
-  'csl-json': 'application/vnd.citationstyles.csl+json',
-  csv: 'text/csv',
-}
 const USUAL = ['authors', 'year', 'title', 'journal', 'volume', 'issue', 'pages', 'doi', 'abstract']
 /** More references than this are not made on a screen at once: the style takes its time for each. */
 const MOST = 2000
@@ -106,7 +101,7 @@ export function ReferencesPane({ desk, list }: { desk: Desk; list: AskedWorksSta
     if (number === undefined) return
     const own = format === 'csv' ? fields : undefined
     const { text, works } = await recordsDesk().write(number, format, own)
-    saveFile(fileName(review.title, FORMAT_ENDINGS[format]), text, TYPES[format])
+    saveFile(fileName(review.title, FORMAT_ENDINGS[format]), text, FORMAT_CONTENTS[format])
     log(format, works, own)
     message.success(`${plural(works, 'work')} written as ${FORMAT_WORDS[format]}.`)
   }

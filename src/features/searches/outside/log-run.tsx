@@ -1,4 +1,5 @@
 'use client'
+import { RECORD_FILES } from '@/core/records'
 import { App, Button, DatePicker, Input, InputNumber, Radio, type GetRef } from 'antd'
 import dayjs, { type Dayjs } from 'dayjs'
 import { useMemo, useRef, useState } from 'react'
@@ -19,7 +20,6 @@ import { CorrectRun } from './correct-run'
 import { Evidence } from './evidence'
 
 /** Endings of files with records, for choosing; what they are is told by what stands in them. */
-const RECORD_FILES = '.ris,.txt,.bib,.json,.csv,.tsv'
 
 const AGAIN: Record<Again, string> = {
   update: 'an update: the same search again, for what is new',

@@ -1,4 +1,5 @@
 'use client'
+import { RECORD_FILES } from '@/core/records'
 import { Button } from 'antd'
 import { useState } from 'react'
 import { dateWords } from '@/core/account'
@@ -40,10 +41,8 @@ function Way({ source, selected }: { source: Source; selected: Selected }) {
   const { doIt, deed } = useStore()
   const [logging, setLogging] = useState(false)
   const files = useBringFile()
-  const file = useFilePick(
-    `File with records of ${source.name}`,
-    '.ris,.txt,.bib,.json,.csv,.tsv',
-    (chosen) => files.bring(chosen, { source, place: 'beside' }, () => undefined, true),
+  const file = useFilePick(`File with records of ${source.name}`, RECORD_FILES, (chosen) =>
+    files.bring(chosen, { source, place: 'beside' }, () => undefined, true),
   )
   const found = works.filter((w) => w.sources.includes(source.id))
   const first = found.filter((w) => w.sources[0] === source.id)
