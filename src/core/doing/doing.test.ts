@@ -22,6 +22,7 @@ import {
   addDescribed,
   addPage,
   addSources,
+  takeRecordApart,
   takeSourceOut,
   askToRead,
   bindStudy,
@@ -124,6 +125,7 @@ const CASES: Record<string, (review: Review) => readonly Command[]> = {
       { kind: 'database', name: 'Fen', profileId: 'fen' },
       { kind: 'people', name: 'people in the field' },
     ]),
+  takeRecordApart: (r) => takeRecordApart(at(r), { record: 'i/1', from: ['i/1', 'i/2', 'i/3'] }),
   takeSourceOut: (r) => takeSourceOut(at(r), SOURCE.id),
   addDescribed: (r) => addDescribed(at(r), { ...PROFILES.mindmere!, platform: 'Harbour Online' }),
   keepDescription: (r) =>

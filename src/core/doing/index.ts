@@ -1,3 +1,4 @@
+export { takeRecordApart } from './records/take-apart'
 export { typesSet } from './records/types-set'
 export { answeredWords, finishSearchReview } from './methods/finish-search-review'
 export { deposit } from './methods/deposit'

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { bestRecord, bestValues } from './best-values'
 import { emptyRecord } from './record'
+import { versionsOfWork } from './versions-of-work'
 
 const records = [
   {
@@ -58,6 +59,12 @@ describe('the best value of each field', () => {
     expect(bestRecord([concluded, saying])).toMatchObject({ type: 'journal article' })
     expect(bestRecord([concluded, saying]).inferred).toBeUndefined()
     expect(bestRecord([concluded, { id: 'c', record }]).inferred).toEqual(['type'])
+  })
+
+  it('of two versions is of a preprint and an article', () => {
+    const [early, article] = [{ type: 'preprint' }, { type: 'journal article' }]
+    expect(versionsOfWork([early, article])).toBe('a preprint and the journal article')
+    expect(versionsOfWork([article, article])).toBeUndefined()
   })
 
   it('is told where it was published by the published version, whichever came first', () => {

@@ -105,4 +105,5 @@ export {
 export { changedFields, readAgain, withTypeSet, type ReadAgain } from './read-again'
 export { readStyle, type OwnStyle } from './references/own-style'
 export { bestRecord, bestValues, type BestValue, type ValueFrom } from './best-values'
+export { versionsOfWork } from './versions-of-work'
 export { byYear, type ByYear } from './by-year'

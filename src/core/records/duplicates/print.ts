@@ -125,8 +125,7 @@ function moreOf(
   volume: string | undefined,
   page: string | undefined,
 ): More {
-  const opening =
-    record.abstract && record.abstract.length > 80 ? wordsOf(record.abstract.slice(0, 160)).slice(0, 9) : []
+  const opening = record.abstract && record.abstract.length > 80 ? openingOf(record.abstract) : undefined
   const [first] = record.authors
   return {
     numbers: title.filter((w) => /^\d+$/.test(w)).sort(),
@@ -136,9 +135,16 @@ function moreOf(
     called: first !== undefined && isWhole(first) ? initialsOf(first) : [],
     publisher: record.publisher && wordsOf(record.publisher).join(' '),
     place: volume !== undefined && page !== undefined ? `${volume} ${page}` : undefined,
-    opening: opening.length > 6 ? opening.join(' ') : undefined,
+    opening,
   }
 }
+/** The first letters of an abstract without what is between them: it is made of every record, and only for finding pairs. */
+const openingOf = (abstract: string): string =>
+  abstract
+    .slice(0, 90)
+    .toLowerCase()
+    .replace(/[^\p{L}\p{N}]+/gu, '')
+    .slice(0, 48)
 const isWhole = (name: string): boolean => name.startsWith('{') || isBody(name)
 /** From version 2 on the name of a body is compared whole. */
 const familyOrBody = (name: string): string =>

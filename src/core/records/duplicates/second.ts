@@ -29,7 +29,7 @@ interface Pair {
   s: Signals
   /** Read only where it matters, for it is dear. */
   abstract: () => Signal
-  contrast: Contrast
+  contrast: () => Contrast
   /** One of them came before the publication of the other. */
   early: boolean
 }
@@ -38,12 +38,13 @@ interface Pair {
 export function judgeSecond(a: Print, b: Print): Judgement {
   const s = signalsOf(a, b)
   let read: Signal | undefined
+  let compared: Contrast | undefined
   const pair: Pair = {
     a,
     b,
     s,
     abstract: () => (read ??= abstracts(a, b)),
-    contrast: contrastOf(a, b),
+    contrast: () => (compared ??= contrastOf(a, b)),
     early: a.more!.early !== b.more!.early,
   }
   const veto = vetoOf(pair)
@@ -79,7 +80,7 @@ const nearYear = ({ s, a, b, early }: Pair): boolean =>
 
 /** What forbids that two records are one work, in words. */
 function vetoOf(pair: Pair): string | undefined {
-  const { a, b, s, contrast, early } = pair
+  const { a, b, s, early } = pair
   if (a.special !== b.special) return `one of them is a ${a.special ?? b.special} of the other`
   if (a.part !== undefined && b.part !== undefined && a.part !== b.part) return 'they are parts of one series'
   if ((a.part === undefined) !== (b.part === undefined) && s.title.same !== 'same' && !s.title.cut)
@@ -92,8 +93,10 @@ function vetoOf(pair: Pair): string | undefined {
   const elsewhere = [s.year, s.volume, s.page].some((x) => not(x) || x.same === 'near')
   if ((a.generic || b.generic) && (elsewhere || not(s.journal))) return 'a title that many works have'
   if (not(s.doi) && not(s.page) && !early) return 'another DOI and another first page'
-  if (contrast.numbers && s.title.value >= LEAST) return 'other numbers in their titles'
-  if (contrast.words && s.title.value >= LEAST && not(pair.abstract()))
+  if (s.title.value < LEAST || s.title.value === 1) return undefined
+  const contrast = pair.contrast()
+  if (contrast.numbers) return 'other numbers in their titles'
+  if (contrast.words && not(pair.abstract()))
     return `other words in their titles (${said(contrast.words)}), and other abstracts`
   return undefined
 }
@@ -102,13 +105,14 @@ const said = ([one, other]: [string[], string[]]): string =>
 
 /** What speaks against a certain join where no identifier is the same, in words. */
 function againstIt(pair: Pair): string | undefined {
-  const { s, contrast, early } = pair
+  const { s, early } = pair
   if (not(s.doi) && !early) return 'another DOI'
   if (not(s.page)) return 'another first page'
   if (not(s.volume)) return 'another volume'
   if (!nearYear(pair)) return 'another year'
   if (!people(pair)) return 'other authors, or none'
   if (not(pair.abstract())) return 'other abstracts'
+  const contrast = pair.contrast()
   if (contrast.words && !known(pair.abstract())) return `other words in their titles: ${said(contrast.words)}`
   return undefined
 }
@@ -155,7 +159,7 @@ function agrees(pair: Pair): boolean {
 
 /** Is it worth a person's look? */
 function perhaps(pair: Pair): boolean {
-  const { a, b, s, contrast } = pair
+  const { a, b, s } = pair
   if (known(s.doi)) return true
   if (a.generic || b.generic) return false
   const { value } = s.title
@@ -167,5 +171,5 @@ function perhaps(pair: Pair): boolean {
   const text = pair.abstract()
   if (known(s.title) || s.title.cut) return !not(text)
   if (value < 0.85) return text.same === 'same'
-  return !contrast.words && !not(text)
+  return !pair.contrast().words && !not(text)
 }

@@ -119,6 +119,11 @@ export function abstracts(a: Print, b: Print): Signal {
   if (!a.abstract || !b.abstract) return { ...at, same: 'unknown', words: 'an abstract is missing' }
   // Most copies of one abstract are the same letter by letter.
   if (a.abstract === b.abstract) return { ...at, same: 'same', value: 1, words: 'the same abstract' }
+  const [short, long] =
+    a.abstract.length < b.abstract.length ? [a.abstract, b.abstract] : [b.abstract, a.abstract]
+  // Or one is the beginning of the other.
+  if (long.startsWith(short.replace(/\s*(?:…|\.{3})$/, '')))
+    return { ...at, same: 'same', value: 1, words: 'the same abstract' }
   const [one, other] = [runsOf(a.abstract), runsOf(b.abstract)]
   const [few, many] = one.size <= other.size ? [one, other] : [other, one]
   let shared = 0

@@ -161,7 +161,10 @@ export function readerFor(shape: Shape, into: ReadsTo, name?: string, version = 
 /** The same with the type of records that do not say it, where the rest of them does. */
 const withTypes = (to: ReadsTo): ReadsTo => ({
   ...to,
-  item: (item) => to.item(item.record ? { ...item, record: withInferred(item.record) } : item),
+  item: (item) =>
+    to.item(
+      item.record && item.record.type === undefined ? { ...item, record: withInferred(item.record) } : item,
+    ),
 })
 
 /** The same with records without signs that no document could hold, each with a word where some went. */

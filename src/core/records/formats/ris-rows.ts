@@ -50,7 +50,10 @@ const each =
 const people =
   (field: 'authors' | 'editors' | 'translators'): Policy =>
   (record, value) => {
-    if (!value.includes(';') || /^\{[^{}]*\}$/.test(value)) return each(field)(record, risName(value), {})
+    if (!value.includes(';') || value.charCodeAt(0) === 123) {
+      ;(record[field] ??= []).push(risName(value))
+      return 'all'
+    }
     const { names, others } = readNames(value)
     for (const { name, role } of names) {
       const into = role === 'editor' ? 'editors' : role === 'translator' ? 'translators' : field
@@ -62,7 +65,7 @@ const people =
 
 /** A name of RIS as records have it. */
 export function risName(value: string): string {
-  const braced = /^\{([^{}]*)\}$/.exec(value)?.[1]
+  const braced = value.charCodeAt(0) === 123 ? /^\{([^{}]*)\}$/.exec(value)?.[1] : undefined
   if (braced !== undefined) return braced.includes(',') ? value : braced
   if (value.includes(',')) return isBody(value) ? readName(value) : value
   return /(?:^|\s)\p{Lu}\.?(?:[ -]?\p{Lu}\.)*(?=\s|$)/u.test(value) ? readName(value) : value

@@ -23,11 +23,15 @@ const ALSO_NAMES = new Set(
 const wordsIn = (text: string): string[] => foldWord(text).match(/[\p{L}\p{N}’']+/gu) ?? []
 const LINKS = /\s(?:of|for|on|de|del|der|des|du|für|zu|pour|para|voor)\s/iu
 
+/** "Lund, Eva": one word before the comma, as most names are. */
+const PLAIN = /^[^\s,{}]+(?:,\s[^\s,{}]+(?:\s[^\s,{}]+)?)?$/
+
 /**
  * Is this the name of a body and not of a person? It has a word that only bodies have; words that may be names of persons
  * too count only beside "of" or "for", or among three and more.
  */
 export function isBody(text: string): boolean {
+  if (PLAIN.test(text)) return false
   const words = wordsIn(text)
   const heads = words.filter(
     (w) => HEADS.has(w) || /(?:ministerium|institut|gesellschaft|verband|universitat|zentrum|amt)$/.test(w),

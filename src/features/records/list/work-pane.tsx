@@ -1,6 +1,7 @@
 'use client'
 import { useState } from 'react'
-import { holdsSession, type BestValue } from '@/core/records'
+import { takeRecordApart } from '@/core/doing'
+import { holdsSession, versionsOfWork, type BestValue } from '@/core/records'
 import { plural } from '@/core/base'
 import { useSession, useStore } from '@/store/provider'
 import { isInvented } from '@/standins/source-info'
@@ -100,7 +101,9 @@ function Linked({
 /** The records of a work, and of every field the value that is shown with those that are not. */
 function WhereFrom({ work, nameOf }: { work: WorkView; nameOf: (sourceId: string) => string }) {
   const [open, setOpen] = useState(false)
-  const { act, deed } = useStore()
+  const { act, deed, doIt } = useStore()
+  const versions = versionsOfWork(work.records.map((r) => r.record))
+  const all = work.records.map((r) => r.id)
   const partition = useSession((s) => s.folded.review.partition)
   const sourceOf = (recordId: string): string =>
     nameOf(work.records.find((r) => r.id === recordId)?.sourceId ?? '')
@@ -114,9 +117,31 @@ function WhereFrom({ work, nameOf }: { work: WorkView; nameOf: (sourceId: string
         {work.records.map((r) => (
           <li key={r.id}>
             {nameOf(r.sourceId)} <span className="sub">{r.record.id}</span>
+            {partition && all.length > 1 && (
+              <>
+                {' '}
+                <button
+                  className="plain link"
+                  title={
+                    all.length > 2
+                      ? 'Part this record from the others, which stay one work'
+                      : 'Part the two records: they are two works'
+                  }
+                  onClick={() => deed(doIt(takeRecordApart, { record: r.id, from: all }))}
+                >
+                  another work
+                </button>
+              </>
+            )}
           </li>
         ))}
       </ul>
+      {versions && (
+        <p className="sub">
+          These are two versions of one work: {versions}. It is shown as it was published; if they are two
+          works for you, part them.
+        </p>
+      )}
       {different.length > 0 && (
         <button className="plain link" aria-expanded={open} onClick={() => setOpen(!open)}>
           {open
