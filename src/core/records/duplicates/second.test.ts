@@ -98,6 +98,17 @@ describe('a join', () => {
     expect(against({}, { title }, 'abstract').class).toBe('to settle')
   })
 
+  it('says of a short title that the other goes on from it, not that they are alike to 0 %', () => {
+    const titles = (a: string, b: string) =>
+      against({ title: a }, { title: b }).signals.find((s) => s.of === 'title')?.words
+    expect(titles('Without walls', 'Without walls – partitions and speech in six schools')).toBe(
+      'one title is the beginning of the other',
+    )
+    expect(titles('Without walls', 'Corridor noise and word reading in six older schools')).toBe(
+      'other titles',
+    )
+  })
+
   it('holds a preprint and its article for one work in two versions, whether both have an identifier or not', () => {
     const preprint = without(
       { ...one, type: 'preprint', journal: 'Open Preprints in Learning', year: 2013, doi: '10.5555/pre' },

@@ -64,7 +64,14 @@ export function title(a: Print, b: Print): TitleSignal {
     }
   const value = likeness(one, other)
   const same: Same = value >= 0.93 ? 'near' : value >= 0.8 ? 'unknown' : 'different'
-  return { of: 'title', same, value, cut: false, words: `titles alike to ${Math.floor(value * 100)} %` }
+  return { of: 'title', same, value, cut: false, words: likeWords(one, other, value) }
+}
+
+/** How alike two titles are, for a person: what is measured as nothing is no number. */
+function likeWords(one: string, other: string, value: number): string {
+  if (one.startsWith(`${other} `) || other.startsWith(`${one} `))
+    return 'one title is the beginning of the other'
+  return value < 0.3 ? 'other titles' : `titles alike to ${Math.floor(value * 100)} %`
 }
 
 export function authors(a: Print, b: Print): Signal {
