@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest'
+import { PARENT } from './bibtex-parents'
 import { readAll } from './format'
 import { writeRis } from './ris-write'
 import type { Rec } from '../record'
@@ -26,10 +27,10 @@ describe('BibTeX as people write it', () => {
   })
 
   it('takes from a parent what an entry has not, wherever it stands, and keeps the order of entries', () => {
-    const text = `@inproceedings{a, author={Lund, E.}, title={Part}, pages={1--5}, crossref={p}}
+    const text = `@inproceedings{a, author={Lund, E.}, title={Part}, pages={1--5}, ${PARENT}={p}}
 @article{b, title={Between}, journal={J}}
 @proceedings{p, title={Meeting on rooms}, year=2019, publisher={Harbour Press}, editor={Quill, A.}, doi={10.5555/p}}
-@inbook{c, title={Late}, xdata={x}, crossref={P}}
+@inbook{c, title={Late}, xdata={x}, ${PARENT}={P}}
 @xdata{x, location={Northwick}}
 @set{s, entryset={a,b}}`
     const found = records(text)
@@ -47,7 +48,9 @@ describe('BibTeX as people write it', () => {
       'Line 6: “s” groups other entries and is no work of its own.',
     ])
     expect(
-      records('@inbook{a, title={A}, crossref={a}}\n@inbook{b, title={B}, crossref={gone}}').map((r) => r.id),
+      records(`@inbook{a, title={A}, ${PARENT}={a}}\n@inbook{b, title={B}, ${PARENT}={gone}}`).map(
+        (r) => r.id,
+      ),
     ).toEqual(['a', 'b'])
   })
 
