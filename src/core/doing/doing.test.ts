@@ -22,6 +22,12 @@ import {
   addDescribed,
   addPage,
   addSources,
+  chooseValue,
+  dropFilter,
+  keepFilter,
+  logExport,
+  putInGroup,
+  sayPair,
   takeRecordApart,
   takeSourceOut,
   askToRead,
@@ -125,6 +131,12 @@ const CASES: Record<string, (review: Review) => readonly Command[]> = {
       { kind: 'database', name: 'Fen', profileId: 'fen' },
       { kind: 'people', name: 'people in the field' },
     ]),
+  sayPair: (r) => sayPair(at(r), { a: 'i/1', b: 'i/2', same: false }),
+  chooseValue: (r) => chooseValue(at(r), { record: 'i/1', field: 'title' }),
+  putInGroup: (r) => putInGroup(at(r), { work: { id: 'i/1', records: ['i/1'] }, isIn: true, named: 'Core' }),
+  keepFilter: (r) => keepFilter(at(r), { name: 'Noise', asked: { words: 'noise', chosen: {}, leftOut: {} } }),
+  dropFilter: (r) => dropFilter(at(r), 'f-1'),
+  logExport: (r) => logExport(at(r), { format: 'ris', works: 2, which: 'all' }),
   takeRecordApart: (r) => takeRecordApart(at(r), { record: 'i/1', from: ['i/1', 'i/2', 'i/3'] }),
   takeSourceOut: (r) => takeSourceOut(at(r), SOURCE.id),
   addDescribed: (r) => addDescribed(at(r), { ...PROFILES.mindmere!, platform: 'Harbour Online' }),
@@ -288,8 +300,11 @@ describe('every doing', () => {
       const happened = commands.some((c) => kindNamed(c.kind)!.undo === 'happened')
       const undos = commands.filter((c) => kindNamed(c.kind)!.undo === 'yes').length
       if (happened) {
-        // Where only what happened was done, undo reaches for the press before, and asks.
-        expect(undos ? deed.stays : deed.runsSince).toBeTruthy()
+        // Where only what happened was done, undo reaches for the press before, and asks where runs came since.
+        if (undos) expect(deed.stays).toBeTruthy()
+        else expect(deed.seqs.every((seq) => seq <= begun.length)).toBe(true)
+        const ran = commands.some((c) => c.kind === 'run.log')
+        if (!undos) expect(Boolean(deed.runsSince)).toBe(ran)
         return
       }
       expect(deed.stays).toBeUndefined()

@@ -1,3 +1,7 @@
+export { chooseValue, sayPair } from './records/settle-pair'
+export { putInGroup } from './records/group'
+export { dropFilter, keepFilter } from './records/keep-filter'
+export { logExport } from './records/log-export'
 export { takeRecordApart } from './records/take-apart'
 export { typesSet } from './records/types-set'
 export { answeredWords, finishSearchReview } from './methods/finish-search-review'

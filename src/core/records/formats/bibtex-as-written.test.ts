@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { PARENT } from './bibtex-parents'
+import { fromCsl, toCsl } from './csl'
 import { readAll } from './format'
 import { writeRis } from './ris-write'
 import type { Rec } from '../record'
@@ -90,6 +91,12 @@ describe('BibTeX as people write it', () => {
     expect(r!.authors).toEqual(['Institute for Rooms', 'Lund, Eva'])
     expect(r!.pages).toBe('1–5, 9–12')
     expect(readAll(writeRis([r!]), { format: 'ris' }).items[0]!.record!.pages).toBe('1–5, 9–12')
+  })
+
+  it('has people in fields of its own, which stand as text beside what CSL has names for', () => {
+    const item = toCsl(records('@book{a, title={X}, illustrator={Eva Lund}}')[0]!)
+    expect(item.illustrator).toBeUndefined()
+    expect(fromCsl(item, 1).extra.illustrator).toEqual(['Eva Lund'])
   })
 
   it('is read by the second reader as it was', () => {

@@ -15,6 +15,14 @@ export const NEAREST: readonly (readonly [RegExp, string])[] = [
   [/journal|article|review|paper/i, 'article-journal'],
 ]
 
+/** Of these, those that hold names or dates: what another format has there as a text cannot stand there. */
+export const CSL_STRUCTURED: ReadonlySet<string> = new Set(
+  `chair collection-editor compiler composer container-author contributor curator director editorial-director
+  executive-producer guest host illustrator interviewer narrator organizer original-author performer producer recipient
+  reviewed-author script-writer series-creator author editor translator issued accessed original-date available-date
+  submitted`.split(/\s+/),
+)
+
 /** Ordinary CSL variables that records have no field for (CSL 1.0.2, appendix IV): written back where they stood. */
 export const CSL_VARIABLES: ReadonlySet<string> = new Set(
   `annote archive archive_collection archive_location archive-place authority call-number citation-key citation-label

@@ -4,7 +4,7 @@ import { FIELDS, textOf } from '../fields'
 import { doiIn } from '../identifiers'
 import { emptyRecord, Rec } from '../record'
 import { cslOf, typeOfCsl } from '../types'
-import { CSL_VARIABLES, NEAREST, OTHER_TYPES } from './csl-types'
+import { CSL_STRUCTURED, CSL_VARIABLES, NEAREST, OTHER_TYPES } from './csl-types'
 import { OLD_CSL } from './types-before'
 import { READER_VERSION } from './versions'
 import { nameOf, nameParts, type NameParts } from './names'
@@ -107,7 +107,7 @@ export function toCsl(r: Rec): CslItem {
   const other: Rec['extra'] = emptyByName()
   for (const [name, values] of Object.entries(r.extra)) {
     const value = values.length === 1 && CSL_VARIABLES.has(name) && !(name in item) ? values[0] : undefined
-    if (value === undefined) other[name] = values
+    if (value === undefined || (CSL_STRUCTURED.has(name) && !/^[[{]/.test(value))) other[name] = values
     else item[name] = /^[[{]/.test(value) ? (parsed(value) ?? value) : value
   }
   if (Object.keys(other).length) custom.other = other

@@ -2,6 +2,7 @@
 import { App, Input } from 'antd'
 import { useState, type DragEvent, type ReactNode } from 'react'
 import { thousands } from '@/core/base'
+import { dropFilter, keepFilter, putInGroup } from '@/core/doing'
 import { plainName, type FacetCount, type WorkFacet } from '@/core/records'
 import { useSession, useStore } from '@/store/provider'
 import { languageName } from '@/core/query'
@@ -34,9 +35,9 @@ export function FacetsColumn({
 }) {
   const { asked, answer, toggle, clear, narrowed } = list
   const groups = useSession((s) => s.folded.review.groups)
-  const { act, deed } = useStore()
+  const { deed, doIt } = useStore()
   const intoGroup = (id: string, workId: string): void =>
-    deed(act('group.put', { id, records: [workId], in: true }))
+    deed(doIt(putInGroup, { work: { id: workId, records: [] }, isIn: true, group: id }))
   if (!answer) return <div className="works-facets" />
   const label = (facet: WorkFacet, value: string): string =>
     facet === 'source'
@@ -162,7 +163,7 @@ const ORDERS: Partial<Record<WorkFacet, readonly string[]>> = {
 
 /** Filters by their names; the view as it is can be kept as one more. */
 function KeptFilters({ list }: { list: AskedWorksState }) {
-  const { act, deed, newId } = useStore()
+  const { deed, doIt } = useStore()
   const { modal } = App.useApp()
   const filters = useSession((s) => s.folded.review.filters) ?? []
   const { asked, set, narrowed } = list
@@ -187,13 +188,7 @@ function KeptFilters({ list }: { list: AskedWorksState }) {
       okText: 'Keep',
       onOk: () => {
         if (!name.trim()) return Promise.reject(new Error('A filter needs a name.'))
-        return act('filter.set', {
-          id: newId(),
-          name: name.trim(),
-          ...(asked.words.trim() ? { words: asked.words.trim() } : {}),
-          chosen: asked.chosen as Record<string, string[]>,
-          leftOut: asked.leftOut as Record<string, string[]>,
-        })
+        return doIt(keepFilter, { name, asked })
       },
     })
   }
@@ -214,7 +209,7 @@ function KeptFilters({ list }: { list: AskedWorksState }) {
           <button
             className="plain leave"
             aria-label={`Take the filter ${f.name} away`}
-            onClick={() => deed(act('filter.remove', { id: f.id }))}
+            onClick={() => deed(doIt(dropFilter, f.id))}
           >
             away
           </button>

@@ -1,30 +1,23 @@
 'use client'
 import { Button, Input, Modal } from 'antd'
 import { useState, type ReactNode } from 'react'
+import { putInGroup } from '@/core/doing'
 import { useSession, useStore } from '@/store/provider'
 import type { WorkView } from '@/workers'
 
 /** Putting a work into groups: a dialog with those there are, by letter, and a line for a new one. */
 export function useGrouping(work: WorkView | undefined): { open: () => void; dialog: ReactNode } {
-  const { act, actAll, deed, newId } = useStore()
+  const { deed, doIt } = useStore()
   const groups = useSession((s) => s.folded.review.groups) ?? []
   const [shown, setShown] = useState(false)
   const [name, setName] = useState('')
-  const put = (id: string, isIn: boolean): void => {
-    if (!work) return
-    // Of a work all records are meant, so that none of them keeps it in a group it was taken out of.
-    const records = isIn ? [work.id] : work.records.map((r) => r.id)
-    deed(act('group.put', { id, records, in: isIn }))
+  const grouped = work && { id: work.id, records: work.records.map((r) => r.id) }
+  const put = (group: string, isIn: boolean): void => {
+    if (grouped) deed(doIt(putInGroup, { work: grouped, isIn, group }))
   }
   const create = (): void => {
-    if (!work || !name.trim()) return
-    const id = newId()
-    deed(
-      actAll([
-        { kind: 'group.set', payload: { id, name: name.trim() } },
-        { kind: 'group.put', payload: { id, records: [work.id], in: true } },
-      ]),
-    )
+    if (!grouped || !name.trim()) return
+    deed(doIt(putInGroup, { work: grouped, isIn: true, named: name }))
     setName('')
     setShown(false)
   }

@@ -1,6 +1,6 @@
 'use client'
 import { useState } from 'react'
-import { takeRecordApart } from '@/core/doing'
+import { chooseValue, takeRecordApart } from '@/core/doing'
 import { holdsSession, versionsOfWork, type BestValue } from '@/core/records'
 import { plural } from '@/core/base'
 import { useSession, useStore } from '@/store/provider'
@@ -101,7 +101,7 @@ function Linked({
 /** The records of a work, and of every field the value that is shown with those that are not. */
 function WhereFrom({ work, nameOf }: { work: WorkView; nameOf: (sourceId: string) => string }) {
   const [open, setOpen] = useState(false)
-  const { act, deed, doIt } = useStore()
+  const { deed, doIt } = useStore()
   const versions = versionsOfWork(work.records.map((r) => r.record))
   const all = work.records.map((r) => r.id)
   const partition = useSession((s) => s.folded.review.partition)
@@ -109,7 +109,7 @@ function WhereFrom({ work, nameOf }: { work: WorkView; nameOf: (sourceId: string
     nameOf(work.records.find((r) => r.id === recordId)?.sourceId ?? '')
   const different = work.values.filter((v) => v.others.length > 0 && !HIDDEN.has(v.field.key))
   const choose = (value: BestValue, recordId: string): void =>
-    deed(act('value.choose', { recordId, field: value.field.key }))
+    deed(doIt(chooseValue, { record: recordId, field: value.field.key }))
   return (
     <section className="work-from">
       <h3>{plural(work.records.length, 'record')}</h3>

@@ -2,6 +2,7 @@
 import { App, Button, Select } from 'antd'
 import { useEffect, useMemo, useState } from 'react'
 import { plural, thousands } from '@/core/base'
+import { logExport } from '@/core/doing'
 import {
   FIELDS,
   FORMAT_CONTENTS,
@@ -40,7 +41,7 @@ const MOST = 2000
 export function ReferencesPane({ desk, list }: { desk: Desk; list: AskedWorksState }) {
   const review = useSession((s) => s.folded.review)
   const store = useStore()
-  const { act, deed, newId, now } = store
+  const { deed, doIt } = store
   const { message } = App.useApp()
   const [style, setStyle] = useState<string>('apa')
   const [own, setOwn] = useState<readonly OwnStyle[]>([])
@@ -87,16 +88,7 @@ export function ReferencesPane({ desk, list }: { desk: Desk; list: AskedWorksSta
   const noticed = useMemo(() => new Set([...on.keys()].map(handedName)), [on])
   const which = narrowed ? wordsOf(asked.words, Object.values(asked.chosen).flat().length) : 'all'
   const log = (format: string, works: number, own?: string[]): void =>
-    deed(
-      act('records.export', {
-        id: newId(),
-        at: now(),
-        format,
-        works,
-        which,
-        ...(own ? { fields: own } : {}),
-      }),
-    )
+    deed(doIt(logExport, { format, works, which, ...(own ? { fields: own } : {}) }))
   const file = async (format: Writable): Promise<void> => {
     if (number === undefined) return
     const own = format === 'csv' ? fields : undefined

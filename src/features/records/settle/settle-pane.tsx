@@ -1,4 +1,5 @@
 'use client'
+import { sayPair } from '@/core/doing'
 import { Button } from 'antd'
 import { useMemo, useState } from 'react'
 import { plural } from '@/core/base'
@@ -29,7 +30,7 @@ const SHOWN = ['title', 'authors', 'year', 'journal', 'volume', 'issue', 'pages'
 /** Pairs of which the rules are not sure, one after the other: one work, or two. */
 export function SettlePane({ desk }: { desk: Desk }) {
   const review = useSession((s) => s.folded.review)
-  const { act, deed } = useStore()
+  const { deed, doIt } = useStore()
   const { nameOf } = useSourceNames(review)
   const [at, setAt] = useState(0)
   const { value: pairs } = useAsked(
@@ -51,7 +52,7 @@ export function SettlePane({ desk }: { desk: Desk }) {
     const say = (same: boolean) => (): void => {
       if (!pair) return
       // The next pair comes to this place by itself.
-      deed(act(same ? 'pair.join' : 'pair.part', { a: pair.a.id, b: pair.b.id }))
+      deed(doIt(sayPair, { a: pair.a.id, b: pair.b.id, same }))
     }
     const some = (): boolean => pair !== undefined
     return [
@@ -73,7 +74,7 @@ export function SettlePane({ desk }: { desk: Desk }) {
         run: () => setAt((place + count - 1) % Math.max(1, count)),
       },
     ]
-  }, [pair, place, count, act, deed])
+  }, [pair, place, count, deed, doIt])
   useActions('settle', actions)
   if (!pairs) return <p className="empty">Reading the records …</p>
   return (
@@ -172,7 +173,7 @@ function Side({ pair, nameOf }: { pair: PairView; nameOf: (id: string) => string
 
 /** What people said of pairs, the last first: each can be said otherwise. */
 function Settled({ nameOf }: { nameOf: (id: string) => string }) {
-  const { act, deed } = useStore()
+  const { deed, doIt } = useStore()
   const review = useSession((s) => s.folded.review)
   const [open, setOpen] = useState(false)
   const { decisions } = review
@@ -192,7 +193,7 @@ function Settled({ nameOf }: { nameOf: (id: string) => string }) {
             {called(d.a)} and {called(d.b)}: {d.same ? 'one work' : 'two works'}{' '}
             <button
               className="plain link"
-              onClick={() => deed(act(d.same ? 'pair.part' : 'pair.join', { a: d.a, b: d.b }))}
+              onClick={() => deed(doIt(sayPair, { a: d.a, b: d.b, same: !d.same }))}
             >
               say {d.same ? 'two' : 'one'}
             </button>
