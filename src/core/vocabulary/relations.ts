@@ -30,9 +30,9 @@ export function relate(
       headings.get(id)!.broader.push(parent)
       headings.get(parent)!.narrower.push(id)
     }
-  const ancestors = ancestorsIn(above)
+  const isAbove = isAboveIn(above)
   for (const [a, b] of beside) {
-    if (a === b || ancestors(a).has(b) || ancestors(b).has(a)) {
+    if (a === b || isAbove(b, a) || isAbove(a, b)) {
       const message = `${nameOf(headings, a)} and ${nameOf(headings, b)} are said to be related, but one is above the other; the hierarchy is kept.`
       problems.push(problem('S27', 'warning', message, a))
       continue
@@ -50,22 +50,63 @@ export function relate(
 const nameOf = (headings: ReadonlyMap<string, Heading>, id: string): string =>
   `"${headings.get(id)?.label ?? id}"`
 
-/** All headings above one, found once for each; `above` holds no ring. */
-function ancestorsIn(above: ReadonlyMap<string, ReadonlySet<string>>): (id: string) => ReadonlySet<string> {
-  const known = new Map<string, Set<string>>()
-  return (id) => {
-    const done = known.get(id)
-    if (done) return done
-    const found = new Set<string>()
-    const open = [id]
-    for (let next = open.pop(); next !== undefined; next = open.pop())
-      for (const parent of above.get(next) ?? [])
-        if (!found.has(parent)) {
-          found.add(parent)
-          open.push(parent)
+/**
+ * Does one heading stand above another? `above` holds no ring. Along first parents the hierarchy is a forest, in which a
+ * number when a heading is entered and one when it is left answer at once; only from headings with further parents is
+ * there more to look for. To keep all that stands above each would take memory that grows with the square of its depth.
+ */
+function isAboveIn(above: ReadonlyMap<string, ReadonlySet<string>>): (high: string, low: string) => boolean {
+  const firstOf = new Map<string, string>()
+  const below = new Map<string, string[]>()
+  const tops: string[] = []
+  for (const [id, parents] of above) {
+    const [first] = parents
+    if (first === undefined) tops.push(id)
+    else {
+      firstOf.set(id, first)
+      const own = below.get(first)
+      if (own) own.push(id)
+      else below.set(first, [id])
+    }
+  }
+  const entered = new Map<string, number>()
+  const left = new Map<string, number>()
+  // The nearest heading, itself or above along first parents, that has further parents.
+  const gates = new Map<string, string>()
+  let at = 0
+  const open = tops.map((id) => ({ id, next: 0 }))
+  for (let top = open.at(-1); top; top = open.at(-1)) {
+    const { id } = top
+    if (top.next === 0) {
+      entered.set(id, at++)
+      const gate = above.get(id)!.size > 1 ? id : gates.get(firstOf.get(id) ?? '')
+      if (gate !== undefined) gates.set(id, gate)
+    }
+    const child = below.get(id)?.[top.next++]
+    if (child !== undefined) open.push({ id: child, next: 0 })
+    else {
+      left.set(id, at)
+      open.pop()
+    }
+  }
+  const inForest = (high: string, low: string): boolean =>
+    entered.get(high)! < entered.get(low)! && left.get(high)! >= left.get(low)!
+  return (high, low) => {
+    const seen = new Set<string>()
+    const from = [low]
+    for (let next = from.pop(); next !== undefined; next = from.pop()) {
+      if (inForest(high, next)) return true
+      for (let gate = gates.get(next); gate !== undefined && !seen.has(gate);) {
+        seen.add(gate)
+        for (const parent of [...above.get(gate)!].slice(1)) {
+          if (parent === high) return true
+          from.push(parent)
         }
-    known.set(id, found)
-    return found
+        const first = firstOf.get(gate)
+        gate = first === undefined ? undefined : gates.get(first)
+      }
+    }
+    return false
   }
 }
 

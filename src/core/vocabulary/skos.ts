@@ -1,5 +1,5 @@
 import { Parser } from 'n3'
-import { fail, foldLabel, messageOf, ok, problem, type Problem, type Result } from '../base'
+import { fail, foldLabel, messageOf, ok, problem, thousands, type Problem, type Result } from '../base'
 import type { Heading, Vocabulary } from './heading'
 import { relate, type Link } from './relations'
 
@@ -35,10 +35,19 @@ export interface Statement {
   object: { termType: string; value: string; language?: string }
 }
 
+/** No label and no note of a vocabulary has so many letters. */
+const LONGEST = 20_000
+
 /** The vocabulary that RDF statements describe; see `readSkos`. */
 export function vocabularyOfQuads(quads: readonly Statement[], language = 'en'): Result<Vocabulary> {
   const subjects = new Map<string, Statements>()
+  const problems: Problem[] = []
   for (const { subject, predicate, object } of quads) {
+    if (object.value.length > LONGEST) {
+      const message = `${subject.value} has a text of ${thousands(object.value.length)} letters; it is left out.`
+      problems.push(problem('too-long', 'warning', message, subject.value))
+      continue
+    }
     let statements = subjects.get(subject.value)
     if (!statements) subjects.set(subject.value, (statements = new Map()))
     const list = statements.get(predicate.value) ?? []
@@ -59,7 +68,6 @@ export function vocabularyOfQuads(quads: readonly Statement[], language = 'en'):
       problem('no-concepts', 'error', 'No skos:Concept was found, so there is no vocabulary in this file.'),
     )
 
-  const problems: Problem[] = []
   const headings = new Map<string, Heading>()
   for (const id of concepts) headings.set(id, readHeading(id, subjects.get(id)!, language, problems))
   relateStatements(headings, subjects, problems)

@@ -69,6 +69,43 @@ describe('reading SKOS', () => {
     expect(vocabulary.headings.length).toBeGreaterThan(0)
   })
 
+  it('knows what stands above what in a hierarchy as deep as a file can make it', () => {
+    const deep = 8000
+    const chain = Array.from(
+      { length: deep },
+      (_, i) =>
+        `:c${i} a skos:Concept; skos:prefLabel "C${i}"; skos:related :c${(i + deep / 2) % deep}${i ? `; skos:broader :c${i - 1}` : ''}.`,
+    ).join('\n')
+    const { vocabulary, codes } = read(chain)
+    expect(vocabulary.headings).toHaveLength(deep)
+    // Each of them stands above or below the one that it is said to be related to.
+    expect(codes.filter((c) => c === 'S27')).toHaveLength(deep)
+  })
+
+  it('knows what stands above what in any hierarchy, as climbing it step by step does', () => {
+    const edge = fc.tuple(fc.nat(11), fc.nat(11)).filter(([a, b]) => a < b)
+    fc.assert(
+      fc.property(
+        fc.uniqueArray(edge, { selector: String, maxLength: 24 }),
+        fc.nat(11),
+        fc.nat(11),
+        (edges, a, b) => {
+          const above = (low: number, seen: readonly number[] = []): number[] =>
+            edges.flatMap(([high, below]) =>
+              below === low && !seen.includes(high) ? [high, ...above(high, [...seen, high])] : [],
+            )
+          const concepts = Array.from({ length: 12 }, (_, i) => {
+            const broader = edges.flatMap(([high, low]) => (low === i ? [`; skos:broader :c${high}`] : []))
+            return `:c${i} a skos:Concept; skos:prefLabel "C${i}"${i === a ? `; skos:related :c${b}` : ''}${broader.join('')}.`
+          })
+          const { codes } = read(concepts.join('\n'))
+          expect(codes.includes('S27')).toBe(a === b || above(a).includes(b) || above(b).includes(a))
+        },
+      ),
+      { numRuns: 300 },
+    )
+  })
+
   it('leaves no heading below itself, however long the ring', () => {
     const ring = Array.from(
       { length: 50 },

@@ -152,6 +152,7 @@ describe('a join', () => {
       reports,
     )
     expect([classes.length, toSettle.length]).toEqual([12, 1])
+    expect(judgeRecords(reports[0]!, reports[1]!).against).toContain('every year')
   })
 
   it('is never more certain for pages that are missing: what is certain without them is certain where they are the same', () => {

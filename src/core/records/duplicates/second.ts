@@ -112,6 +112,9 @@ function againstIt(pair: Pair): string | undefined {
   if (!nearYear(pair)) return 'another year'
   if (!people(pair)) return 'other authors, or none'
   if (not(pair.abstract())) return 'other abstracts'
+  const placeless = s.volume.same === 'unknown' && s.page.same === 'unknown'
+  if (s.year.same === 'near' && placeless && !early && !known(pair.abstract()))
+    return 'another year, and no volume or page that tells whether it comes out every year'
   const contrast = pair.contrast()
   if (contrast.words && !known(pair.abstract())) return `other words in their titles: ${said(contrast.words)}`
   return undefined

@@ -99,6 +99,14 @@ describe('BibTeX as people write it', () => {
     expect(fromCsl(item, 1).extra.illustrator).toEqual(['Eva Lund'])
   })
 
+  it('with strings that double is told, and the others are read', () => {
+    const doubling = Array.from({ length: 60 }, (_, n) => `@string{s${n + 1} = s${n} # s${n}}`).join('\n')
+    const text = `@string{s0 = "${'noise '.repeat(10)}"}\n${doubling}\n@article{a, title = s60}\n@article{b, title={Rooms}}`
+    const { items } = read(text)
+    expect(items.at(-1)!.record!.title).toBe('Rooms')
+    expect(items.some((i) => i.problems[0]?.message.includes('more than 2,000,000 letters'))).toBe(true)
+  })
+
   it('is read by the second reader as it was', () => {
     const old = readAll('@phdthesis{a, title={\\TeX{} rooms}}', { format: 'bibtex' }, undefined, 2).items[0]!
       .record!

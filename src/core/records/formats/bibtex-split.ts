@@ -1,5 +1,5 @@
 import { atLine, Lines, type Reader } from './item'
-import type { Problem } from '../../base'
+import { thousands, type Problem } from '../../base'
 
 /** An entry in pieces: its type and key, and its fields as they stand, without the outer braces or quotation marks. */
 export interface Entry {
@@ -19,6 +19,8 @@ export interface EntriesTo {
 
 const START = /^\s*@\s*([A-Za-z]+)\s*[{(]/
 const BARE = /^\s*@\s*[A-Za-z]+\s*$/
+/** No field has so many letters; short entries can name strings that do. */
+const LONGEST = 2_000_000
 const MONTHS = 'jan feb mar apr may jun jul aug sep oct nov dec'.split(' ')
 
 /**
@@ -147,6 +149,8 @@ class Cursor {
       this.at = name.lastIndex
       const value = this.value(strings)
       if (value === undefined) return `the value of "${found[1]}" does not end.`
+      if (value.length > LONGEST)
+        return `the value of "${found[1]}" is put together from strings to more than ${thousands(LONGEST)} letters.`
       fields.push([found[1]!.toLowerCase(), value])
     }
   }
@@ -169,6 +173,8 @@ class Cursor {
         if (found === undefined) return undefined
         this.at += found.length
         value += strings.get(found.toLowerCase()) ?? found
+        // Strings of strings double with each line: it is told, and not gone on with.
+        if (value.length > LONGEST) return value
       }
       this.skip()
       if (this.text[this.at] !== '#') return value
