@@ -51,6 +51,7 @@ export function TypesBox({ number, count }: { number: number; count: number }) {
       setBusy(false)
     }
   }
+  if (!standingImports(review).some((i) => i.file)) return null
   return (
     <>
       <h3>Set the type</h3>

@@ -192,6 +192,7 @@ export function FileDialog({
         </p>
         {now.kind && !now.shape && <p className="file-problem">{now.kind}</p>}
         {lack && <p className="file-problem">{lack}</p>}
+        {now.shape && kind && !called && <p className="sub">Say what the new source is called.</p>}
         {now.shape &&
           now.openNames?.map((open) => (
             <AskNames key={open.column} open={open} shape={now.shape!} set={setShape} />
