@@ -31,16 +31,23 @@ export function plainlyDifferent(a: Print, b: Print): boolean {
 /** Titles less alike than this are other titles, whatever else is the same. */
 export const LEAST = 0.7
 
-/** What forbids that two records are one work, in words. */
-export function vetoOf(a: Print, b: Print, s: Signals): string | undefined {
+/** What two records are by themselves so that they can never be one work, in words: by the rules of every version. */
+export function otherKinds(a: Print, b: Print, s: Signals, versions = false): string | undefined {
   if (a.special !== b.special) return `one of them is a ${a.special ?? b.special} of the other`
   if (a.part !== undefined && b.part !== undefined && a.part !== b.part) return 'they are parts of one series'
   if ((a.part === undefined) !== (b.part === undefined) && s.title.same !== 'same' && !s.title.cut)
     return 'one of them is a part of a series'
   const other = a.kind && b.kind && a.kind !== b.kind
   if (other && (a.kind === 'thesis' || b.kind === 'thesis')) return 'one is a thesis, the other not'
-  if (other && (a.kind === 'conference' || b.kind === 'conference'))
+  if (other && !versions && (a.kind === 'conference' || b.kind === 'conference'))
     return 'one is a conference paper, the other not'
+  return undefined
+}
+
+/** What forbids that two records are one work, in words. */
+export function vetoOf(a: Print, b: Print, s: Signals): string | undefined {
+  const kinds = otherKinds(a, b, s)
+  if (kinds) return kinds
   const elsewhere = [s.year, s.volume, s.page].some((x) => x.same === 'different' || x.same === 'near')
   if ((a.generic || b.generic) && elsewhere) return 'a title that comes again every year'
   if (s.doi.same === 'different' && s.page.same === 'different') return 'another DOI and another first page'

@@ -1,5 +1,5 @@
 import { contrastOf, type Contrast } from './contrast'
-import { LEAST, type Judgement } from './judge'
+import { LEAST, otherKinds, type Judgement } from './judge'
 import type { Print } from './print'
 import { abstracts, likenessAtMost, signalsOf, type Signal, type Signals } from './signals'
 
@@ -81,14 +81,8 @@ const nearYear = ({ s, a, b, early }: Pair): boolean =>
 /** What forbids that two records are one work, in words. */
 function vetoOf(pair: Pair): string | undefined {
   const { a, b, s, early } = pair
-  if (a.special !== b.special) return `one of them is a ${a.special ?? b.special} of the other`
-  if (a.part !== undefined && b.part !== undefined && a.part !== b.part) return 'they are parts of one series'
-  if ((a.part === undefined) !== (b.part === undefined) && s.title.same !== 'same' && !s.title.cut)
-    return 'one of them is a part of a series'
-  const other = a.kind && b.kind && a.kind !== b.kind
-  if (other && (a.kind === 'thesis' || b.kind === 'thesis')) return 'one is a thesis, the other not'
-  if (other && !early && (a.kind === 'conference' || b.kind === 'conference'))
-    return 'one is a conference paper, the other not'
+  const kinds = otherKinds(a, b, s, early)
+  if (kinds) return kinds
   if (known(s.doi)) return undefined
   const elsewhere = [s.year, s.volume, s.page].some((x) => not(x) || x.same === 'near')
   if ((a.generic || b.generic) && (elsewhere || not(s.journal))) return 'a title that many works have'
