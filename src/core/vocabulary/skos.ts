@@ -8,6 +8,10 @@ const RDF_TYPE = 'http://www.w3.org/1999/02/22-rdf-syntax-ns#type'
 const DCT = 'http://purl.org/dc/terms/'
 const DC = 'http://purl.org/dc/elements/1.1/'
 const RDFS = 'http://www.w3.org/2000/01/rdf-schema#'
+const XL = 'http://www.w3.org/2008/05/skos-xl#'
+const RDF_VALUE = 'http://www.w3.org/1999/02/22-rdf-syntax-ns#value'
+const LABELS = ['prefLabel', 'altLabel', 'hiddenLabel'] as const
+const NOTES = ['scopeNote', 'definition'] as const
 
 /** The statements about one subject, by predicate. */
 type Statements = Map<string, { value: string; language: string }[]>
@@ -54,6 +58,7 @@ export function vocabularyOfQuads(quads: readonly Statement[], language = 'en'):
     list.push({ value: object.value, language: object.language ?? '' })
     statements.set(predicate.value, list)
   }
+  plainly(subjects)
   const values = (id: string, property: string): string[] =>
     subjects
       .get(id)
@@ -61,7 +66,11 @@ export function vocabularyOfQuads(quads: readonly Statement[], language = 'en'):
       ?.map((o) => o.value) ?? []
   const isA = (id: string, type: string): boolean => values(id, RDF_TYPE).includes(SKOS + type)
   const concepts = [...subjects.keys()].filter(
-    (id) => isA(id, 'Concept') || (values(id, SKOS + 'prefLabel').length > 0 && !isA(id, 'ConceptScheme')),
+    (id) =>
+      isA(id, 'Concept') ||
+      // A collection has a label and is no heading.
+      (values(id, SKOS + 'prefLabel').length > 0 &&
+        !['ConceptScheme', 'Collection', 'OrderedCollection'].some((type) => isA(id, type))),
   )
   if (!concepts.length)
     return fail(
@@ -69,7 +78,9 @@ export function vocabularyOfQuads(quads: readonly Statement[], language = 'en'):
     )
 
   const headings = new Map<string, Heading>()
-  for (const id of concepts) headings.set(id, readHeading(id, subjects.get(id)!, language, problems))
+  const one = languageOf(concepts, subjects, language, problems)
+  for (const id of concepts) headings.set(id, readHeading(id, subjects.get(id)!, one, problems))
+  sameLabels(headings, problems)
   relateStatements(headings, subjects, problems)
   checkMappings(concepts, values, problems)
   const scheme = [...subjects.keys()].find((id) => isA(id, 'ConceptScheme'))
@@ -97,6 +108,77 @@ export function vocabularyOfQuads(quads: readonly Statement[], language = 'en'):
     },
     problems,
   )
+}
+
+/**
+ * Puts labels of SKOS-XL and notes that are nodes of their own (SKOS Reference, appendix B and section 7) where plain ones
+ * stand: what a node says, in its place.
+ */
+function plainly(subjects: Map<string, Statements>): void {
+  const said = (node: string, property: string) => subjects.get(node)?.get(property) ?? []
+  for (const statements of subjects.values()) {
+    for (const label of LABELS) {
+      const own = (statements.get(XL + label) ?? []).flatMap(({ value }) => said(value, `${XL}literalForm`))
+      if (!own.length) continue
+      const plain = statements.get(SKOS + label) ?? []
+      const further = own.filter((o) => !plain.some((p) => p.value === o.value && p.language === o.language))
+      statements.set(SKOS + label, [...plain, ...further])
+    }
+    for (const note of NOTES) {
+      const own = statements.get(SKOS + note)
+      if (own?.some(({ value }) => said(value, RDF_VALUE).length))
+        statements.set(
+          SKOS + note,
+          own.flatMap((o) => (said(o.value, RDF_VALUE).length ? said(o.value, RDF_VALUE) : [o])),
+        )
+    }
+  }
+}
+
+/** The one language that labels of a file are read in: the one asked for where half the concepts have it, else the most common. */
+function languageOf(
+  concepts: readonly string[],
+  subjects: ReadonlyMap<string, Statements>,
+  asked: string,
+  problems: Problem[],
+): string {
+  const counts = new Map<string, number>()
+  let unmarked = 0
+  for (const id of concepts) {
+    const languages = new Set(
+      (subjects.get(id)!.get(`${SKOS}prefLabel`) ?? []).map((o) => o.language.split('-')[0]!),
+    )
+    if (languages.has('')) unmarked++
+    for (const language of languages) if (language) counts.set(language, (counts.get(language) ?? 0) + 1)
+  }
+  const most = [...counts].sort((a, b) => b[1] - a[1])[0]
+  if (!most || ((counts.get(asked) ?? 0) + unmarked) * 2 >= concepts.length || most[0] === asked) return asked
+  problems.push(
+    problem(
+      'language',
+      'warning',
+      `Few concepts have a label in "${asked}": all labels are read in "${most[0]}", which ${thousands(most[1])} of ${thousands(concepts.length)} have.`,
+    ),
+  )
+  return most[0]
+}
+
+/** Two concepts that are called the same cannot be told apart in a query: it is said of each. */
+function sameLabels(headings: ReadonlyMap<string, Heading>, problems: Problem[]): void {
+  const first = new Map<string, Heading>()
+  for (const heading of headings.values()) {
+    const other = first.get(foldLabel(heading.label))
+    if (other)
+      problems.push(
+        problem(
+          'same-label',
+          'warning',
+          `${other.id} and ${heading.id} are both called "${heading.label}": a query cannot say which of them is meant.`,
+          heading.id,
+        ),
+      )
+    else first.set(foldLabel(heading.label), heading)
+  }
 }
 
 function readHeading(id: string, statements: Statements, language: string, problems: Problem[]): Heading {

@@ -126,6 +126,30 @@ describe('reading SKOS', () => {
     expect(readSkos(`${HEAD} :a :b :c.`)).toMatchObject({ ok: false, problems: [{ code: 'no-concepts' }] })
   })
 
+  it('takes no collection for a heading, and labels and notes that are nodes of their own as what they say', () => {
+    const { vocabulary, codes } = read(
+      `@prefix xl: <http://www.w3.org/2008/05/skos-xl#>. @prefix rdf: <http://www.w3.org/1999/02/22-rdf-syntax-ns#>.
+       :group a skos:Collection; skos:prefLabel "Rooms by use"; skos:member :a.
+       :a a skos:Concept; xl:prefLabel :l1; xl:altLabel :l2; skos:scopeNote [ rdf:value "Where lessons are held." ].
+       :l1 a xl:Label; xl:literalForm "Classrooms"@en. :l2 a xl:Label; xl:literalForm "Lesson rooms"@en.
+       :b a skos:Concept; skos:prefLabel "Halls". :c a skos:Concept; skos:prefLabel "halls".`,
+    )
+    expect(vocabulary.headings.map((h) => h.label)).toEqual(['Classrooms', 'Halls', 'halls'])
+    expect(heading(vocabulary, 'Classrooms')).toMatchObject({
+      entryTerms: ['Lesson rooms'],
+      scopeNote: 'Where lessons are held.',
+    })
+    expect(codes).toEqual(['same-label'])
+  })
+
+  it('reads all labels in one language: in another than was asked for where few have that, and says so', () => {
+    const { vocabulary, codes } = read(
+      ':a a skos:Concept; skos:prefLabel "Lärm"@de, "Noise"@en. :b a skos:Concept; skos:prefLabel "Klang"@de. :c a skos:Concept; skos:prefLabel "Raum"@de. :d a skos:Concept; skos:prefLabel "Schule"@de.',
+    )
+    expect(vocabulary.headings.map((h) => h.label)).toEqual(['Lärm', 'Klang', 'Raum', 'Schule'])
+    expect(codes).toEqual(['language'])
+  })
+
   it('takes labels in the language asked for, else in any', () => {
     const { vocabulary } = read(
       ':a a skos:Concept; skos:prefLabel "Lärm"@de, "Noise"@en. :b a skos:Concept; skos:prefLabel "Klang"@de.',
