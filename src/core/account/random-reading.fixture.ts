@@ -218,7 +218,7 @@ export const readingJournal = ({
           {
             kind: 'partition.set',
             payload: {
-              rules: 1,
+              rules: rules === 'unsure' ? 2 : 1,
               imports: ['i'],
               digest: OWN_WORK,
               ...(rules === 'unsure' ? { toSettle: ALIKE } : {}),

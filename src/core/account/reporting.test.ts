@@ -61,7 +61,7 @@ describe('the reporting items', () => {
     const context = await demoContext()
     const passage = draftAccount(context).find((p) => p.id === 'screened')!
     const sentence =
-      /Duplicates were looked for by the rules of Luvren \(version 2\), and 5 pairs were judged by hand; 4 pairs that may be one work are still to be judged\. /
+      /Duplicates were looked for by the rules of Luvren \(version 2\), for which a preprint and its article are one work, and 5 pairs were judged by hand; 4 pairs that may be one work are still to be judged\. /
     const words = passage.content
       .map((p) => [...inlinesOf(p)].map((n) => inlineWords(context, n)).join(''))
       .join(' ')
@@ -76,7 +76,7 @@ describe('the reporting items', () => {
     expect(closedOf(bare, 'prisma-s', '16')).toBe(false)
     expect(evidenceOf(bare, 'prisma-s', '16')).toBe('by rules, version 2, and 5 pairs by hand')
     const other =
-      'By the rules of Luvren (version 2) duplicates were looked for, and 5 pairs were judged by hand; 4 pairs that may be one work are still to be judged. '
+      'By the rules of Luvren (version 2), for which a preprint and its article are one work, duplicates were looked for, and 5 pairs were judged by hand; 4 pairs that may be one work are still to be judged. '
     expect(closedOf(edited(words.replace(sentence, other)), 'prisma-s', '16')).toBe(true)
     const untrue = other.replace('5 pairs', '7 pairs')
     expect(closedOf(edited(words.replace(sentence, untrue)), 'prisma-s', '16')).toBe(false)

@@ -141,6 +141,8 @@ function duplicates(read: Duplicates, deeds: Deeds): boolean {
   return (
     deeds.works.length > 0 &&
     read.rules === deeds.of('partition.set').at(-1)?.rules &&
+    // The second version of the rules is the first that holds them for one.
+    read.versions === (read.rules ?? 0) >= 2 &&
     read.byHand === pairs.size &&
     read.open === open.length &&
     (read.rules !== undefined || pairs.size > 0)

@@ -45,6 +45,8 @@ export interface Asked {
 }
 export interface Duplicates {
   rules?: number
+  /** A preprint and its article are said to be one work. */
+  versions: boolean
   byHand: number
   /** Pairs that nobody has judged yet. */
   open: number
@@ -215,12 +217,17 @@ function titlesOrder(sentence: string): Shown | undefined {
 
 function duplicates(sentence: string): Duplicates | undefined {
   const m =
-    /^(?:Duplicates were looked for by hand: |By hand duplicates were looked for: |(?:Duplicates were looked for by|By) the rules of Luvren \(version (\d+)\)(?: duplicates were looked for)?(?:, and )?)(?:([\d,]+) pairs? (?:was|were) judged by hand)?(?:; ([\d,]+) pairs? that may be one work (?:is|are) still to be judged)?\.$/.exec(
+    /^(?:Duplicates were looked for by hand: |By hand duplicates were looked for: |(?:Duplicates were looked for by|By) the rules of Luvren \(version (\d+)\)(, for which a preprint and its article are one work)?(?:,? duplicates were looked for)?(?:, and )?)(?:([\d,]+) pairs? (?:was|were) judged by hand)?(?:; ([\d,]+) pairs? that may be one work (?:is|are) still to be judged)?\.$/.exec(
       sentence,
     )
   const rules = numberIn(m?.[1])
   return m
-    ? { ...(rules === undefined ? {} : { rules }), byHand: numberIn(m[2]) ?? 0, open: numberIn(m[3]) ?? 0 }
+    ? {
+        ...(rules === undefined ? {} : { rules }),
+        versions: m[2] !== undefined,
+        byHand: numberIn(m[3]) ?? 0,
+        open: numberIn(m[4]) ?? 0,
+      }
     : undefined
 }
 

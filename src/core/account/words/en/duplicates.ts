@@ -11,10 +11,12 @@ export const duplicates: Words<FoundOf<'duplicates'>> = {
         `Duplicates were looked for by hand: ${hand}${left}.`,
         `By hand duplicates were looked for: ${hand}${left}.`,
       ]
+    // Since the second version of the rules: how a preprint is counted is asked by whoever reads the numbers.
+    const versions = rules >= 2 ? ', for which a preprint and its article are one work' : ''
     const also = byHand ? `, and ${hand}` : ''
     return [
-      `Duplicates were looked for by the rules of Luvren ({duplicates.rules})${also}${left}.`,
-      `By the rules of Luvren ({duplicates.rules}) duplicates were looked for${also}${left}.`,
+      `Duplicates were looked for by the rules of Luvren ({duplicates.rules})${versions}${also}${left}.`,
+      `By the rules of Luvren ({duplicates.rules})${versions && `${versions},`} duplicates were looked for${also}${left}.`,
     ]
   },
 }
