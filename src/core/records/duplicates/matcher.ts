@@ -20,6 +20,22 @@ export interface Matched {
 const EVERY = 250
 
 /**
+ * A key as a number of 53 bits (two rounds of multiplying and shifting, after cyrb53, public domain): millions of keys as
+ * texts take twice the memory of all else. Two keys of one number only bring records together that are then told apart.
+ */
+function hashOf(key: string): number {
+  let [a, b] = [0xdeadbeef, 0x41c6ce57]
+  for (let i = 0; i < key.length; i++) {
+    const code = key.charCodeAt(i)
+    a = Math.imul(a ^ code, 2654435761)
+    b = Math.imul(b ^ code, 1597334677)
+  }
+  a = Math.imul(a ^ (a >>> 16), 2246822507) ^ Math.imul(b ^ (b >>> 13), 3266489909)
+  b = Math.imul(b ^ (b >>> 16), 2246822507) ^ Math.imul(a ^ (a >>> 13), 3266489909)
+  return 4294967296 * (2097151 & b) + (a >>> 0)
+}
+
+/**
  * Tells apart records under names: joins what is certain, and gives what is to be settled. Records may be added in several
  * goes, each of which compares only what is new; what comes out is the same as if all had been added at once, in any order.
  */
@@ -28,8 +44,9 @@ export class Matcher {
   private readonly prints: Print[] = []
   /** By record, the numbers of its keys; by key, its records and whether a DOI is one. */
   private readonly keys: number[][] = []
-  private readonly numbers = new Map<string, number>()
-  private readonly blocks: number[][] = []
+  private readonly numbers = new Map<number, number>()
+  /** One record by itself, as most keys have; a list from the second on. */
+  private readonly blocks: (number | number[])[] = []
   private readonly identifiers: boolean[] = []
   private certain: (readonly [number, number])[] = []
   private open: (readonly [number, number])[] = []
@@ -44,16 +61,21 @@ export class Matcher {
     this.prints.push(print)
     const own: number[] = []
     for (const key of this.rules.keys(print)) {
-      let number = this.numbers.get(key)
+      const hash = hashOf(key)
+      let number = this.numbers.get(hash)
       if (number === undefined) {
         number = this.blocks.length
-        this.numbers.set(key, number)
-        this.blocks.push([])
+        this.numbers.set(hash, number)
+        this.blocks.push(at)
         this.identifiers.push(key.startsWith('d '))
+        own.push(number)
+        continue
       }
       if (own.includes(number)) continue
       own.push(number)
-      this.blocks[number]!.push(at)
+      const block = this.blocks[number]!
+      if (typeof block === 'number') this.blocks[number] = [block, at]
+      else block.push(at)
     }
     this.keys.push(own)
   }
@@ -76,7 +98,8 @@ export class Matcher {
   }
 
   private says(key: number): boolean {
-    return this.identifiers[key]! || this.blocks[key]!.length <= MOST
+    const block = this.blocks[key]!
+    return this.identifiers[key]! || typeof block === 'number' || block.length <= MOST
   }
 
   /** The first key that says something and that both have. */
@@ -91,7 +114,10 @@ export class Matcher {
     const print = this.prints[j]!
     for (const key of this.keys[j]!) {
       if (!this.says(key)) continue
-      for (const i of this.blocks[key]!) {
+      const block = this.blocks[key]!
+      // A record by itself has nobody to be compared with.
+      if (typeof block === 'number') continue
+      for (const i of block) {
         if (i >= j) break
         const other = this.prints[i]!
         // Most are told apart by this; whether another key brought them together too is asked of the rest alone.
