@@ -92,11 +92,14 @@ const withLimitWords = (text: string, limits: readonly LimitValue[]): string =>
 
 /** The first problem of each kind, with how many more there are of it. */
 function oncePerKind(problems: readonly Problem[]): string[] {
-  const kinds = new Map<string, Problem[]>()
-  for (const p of problems) kinds.set(p.code, [...(kinds.get(p.code) ?? []), p])
+  const kinds = new Map<string, { first: Problem; more: number }>()
+  for (const p of problems) {
+    const known = kinds.get(p.code)
+    if (known) known.more++
+    else kinds.set(p.code, { first: p, more: 0 })
+  }
   return [...kinds.values()].map(
-    ([first, ...more]) =>
-      problemLine(first!) + (more.length ? ` (and ${more.length} more of this kind)` : ''),
+    ({ first, more }) => problemLine(first) + (more ? ` (and ${more} more of this kind)` : ''),
   )
 }
 

@@ -57,24 +57,25 @@ export function textFromBytes(encoding: Encoding, whole = false): TextFromBytes 
 const LF = 10
 class Utf8Lines implements TextFromBytes {
   readonly odd: OddLine[] = []
-  private rest = new Uint8Array()
+  /** What came since the last line's end, put together once: a file may be one line. */
+  private waiting: Uint8Array[] = []
   private line = 1
   private first = true
 
   push(bytes: Uint8Array): string {
     const stop = bytes.lastIndexOf(LF) + 1
     if (!stop) {
-      this.rest = joined(this.rest, bytes)
+      this.waiting.push(bytes.slice())
       return ''
     }
-    const text = this.take(joined(this.rest, bytes.subarray(0, stop)))
-    this.rest = bytes.slice(stop)
+    const text = this.take(joined([...this.waiting, bytes.subarray(0, stop)]))
+    this.waiting = [bytes.slice(stop)]
     return text
   }
 
   end(): string {
-    const text = this.take(this.rest)
-    this.rest = new Uint8Array()
+    const text = this.take(joined(this.waiting))
+    this.waiting = []
     return text
   }
 
@@ -114,10 +115,13 @@ class Utf8Lines implements TextFromBytes {
 }
 const STRICT = new TextDecoder('utf-8', { fatal: true, ignoreBOM: true })
 const LENIENT = new TextDecoder('utf-8', { ignoreBOM: true })
-function joined(a: Uint8Array, b: Uint8Array): Uint8Array<ArrayBuffer> {
-  const all = new Uint8Array(a.length + b.length)
-  all.set(a)
-  all.set(b, a.length)
+function joined(pieces: readonly Uint8Array[]): Uint8Array {
+  const all = new Uint8Array(pieces.reduce((length, piece) => length + piece.length, 0))
+  let at = 0
+  for (const piece of pieces) {
+    all.set(piece, at)
+    at += piece.length
+  }
   return all
 }
 

@@ -115,7 +115,14 @@ export function baseOf(n: number, { pick, below }: ReturnType<typeof chance>): B
   }
 }
 
-export const whole = (b: Base): string => (b.subtitle ? `${b.title}: ${b.subtitle}` : b.title)
+/** A record without some of its fields. */
+export const without = (r: Rec, ...keys: (keyof Rec)[]): Rec => {
+  const copy = { ...r }
+  for (const key of keys) delete copy[key]
+  return copy
+}
+
+const whole = (b: Base): string => (b.subtitle ? `${b.title}: ${b.subtitle}` : b.title)
 export const plain = (b: Base): Rec => ({
   ...emptyRecord('x', whole(b)),
   authors: b.authors.map((a) => `${a.family}, ${a.given}`),

@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { emptyRecord, type Rec } from '../record'
-import { truthOf, type Truth } from './dirt.fixture'
+import { truthOf, without, type Truth } from './dirt.fixture'
 import { wilson } from '../../base'
 import { findPartition, RULES, rulesOf, type PartitionFound, type Rules } from '.'
 import { trials } from '../../base/trials.fixture'
@@ -93,11 +93,6 @@ describe.each([1, 2])('a pair, by the rules of version %i', (version) => {
     type: 'journal article',
   }
   const against = (more: Partial<Rec>) => judge(printOf(one), printOf({ ...one, ...more }))
-  const without = (r: Rec, ...names: (keyof Rec)[]): Rec => {
-    const copy = { ...r }
-    for (const name of names) delete copy[name]
-    return copy
-  }
 
   it('is one work in spite of how databases print it', () => {
     for (const more of [

@@ -1,7 +1,7 @@
 import { readAll, recognise } from '../formats/format'
 import { csvText } from '../formats/table'
 import type { Rec } from '../record'
-import { baseOf, chance, DIRT, LOOKALIKES, plain, whole, type Base, type Truth } from './dirt.fixture'
+import { baseOf, chance, DIRT, LOOKALIKES, plain, type Base, type Truth, without } from './dirt.fixture'
 
 /**
  * Lists from poor files, in which it is known who is whose duplicate and of what kind each pair is: bodies as authors, out of
@@ -45,13 +45,6 @@ const SIBLINGS: [string, string][] = [
 
 const lettersOf = (name: string): string =>
   [...name.matchAll(/(?<=^|[\s{])\p{L}/gu)].map(([l]) => l.toUpperCase()).join('')
-
-type Chance = ReturnType<typeof chance>
-const bare = (r: Rec, ...keys: (keyof Rec)[]): Rec => {
-  const copy = { ...r }
-  for (const key of keys) delete copy[key]
-  return copy
-}
 
 /** The authors of a record as a table has them, read by a version of the readers. */
 function throughTable(records: Rec[], version: number): Rec[] {
@@ -97,27 +90,27 @@ export function poorTruth(seed: number, version: number, works = 1180): PoorTrut
         // Some add where the body is, some have its first letters alone.
         const called = !k || c.odds(0.8) ? name : c.odds(0.5) ? `${name} (Northwick)` : lettersOf(name)
         const record = { ...plain(b), authors: [called] }
-        const poor = c.odds(k ? 0.75 : 0.2) ? bare(record, 'doi') : record
-        put(k && c.odds(0.4) ? bare(poor, 'abstract') : poor, own, k > 0)
+        const poor = c.odds(k ? 0.75 : 0.2) ? without(record, 'doi') : record
+        put(k && c.odds(0.4) ? without(poor, 'abstract') : poor, own, k > 0)
       }
     } else if (turn < 0.065) {
       // One of two copies has the title in the language of the work.
       const own = next('translated')
       const title = Array.from({ length: 7 }, () => c.pick(FOREIGN)).join(' ')
       const placeless = c.odds(0.4)
-      const [one, copy] = [plain(b), { ...bare(plain(b), 'doi'), title }]
+      const [one, copy] = [plain(b), { ...without(plain(b), 'doi'), title }]
       // The abstract is the same, or in the other language too, or not there.
       const turnOf = c.next()
       const abroad = Array.from({ length: 50 }, () => c.pick(FOREIGN)).join(' ')
       const other =
-        turnOf < 0.6 ? copy : turnOf < 0.8 ? { ...copy, abstract: abroad } : bare(copy, 'abstract')
+        turnOf < 0.6 ? copy : turnOf < 0.8 ? { ...copy, abstract: abroad } : without(copy, 'abstract')
       put(one, own)
-      put(placeless ? bare(other, 'pages', 'volume', 'issue') : other, own)
+      put(placeless ? without(other, 'pages', 'volume', 'issue') : other, own)
     } else if (turn < 0.1) {
       const own = next('preprint')
       const article = plain(b)
       const preprint: Rec = {
-        ...bare(article, 'volume', 'issue', 'pages'),
+        ...without(article, 'volume', 'issue', 'pages'),
         journal: PREPRINTS,
         type: 'preprint',
         doi: `${b.doi}.pre`,
@@ -126,8 +119,8 @@ export function poorTruth(seed: number, version: number, works = 1180): PoorTrut
       if (c.odds(0.25))
         preprint.title = `${b.title}: ${c.pick(['first results', 'a draft', 'working version'])}`
       if (c.odds(0.3)) delete preprint.abstract
-      put(c.odds(0.25) ? bare(article, 'doi') : article, own)
-      put(c.odds(0.4) ? bare(preprint, 'doi') : preprint, own)
+      put(c.odds(0.25) ? without(article, 'doi') : article, own)
+      put(c.odds(0.4) ? without(preprint, 'doi') : preprint, own)
     } else if (turn < 0.118) {
       // Two studies by the same people in one volume, which no page tells apart.
       const [one, other] = c.pick(SIBLINGS)
@@ -135,7 +128,7 @@ export function poorTruth(seed: number, version: number, works = 1180): PoorTrut
       for (const [k, words] of [one, other].entries()) {
         const b2 = { ...b, subtitle: words, abstract: k ? baseOf(n, c).abstract : b.abstract }
         const own = next('sibling')
-        const record = bare(plain(b2), 'pages', 'doi', ...(silent ? (['abstract'] as const) : []))
+        const record = without(plain(b2), 'pages', 'doi', ...(silent ? (['abstract'] as const) : []))
         put(record, own)
         if (c.odds(0.4)) put({ ...record, title: record.title.toUpperCase() }, own, true)
       }
@@ -154,7 +147,7 @@ export function poorTruth(seed: number, version: number, works = 1180): PoorTrut
     for (let y = 0; y < 12; y++) {
       const own = next('series')
       const record: Rec = {
-        ...bare(plain(baseOf(0, c)), 'volume', 'issue', 'pages', 'doi', 'journal', 'abstract'),
+        ...without(plain(baseOf(0, c)), 'volume', 'issue', 'pages', 'doi', 'journal', 'abstract'),
         title: withYear ? `${title} ${from + y}` : title,
         authors: [name],
         year: from + y,
@@ -184,7 +177,7 @@ export function poorTruth(seed: number, version: number, works = 1180): PoorTrut
         year: 2012,
         doi: `${b.doi}.${journal.length}`,
       })
-      put(c.odds(0.6) ? bare(record, 'doi', 'abstract') : record, next('editorial'))
+      put(c.odds(0.6) ? without(record, 'doi', 'abstract') : record, next('editorial'))
     }
   }
   const tables = throughTable(
@@ -203,6 +196,3 @@ export function poorTruth(seed: number, version: number, works = 1180): PoorTrut
   }))
   return { records, kindOf, workOf: new Map(rows.map(({ of }, n) => [`p#${n + 1}`, of])) }
 }
-
-export type { Chance }
-export { whole }

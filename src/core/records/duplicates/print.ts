@@ -38,8 +38,6 @@ export interface Print {
 
 /** See `Print.more`. */
 export interface More {
-  /** Numbers in the title, in figures, sorted. */
-  numbers: readonly string[]
   /** Is it a version of a work before it was published, or a paper in a series of its institution? */
   early: boolean
   /** Where its first author is a body: the letters that it may be called by. */
@@ -119,16 +117,10 @@ const plainNumber = (text: string | undefined): string | undefined => {
   return found ? found.toLowerCase().replace(/^([a-z]*)0+(?=\d)/, '$1') : undefined
 }
 
-function moreOf(
-  record: Rec,
-  title: readonly string[],
-  volume: string | undefined,
-  page: string | undefined,
-): More {
+function moreOf(record: Rec, volume: string | undefined, page: string | undefined): More {
   const opening = record.abstract && record.abstract.length > 80 ? openingOf(record.abstract) : undefined
   const [first] = record.authors
   return {
-    numbers: title.filter((w) => /^\d+$/.test(w)).sort(),
     early:
       (record.type !== undefined && EARLY.has(oneType(record.type))) ||
       /\bpre-?prints?\b/i.test(record.journal ?? ''),
@@ -146,14 +138,14 @@ const openingOf = (abstract: string): string =>
     .replace(/[^\p{L}\p{N}]+/gu, '')
     .slice(0, 48)
 const isWhole = (name: string): boolean => name.startsWith('{') || isBody(name)
+/** The name of a body without braces and commas, and without what stands in brackets behind it. */
+const calledOnly = (name: string): string => name.replace(/[{},]|\([^)]*\)/g, ' ')
 /** From version 2 on the name of a body is compared whole. */
 const familyOrBody = (name: string): string =>
-  isWhole(name) ? wordsOf(name.replace(/[{},]|\([^)]*\)/g, ' ')).join('') : familyOf(name)
+  isWhole(name) ? wordsOf(calledOnly(name)).join('') : familyOf(name)
 /** "Institute for Rooms" and "IFR", "IR": the first letters of a body's name, with and without its small words. */
 const initialsOf = (name: string): string[] => {
-  const words = bareText(name.replace(/[{},]|\([^)]*\)/g, ' '))
-    .split(/\s+/)
-    .filter(Boolean)
+  const words = bareText(calledOnly(name)).split(/\s+/).filter(Boolean)
   const first = (of: readonly string[]): string => of.map((w) => w[0]!.toLowerCase()).join('')
   return [first(words), first(words.filter((w) => /^\p{Lu}/u.test(w)))]
 }
@@ -184,7 +176,7 @@ export function printOf(record: Rec, version: number): Print {
     page,
     kind: KINDS.find(([sign]) => sign.test(record.type ?? ''))?.[1],
     abstract: record.abstract && record.abstract.length > 80 ? record.abstract : undefined,
-    more: version >= 2 ? moreOf(record, title, volume, page) : undefined,
+    more: version >= 2 ? moreOf(record, volume, page) : undefined,
   }
 }
 

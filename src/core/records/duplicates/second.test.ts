@@ -3,6 +3,7 @@ import { describe, expect, it } from 'vitest'
 import { trials } from '../../base/trials.fixture'
 import { emptyRecord, type Rec } from '../record'
 import { measurePairs, type Measured } from './measure'
+import { without } from './dirt.fixture'
 import { poorTruth, type PoorTruth } from './poor.fixture'
 import { findPartition, judgeRecords, rulesOf, type PartitionFound } from '.'
 
@@ -60,11 +61,6 @@ const one: Rec = {
   type: 'journal article',
   abstract:
     'Pupils heard sentences against recorded babble while their answers were timed and scored by two raters who did not know the room.',
-}
-const without = (r: Rec, ...keys: (keyof Rec)[]): Rec => {
-  const copy = { ...r }
-  for (const key of keys) delete copy[key]
-  return copy
 }
 const OTHER =
   'Teachers moved closer in winter, when windows stayed shut, and spoke with less effort at the later visit than at the first of two.'

@@ -3,7 +3,7 @@ import { readDate } from '../dates'
 import { fieldOf, putText, splitList, type Field } from '../fields'
 import type { Rec } from '../record'
 import { readNames, type Commas } from '../names'
-import { oneType, typeOfWords } from '../types'
+import { oneType } from '../types'
 import { readPerson } from './names'
 import { READER_VERSION } from './versions'
 
@@ -71,7 +71,7 @@ const WAYS: Partial<Record<keyof Rec, Way>> = {
   },
   type: (record, value, _whole, { version }) => {
     if (version < 3 || record.type !== undefined) return putPlain(record, fieldOf('type')!, value, true)
-    record.type = typeOfWords(value) ?? oneType(value.toLowerCase())
+    record.type = oneType(value.toLowerCase())
     // What says more than the type, or says it in other words, is kept by its name too.
     return record.type === value.toLowerCase()
   },

@@ -4,7 +4,7 @@ import { fieldOf, putText, splitList } from '../fields'
 import { doiIn } from '../identifiers'
 import type { Rec } from '../record'
 import { isBody, readName, readNames } from '../names'
-import { refinedType, risOf, typeOfRis, typeOfWords } from '../types'
+import { oneType, refinedType, risOf, typeOfRis } from '../types'
 import { OLD_RIS, OLD_RIS_CODES } from './types-before'
 
 /** What has to be known of the whole record: pages are two tags and one field, and a type in words is finer than its code. */
@@ -161,7 +161,7 @@ const kind: Policy = (record, value, pages) => {
   if (pages.kind !== undefined) return value === pages.kind || value === record.type ? 'all' : 'none'
   pages.kind = value
   const known = record.type !== undefined && typeOfRis(risOf(record.type) ?? '') !== undefined
-  const type = known ? refinedType(record.type!, value) : (typeOfWords(value) ?? value.toLowerCase())
+  const type = known ? refinedType(record.type!, value) : oneType(value.toLowerCase())
   if (type !== undefined) {
     // A code that nothing here knows is written back.
     if (record.type !== undefined && !known) (record.extra.TY ??= []).push(record.type)
