@@ -170,6 +170,10 @@ const SIDE = 230
 const GAP = 34
 /** From one part to the next: two of them beside each other are read in eight points across a page (698 points). */
 const STEP = WIDE + SIDE + GAP + 26
+/** So many parts stand beside each other. */
+const ACROSS_PAGE = 2
+/** Where lines from rows above go down. */
+const MARGIN = 6
 const LINE = 17
 const PAD = 10
 const SPACE = 22
@@ -221,10 +225,14 @@ export function drawFlow(flow: Flow, words: FlowWords, whole = false): string {
   })
   /** Below the row of rounds before. */
   const top = past.length ? 42 + pastHigh + SPACE * 2 : 0
-  const laid = now.map(({ title, boxes }, p) => {
-    const x = 16 + p * STEP
-    titled(x, top + 26, title)
-    let y = top + 42
+  /** One part with its boxes, from this place on: where its line begins, where its last box ends, and its lowest place. */
+  const lay = (
+    { title, boxes }: FlowPart,
+    x: number,
+    from0: number,
+  ): { x: number; from: number; low: number } => {
+    titled(x, from0 + 26, title)
+    let y = from0 + 42
     let side = y
     let from: number | undefined
     /** Where the line begins on which the side boxes of this step hang. */
@@ -259,8 +267,25 @@ export function drawFlow(flow: Flow, words: FlowWords, whole = false): string {
       hangs = undefined
     }
     return { x: x + 40, from: from ?? y, low: Math.max(y, side) }
+  }
+  // Two stand beside each other; more stand below them, so that letters stay as large on a page.
+  const rows = [...Array(Math.ceil(now.length / ACROSS_PAGE)).keys()].map((n) =>
+    now.slice(n * ACROSS_PAGE, (n + 1) * ACROSS_PAGE),
+  )
+  let rowTop = top
+  const passed: number[] = []
+  let laid: { x: number; from: number; low: number }[] = []
+  rows.forEach((row, n) => {
+    laid = row.map((part, p) => lay(part, 16 + p * STEP, rowTop))
+    if (n === rows.length - 1) return
+    // Down the margin, past the row below.
+    const under = Math.max(...laid.map((l) => l.low)) + SPACE
+    for (const { x, from } of laid)
+      drawn.push(`<path d="M${x} ${from}V${under}H${MARGIN}" stroke="${INK.quiet}" fill="none"/>`)
+    passed.push(under)
+    rowTop = under + SPACE / 2
   })
-  const low = Math.max(top + 60, ...laid.map((l) => l.low)) + SPACE
+  const low = Math.max(rowTop + 60, ...laid.map((l) => l.low)) + SPACE
   for (const { x, from } of laid)
     drawn.push(`<path d="M${x} ${from}V${low}" stroke="${INK.quiet}" fill="none"/>`)
   const last = laid.at(-1)
@@ -270,6 +295,8 @@ export function drawFlow(flow: Flow, words: FlowWords, whole = false): string {
   const high = heightOf(end)
   drawn.push(`<rect x="16" y="${low}" width="${WIDE}" height="${high}" fill="${INK.ink}"/>`)
   text(16, low, end, INK.ground)
+  if (passed.length)
+    drawn.push(`<path d="M${MARGIN} ${passed[0]!}V${low + high / 2}H16" stroke="${INK.quiet}" fill="none"/>`)
   if (past.length) {
     // Down the margin to what is included.
     const under = 42 + pastHigh + SPACE / 2
@@ -278,10 +305,11 @@ export function drawFlow(flow: Flow, words: FlowWords, whole = false): string {
         `<path d="M${16 + n * (WIDE + 26) + 40} ${42 + heightOf(broken(past[n]!.boxes[0]!.lines[0]!, 36))}V${under}" stroke="${INK.quiet}" fill="none"/>`,
       )
     drawn.push(
-      `<path d="M${16 + (past.length - 1) * (WIDE + 26) + 40} ${under}H6V${low + high / 2}H16" stroke="${INK.quiet}" fill="none"/>`,
+      `<path d="M${16 + (past.length - 1) * (WIDE + 26) + 40} ${under}H${MARGIN}V${low + high / 2}H16" stroke="${INK.quiet}" fill="none"/>`,
     )
   }
-  const width = Math.max(Math.max(1, now.length) * STEP, past.length * (WIDE + 26)) - 26 + 32
+  const width =
+    Math.max(Math.min(ACROSS_PAGE, Math.max(1, now.length)) * STEP, past.length * (WIDE + 26)) - 26 + 32
   const height = low + high + 16
   return `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 ${width} ${height}" width="${width}" height="${height}" font-family="${FIGURE_FONT}" role="img" aria-label="${escaped(flowText(flow, words, whole))}"><rect width="100%" height="100%" fill="${INK.ground}"/>${drawn.join('')}</svg>`
 }

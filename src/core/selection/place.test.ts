@@ -209,6 +209,29 @@ describe('a flow', () => {
     expect(drawFlow(updated, words)).not.toContain('>60 records identified<')
   })
 
+  it('is read in eight points across a page, however many columns it has', () => {
+    const words = { sourceOf: (id: string) => `from ${id}`, reasonOf: (r: string) => `because ${r}` }
+    const many = flowOf(
+      (['databases', 'registers', 'other'] as const).flatMap((column) =>
+        [undefined, 'r2'].map((roundId) => ({ roundId, column, sourceId: column, count: 30, here: 30 })),
+      ),
+      (['databases', 'registers', 'other'] as const).flatMap((column) => [
+        { ...row('included', 11), column },
+        { ...row('set aside', 19), column },
+        { ...row('unread', 30), column, roundId: 'r2' },
+      ]),
+      33,
+    )
+    for (const whole of [false, true]) {
+      const svg = drawFlow(many, words, whole)
+      const width = Number(/width="(\d+)"/.exec(svg)![1])
+      // A page across has 698 points between its margins.
+      for (const [, size] of svg.matchAll(/font-size="([\d.]+)"/g))
+        expect((Number(size) * 698) / width).toBeGreaterThan(8)
+      for (const title of ['Databases', 'Registers', 'Other ways']) expect(svg).toContain(`>${title}`)
+    }
+  })
+
   it('says what does not add up', () => {
     expect(faultsOf({ ...column, sought: 24 })).toEqual([
       'works screened: 63, and 64 in parts',
