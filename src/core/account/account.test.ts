@@ -136,7 +136,7 @@ describe('the account of the demo review', () => {
   it('says in which fields words were looked for as the source has them', () => {
     const text = textOf(context)
     expect(text).toContain(
-      'In Fernhollow, Girder & Sound and Mindmere, for each concept, headings of the thesaurus (some with their narrower ones) and words in title, abstract and keywords were joined with OR, and the concepts then with AND.',
+      'In Fernhollow, Girder & Sound and Mindmere, for each concept, headings of the thesaurus (some with, some without their narrower ones) and words in title, abstract and keywords were joined with OR, and the concepts then with AND.',
     )
     expect(text).toContain(
       'Wideband was asked with words alone, in title, abstract and keywords; Quayside with words alone, in all fields that it searches by default (title, abstract,',

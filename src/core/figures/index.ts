@@ -5,5 +5,5 @@ export { figuresAt, tell, tellInSteps, tellOn, type FiguresBeside, type Told } f
 export { judgedWorks } from './judged'
 export { searchOrder } from './search-order'
 export { noticesIn, type Notices } from './notices'
-export { termAsks, termYields } from './yields'
+export { headingFinder, termAsks, termYields, type TermAsks } from './yields'
 export { FIGURES_VERSION, figuresOfVersion } from './versions'

@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { emptyRecord } from '../records'
+import { emptyRecord, type Rec } from '../records'
 import { emptyReview, type Review } from '../review'
 import { textTerm } from '../review/term.fixture'
 import { termYields } from '.'
@@ -18,13 +18,13 @@ const review: Review = {
 const WORDS = ['noise', 'in', 'rooms', 'listen', 'listening', 'reads']
 /** A work found in one source: its title of these words, with the heading or without. */
 const works = fc.array(
-  fc.tuple(fc.array(fc.constantFrom(...WORDS), { maxLength: 6 }), fc.boolean()).map(([words, headed]) => ({
-    record: {
+  fc.tuple(fc.array(fc.constantFrom(...WORDS), { maxLength: 6 }), fc.boolean()).map(([words, headed]) => {
+    const record = {
       ...emptyRecord('1', words.join(' ')),
       headings: headed ? [{ label: 'Classroom Acoustics', main: false }] : [],
-    },
-    sources: ['s'],
-  })),
+    }
+    return { record, sources: ['s'], read: [{ sourceId: 's', record }] }
+  }),
   { maxLength: 30 },
 )
 
@@ -59,6 +59,35 @@ describe('what terms find among works', () => {
 
   it('is nothing where there are no works, and where no term is in use', () => {
     expect(termYields(review, []).size).toBe(0)
-    expect(termYields(emptyReview('r'), [{ record: emptyRecord('1', 'noise'), sources: ['s'] }]).size).toBe(0)
+    expect(
+      termYields(emptyReview('r'), [{ record: emptyRecord('1', 'noise'), sources: ['s'], read: [] }]).size,
+    ).toBe(0)
+  })
+
+  it('counts a heading in the records of the source whose thesaurus it is from, whatever a work is shown by', () => {
+    const headed = (sourceId: string, ...labels: string[]): { sourceId: string; record: Rec } => ({
+      sourceId,
+      record: { ...emptyRecord('1', 'Noise'), headings: labels.map((label) => ({ label, main: false })) },
+    })
+    const [fen, mind] = [headed('fen', 'Listening'), headed('mind', 'Hearing', 'Rooms', 'Noise')]
+    const of = (sourceId: string, expression: string): Review['terms'][number] =>
+      textTerm(`${sourceId} ${expression}`, { kind: 'heading', expression, sourceId })
+    const all = [
+      { record: mind.record, sources: ['fen', 'mind'], read: [fen, mind] },
+      { record: mind.record, sources: ['mind'], read: [mind] },
+    ]
+    const terms = [of('fen', 'Listening'), of('fen', 'Hearing'), of('mind', 'Hearing'), of('all', 'Rooms')]
+    const sources = [...new Set(terms.map((t) => t.sourceId))].map((id) => ({
+      id,
+      kind: 'database' as const,
+      name: id,
+      why: '',
+    }))
+    expect([...termYields({ ...review, terms, sources }, all)]).toEqual([
+      ['fen Listening', 1],
+      ['fen Hearing', 0],
+      ['mind Hearing', 2],
+      ['all Rooms', 2],
+    ])
   })
 })

@@ -38,6 +38,7 @@ import {
   type Ruled,
   type Work,
 } from '@/core/review'
+import { headingFinder, type TermAsks } from '@/core/figures'
 import {
   chanceOrder,
   expectedLeft,
@@ -285,9 +286,15 @@ export class RecordsDesk {
   }
 
   /** How many works hold each of some terms, by the id under which it is asked. */
-  async yields(asks: readonly { id: string; ask: AskedWorks }[]): Promise<Record<string, number>> {
+  async yields({ words, headings }: TermAsks): Promise<Record<string, number>> {
     const found: Record<string, number> = {}
-    for (const { id, ask } of asks) found[id] = (await this.idsOf(ask)).length
+    for (const { id, ask } of words) found[id] = (await this.idsOf(ask)).length
+    for (const { id } of headings) found[id] = 0
+    const answered = headingFinder(headings)
+    // One after the other: of very many works not all records are in memory at once.
+    if (headings.length)
+      for (const { records } of this.all)
+        for (const id of answered({ read: await this.recordsOf(records) })) found[id]! += 1
     return found
   }
 

@@ -8,11 +8,14 @@ import type { AppendixContext } from './context'
 
 const KINDS = { text: 'word', heading: 'heading', named: 'name', class: 'code' } as const
 
-/** How many works hold a term: a word in title, abstract or keywords; a heading itself, and not its narrower ones. */
+/** How many works hold a term: a word in the work's title, abstract or keywords; a heading itself, not its narrower ones. */
 const held = (works: number | undefined, { kind, withNarrower }: Term): string =>
   works === undefined
     ? '–'
     : `${thousands(works)}${kind === 'heading' && withNarrower ? ', the heading itself' : ''}`
+
+const WHERE_HELD =
+  'Works that hold a word hold it in title, abstract or keywords; those that hold a heading have it in a record of the source whose thesaurus it is from.'
 
 /** A: every term by concept, with where it came from, how many works hold it, and why it was dropped if it was. */
 export function termsAppendix(c: AppendixContext): Block[] {
@@ -33,6 +36,7 @@ export function termsAppendix(c: AppendixContext): Block[] {
           ...(yields ? [cell(held(yields.get(t.id), t))] : []),
           cell(t.reason ? `${t.status}: ${t.reason}` : t.status),
         ]),
+        ...(yields ? { notes: [[text(WHERE_HELD)]] } : {}),
         mono: [0],
       },
     ]

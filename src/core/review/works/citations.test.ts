@@ -21,6 +21,7 @@ const work = (id: string, ...records: string[]): WorkRead => ({
   former: [],
   sources: [...new Set(records.map((r) => r[0]!))],
   from: records.map((r) => ({ sourceId: r[0]!, recordId: RECORDS[r]!.id })),
+  read: records.map((r) => ({ id: r, sourceId: r[0]!, record: RECORDS[r]! })),
 })
 
 describe('citations among works', () => {

@@ -23,6 +23,8 @@ export interface WorkRead extends Work {
   record: Rec
   /** Source and number of every record that stands for this work. */
   from: { sourceId: string; recordId: string }[]
+  /** Its records, each with the source that it came of. */
+  read: readonly NamedRecord[]
 }
 
 export interface Works<W extends Work = Work> {
@@ -117,6 +119,7 @@ function workOf(of: readonly NamedRecord[], former: string[], choices: Review['c
     former,
     sources: [...new Set(of.map((r) => r.sourceId))],
     from,
+    read: of,
   }
 }
 

@@ -280,7 +280,11 @@ function forWhich(ids: readonly string[], asked: readonly string[]): string {
   return ids.length === asked.length ? '' : ` for ${listed(ids.map(concept))}`
 }
 
-const BELOW = { all: ' (with their narrower ones)', some: ' (some with their narrower ones)', none: '' }
+const BELOW = {
+  all: ' (with their narrower ones)',
+  some: ' (some with, some without their narrower ones)',
+  none: '',
+}
 
 /** What the lines of a source were made of. */
 const partsOf = (w: Way, sourceId: string): string =>
