@@ -62,7 +62,11 @@ for (const info of STANDINS) {
 }
 // The databases were opened above; the demo searches those.
 demoPackage((id, release) => open[release as Release].find((s) => s.info.id === id)!).then(
-  (bytes) => write('demo.luvren.zip', bytes),
+  (bytes) => {
+    write('demo.luvren.zip', bytes)
+    // What is kept for working without a network.
+    write('files.json', JSON.stringify(readdirSync(out).map((f) => `/data/${f}`)))
+  },
   (error: unknown) => {
     console.error(error)
     process.exitCode = 1

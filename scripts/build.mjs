@@ -2,5 +2,5 @@
 import { bin, listPages, run } from './lib.mjs'
 
 const status = run(bin('next'), ['build'])
-if (status === 0) listPages()
+if (status === 0) await listPages()
 process.exit(status)

@@ -3,7 +3,7 @@ import { spawn } from 'node:child_process'
 import { buildApp, install } from './lib.mjs'
 
 install()
-buildApp()
+await buildApp()
 const port = process.env.PORT ?? '4310'
 const server = spawn(process.execPath, ['scripts/serve.mjs'], {
   env: { ...process.env, PORT: port },

@@ -4,6 +4,7 @@ import { readFileSync, rmSync, writeFileSync } from 'node:fs'
 import path from 'node:path'
 import { bin, buildData, install, root, run } from './lib.mjs'
 import { headersFor, listHashes } from './headers.mjs'
+import { writeServiceWorkerOf } from './offline.mjs'
 
 install()
 buildData()
@@ -17,4 +18,5 @@ const headers = Object.fromEntries(Object.keys(pages).map((page) => [page, heade
 headers['(worker scripts)'] = headersFor('/_next/static/x.worker.js', pages)
 writeFileSync(path.join(out, 'headers.json'), JSON.stringify(headers, undefined, 1))
 rmSync(path.join(out, 'script-hashes.json'))
+await writeServiceWorkerOf(out)
 console.log(`\nThe pages lie in ${out}.`)

@@ -91,27 +91,31 @@ function appIsStale() {
     newest(path.join(root, 'src')),
     statSync('package-lock.json').mtimeMs,
     statSync('next.config.ts').mtimeMs,
+    statSync('scripts/offline.mjs').mtimeMs,
   )
   return !existsSync(mark) || statSync(mark).mtimeMs < source
 }
 
 /** Builds the app when its source is newer than the last build. */
-export function buildApp() {
+export async function buildApp() {
   buildData()
   if (!appIsStale()) return
   must(APP, bin('next'), ['build'])
-  listPages()
+  await listPages()
 }
 
-/** Lists what scripts stand in the pages that were built: the server names them in what it answers. */
-export const listPages = () =>
+/** What is made of the pages that were built: which scripts stand in them, and what keeps them in a browser. */
+export async function listPages() {
+  const { writeServiceWorker } = await import('./offline.mjs')
+  await writeServiceWorker()
   listHashes(path.join(root, '.next', 'server', 'app'), path.join(root, '.next', 'script-hashes.json'))
+}
 
 /** The same as a step of a lane; the pages need no data to be built. */
 export async function buildAppStep(env = {}) {
   if (!appIsStale()) return true
   const ok = await step(APP, bin('next'), ['build'], env)
-  if (ok) listPages()
+  if (ok) await listPages()
   return ok
 }
 

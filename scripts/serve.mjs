@@ -11,12 +11,20 @@ process.env.NODE_ENV = 'production'
 const port = Number(process.env.PORT ?? 4310)
 const hostname = process.env.HOST ?? '127.0.0.1'
 const pages = JSON.parse(readFileSync(path.join(root, '.next', 'script-hashes.json'), 'utf8'))
+const serviceWorker = readFileSync(path.join(root, '.next', 'sw.js'))
 const app = next({ dev: false, dir: root, hostname, port })
 const handle = app.getRequestHandler()
 await app.prepare()
 const server = createServer((request, response) => {
   const { pathname } = new URL(request.url ?? '/', 'http://here')
   for (const [name, value] of Object.entries(headersFor(pathname, pages))) response.setHeader(name, value)
+  if (pathname === '/sw.js') {
+    response.setHeader('Content-Type', 'text/javascript; charset=utf-8')
+    // Whether there is a newer one is asked each time.
+    response.setHeader('Cache-Control', 'no-cache')
+    response.end(serviceWorker)
+    return
+  }
   handle(request, response).catch((error) => {
     console.error(error)
     response.statusCode = 500

@@ -7,7 +7,7 @@ import { buildApp, findChromium, install, root } from './lib.mjs'
 
 // A history as a page of the first database might give it: the newest first, spaces in its numbers, a line that broke off.
 install()
-buildApp()
+await buildApp()
 const port = process.env.PORT ?? '4379'
 const out = process.env.OUT ?? `${root}/docs/screenshots`
 mkdirSync(out, { recursive: true })

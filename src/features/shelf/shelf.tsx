@@ -13,6 +13,7 @@ import { CheckDialog } from './check-dialog'
 import { DEMO_ID, shelveDemo } from './demo'
 import { PartedDialog } from './parted-dialog'
 import { takePackage, type Taking } from './take-package'
+import { WithoutNetwork } from './without-network'
 import { reviewAddress } from '@/store/address'
 
 const WAY = [
@@ -178,6 +179,7 @@ export function Shelf() {
           ))}
         </details>
       )}
+      <WithoutNetwork />
     </main>
   )
 }
