@@ -10,6 +10,7 @@ const config: NextConfig = {
   allowedDevOrigins: ['127.0.0.1'],
   poweredByHeader: false,
   env: { LUVREN_BUILD: BUILD },
+  turbopack: { resolveAlias: { '@rc-component/form': './src/ui/no-form.ts' } },
   // `npm test` has checked them, tests and all, before it builds.
   typescript: { ignoreBuildErrors: process.env.LUVREN_TYPES_CHECKED === '1' },
   ...(asFiles

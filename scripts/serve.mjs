@@ -5,6 +5,7 @@ import { readFileSync } from 'node:fs'
 import path from 'node:path'
 import next from 'next'
 import { headersFor } from './headers.mjs'
+import { sendPacked } from './packed.mjs'
 
 const root = path.join(import.meta.dirname, '..')
 process.env.NODE_ENV = 'production'
@@ -18,6 +19,7 @@ await app.prepare()
 const server = createServer((request, response) => {
   const { pathname } = new URL(request.url ?? '/', 'http://here')
   for (const [name, value] of Object.entries(headersFor(pathname, pages))) response.setHeader(name, value)
+  if (sendPacked(pathname, request, response)) return
   if (pathname === '/sw.js') {
     response.setHeader('Content-Type', 'text/javascript; charset=utf-8')
     // Whether there is a newer one is asked each time.

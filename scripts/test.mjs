@@ -40,6 +40,7 @@ const lanes = await Promise.all([
     () => step('Types', process.execPath, TYPES),
     // They were checked before, of the tests too.
     () => buildAppStep({ LUVREN_TYPES_CHECKED: '1' }),
+    () => step('What pages load', process.execPath, ['scripts/sizes.mjs']),
   ),
   lane(
     () => buildDataStep(),

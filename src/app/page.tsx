@@ -1,10 +1,10 @@
-import { Shelf } from '@/features/shelf/shelf'
+import { ShelfFirst } from '@/features/shelf/shelf-first'
 import { Ahead } from './ahead'
 
 export default function Page() {
   return (
     <>
-      <Shelf />
+      <ShelfFirst />
       <Ahead />
     </>
   )

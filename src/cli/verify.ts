@@ -35,7 +35,13 @@ async function run(args: Arguments): Promise<Outcome> {
   going.say('reading the package')
   const bytes = inputBytes(files[0]!)
   const other = BUILT ? beside() : undefined
-  const here = { from: handedFrom, standin: loadStandin, ...(other && { runs: other.runs }), done }
+  const here = {
+    from: handedFrom,
+    standin: loadStandin,
+    now: new Date().toISOString(),
+    ...(other && { runs: other.runs }),
+    done,
+  }
   const checks = await verifyPackage(bytes, here, args.get('digest')?.[0]).finally(other?.end)
   return {
     exit: endOf(checks),

@@ -3,7 +3,6 @@ import {
   emptyReview,
   lastDeed,
   missingInWords,
-  packReview,
   undoable,
   worksMadeFrom,
   worksOf,
@@ -21,6 +20,7 @@ import type { Blobs } from './blobs'
 import { inSteps } from './breathe'
 import type { Ground } from './environment'
 import { JournalFile, type SaveState } from './journal-file'
+import { packages } from './packages'
 import { Typing, type Left } from './typing'
 import { worksHere } from './works-here'
 
@@ -122,6 +122,8 @@ export class OpenReview {
     opened.tell(opened.view())
     opened.checking = setTimeout(() => {
       opened.check().catch(options.onError)
+      // A package may have to be saved when nothing can be fetched any more; what fails here is asked for again then.
+      packages().catch(() => undefined)
     }, CHECK_AFTER)
     return opened
   }
@@ -209,6 +211,7 @@ export class OpenReview {
    */
   async pack(): Promise<{ bytes: Uint8Array; lacks: string }> {
     const { blobs, records } = this.options
+    const { packReview } = await packages()
     const { entries, beside: found, unfinished } = this.file.withTyped(this.typing.all())
     const leftOut = new Set<string>()
     for (const digest of new Set(entries.flatMap(blobsOf))) {
@@ -253,7 +256,8 @@ export class OpenReview {
     this.shelving ??= setTimeout(() => this.shelveNow(), SHELVE_AFTER)
   }
 
-  private shelveNow(): void {
+  /** Writes its line on the shelf anew. */
+  shelveNow(): void {
     clearTimeout(this.shelving)
     this.shelving = undefined
     this.options.shelve(this.id, this.file.view().entries, this.tellNow()).catch(this.options.onError)

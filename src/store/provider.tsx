@@ -8,9 +8,10 @@ import { createStore, type Session, type Store } from './store'
 
 const StoreContext = createContext<Store | undefined>(undefined)
 
-/** The store of this page, made from what the browser gives. */
+let ofPage: Store | undefined
+/** The store of this page, made once from what the browser gives: a review that one leaves for the shelf is still at hand. */
 const ofBrowser = (records: RecordsElsewhere | undefined): Store =>
-  createStore({
+  (ofPage ??= createStore({
     ...(records ? { records } : {}),
     db: openDatabase,
     now: () => new Date().toISOString(),
@@ -24,7 +25,7 @@ const ofBrowser = (records: RecordsElsewhere | undefined): Store =>
       }),
     },
     channel: (name) => new BroadcastChannel(name),
-  })
+  }))
 
 /** On the server, and in a browser that lacks what is needed, nothing is kept or asked for: a store that never opens. */
 const nowhere = (): Store => {

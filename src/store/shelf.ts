@@ -8,6 +8,7 @@ import { addEntries, readEntries, removeReview, storeReview, sweep, type ShelfIt
 import type { Ground } from './environment'
 import { Parted } from './refusal'
 import { shelfItem } from './shelf-item'
+import { inOrder } from './shelf-lines'
 import { worksHere } from './works-here'
 
 export interface ShelfOptions extends Pick<
@@ -27,6 +28,12 @@ export class Shelf {
 
   async read(): Promise<void> {
     this.show(await (await this.options.connection.get()).getAll('shelf'))
+  }
+
+  /** Is what stands here of a review a whole line? True where nothing does. */
+  async isWhole(id: string): Promise<boolean> {
+    const known = await (await this.options.connection.get()).get('shelf', id)
+    return known === undefined || !inOrder([known])[0]?.damaged
   }
 
   /** Begins an empty review and gives its id; rejects where it cannot be stored. */
@@ -65,7 +72,7 @@ export class Shelf {
     const item = await this.options.blobs.lay(async ({ keepChecked }) => {
       for (const digest of digests) await keepChecked(digest, await blob(digest))
       const known = await db.get('shelf', id)
-      const line = shelfItem(id, longer, await this.told(present), demo || (known?.demo ?? false))
+      const line = shelfItem(id, longer, await this.told(present), demo || known?.demo === true)
       await storeReview(db, id, entries.slice(taken.length), line)
       return line
     })
@@ -137,7 +144,7 @@ export class Shelf {
     const db = await this.options.connection.get()
     const known = await db.get('shelf', id)
     if (!known) return
-    const item = change(known)
+    const { damaged: _, ...item } = change(inOrder([known])[0] ?? known)
     await db.put('shelf', item)
     this.show(this.items.map((i) => (i.id === id ? item : i)))
   }
@@ -149,7 +156,7 @@ export class Shelf {
   }
 
   private show(items: readonly ShelfItem[]): void {
-    this.items = [...items].sort((a, b) => (a.at < b.at ? 1 : -1))
+    this.items = inOrder(items)
     this.options.onChange(this.items)
   }
 }

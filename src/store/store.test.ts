@@ -192,6 +192,27 @@ describe('the open review', () => {
   })
 })
 
+describe('the shelf', () => {
+  it('shows what is left of a damaged line beside the others, and writes it anew when its review is opened', async () => {
+    const id = await begun('Sound and reading')
+    await begun('Other')
+    const db = await home.look()
+    for (const line of [{ id }, { id: 'x', title: 7, figures: 'many', at: null }])
+      await db.put('shelf', line as never)
+    const fresh = home.tab()
+    await fresh.openShelf()
+    const lines = (): [string, boolean][] =>
+      (fresh.session.getState().shelf ?? []).map((l) => [l.title, l.damaged === true])
+    expect(lines()).toEqual([
+      ['Other', false],
+      ['', true],
+      ['', true],
+    ])
+    await fresh.openReview(id)
+    await expect.poll(lines).toContainEqual(['Sound and reading', false])
+  })
+})
+
 describe('what lies beside the journal', () => {
   it('is missed aloud where this browser has lost it, and put back from a package', async () => {
     const id = await begun('R')

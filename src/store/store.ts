@@ -14,7 +14,7 @@ import {
 import type { Rec } from '@/core/records'
 import { fail, plural, problem, withPlainSigns, type Result } from '@/core/base'
 import { reviewIdOf } from './copy-ids'
-import { ofFile, openPackage, type Opened } from '@/core/review'
+import type { Opened } from '@/core/review'
 import type { Doing } from '@/core/doing'
 import { Blobs, type Laying } from './blobs'
 import { Connection, type Fault } from './connection'
@@ -23,10 +23,12 @@ import type { Environment } from './environment'
 import { holdOpen, whileClosed } from './held-open'
 import { OpenReview, type ReviewView } from './open-review'
 import { errorInWords, Parted, Refusal } from './refusal'
+import { packages } from './packages'
 import { recordsAnywhere } from './records-anywhere'
 import { recordsHere } from './records-here'
 import { Room } from './room'
 import { Shelf } from './shelf'
+import { nameIn } from './shelf-lines'
 import type { Left } from './typing'
 
 /** What a name is asked for. */
@@ -176,9 +178,8 @@ export function createStore(environment: Environment) {
   locks.request(`luvren-tab/${tab}`, {}, () => new Promise(() => undefined)).catch(refuse)
   const readReader = async (): Promise<void> => {
     set({ person: await readPerson() })
-    const reader = (await (await connection.get()).get('settings', 'reader'))?.value
-    // A name that an earlier version gave to everybody is nobody's.
-    if (typeof reader === 'string' && reader !== 'First reader') set({ reader })
+    const reader = nameIn((await (await connection.get()).get('settings', 'reader'))?.value)
+    if (reader) set({ reader })
   }
   /** The id of who works in this browser, made once; the first tab that asks gives it. */
   const readPerson = async (): Promise<string> => {
@@ -294,7 +295,10 @@ export function createStore(environment: Environment) {
     takePackage: async (
       file: Blob,
       how: { demo?: boolean; beside?: boolean } = {},
-      open: (file: Blob) => Promise<Result<Opened>> = (f) => openPackage(ofFile(f)),
+      open: (file: Blob) => Promise<Result<Opened>> = async (f) => {
+        const { ofFile, openPackage } = await packages()
+        return openPackage(ofFile(f))
+      },
     ): Promise<Result<string>> => {
       const read = await open(file)
       if (!read.ok) return read
@@ -345,6 +349,7 @@ export function createStore(environment: Environment) {
         if (mine !== asked) opened?.close()
         else {
           review = opened
+          if (opened && !(await shelf.isWhole(id))) opened.shelveNow()
           whoSaid = own.said
           const called = own.said ? nameOf(session.getState().folded.review, by()) : undefined
           if (called !== undefined) set({ reader: called })

@@ -1,6 +1,14 @@
 import { dateWords, digestWords, plural, type Problem } from '../core/base'
 import { openReview, type HandedFrom, type OpenedReview, type ReadReview } from '../core/handed'
-import { beginsFromState, inMemory, newerProblem, type Entry, type Packed, type Review } from '../core/review'
+import {
+  beginsFromState,
+  inMemory,
+  newerProblem,
+  oddClocks,
+  type Entry,
+  type Packed,
+  type Review,
+} from '../core/review'
 import type { OpenStandin } from '../standins'
 import { checkArchive } from './check-archive'
 import { ABOUT as BYTES, checkBytes } from './check-bytes'
@@ -24,6 +32,8 @@ export interface VerifyHere {
   standin: (id: string, release: string) => OpenStandin | Promise<OpenStandin>
   /** Repeats the runs beside the other checks, where that can be done; else it is done here behind them. */
   runs?: (review: Review) => Promise<Check>
+  /** The time now, for telling days that lie after it; absent: nothing is said of such days. */
+  now?: string
   /** Told of each check as it is done. */
   done?: (check: Check) => void
 }
@@ -46,7 +56,7 @@ const words = (p: Problem): string => `${p.message}${typeof p.at === 'string' ? 
 /** The checks of the file itself, which are quick; with the review, where it can be opened. */
 export async function verifyFile(
   bytes: Uint8Array,
-  here: Pick<VerifyHere, 'from' | 'again' | 'runs' | 'done'>,
+  here: Pick<VerifyHere, 'from' | 'again' | 'runs' | 'now' | 'done'>,
 ): Promise<{ checks: Check[]; opened?: OpenedReview; runs?: Promise<Check> | undefined }> {
   const read = await openReview(inMemory(bytes))
   if (!read.ok)
@@ -73,7 +83,13 @@ export async function verifyFile(
         ]
       : []),
   ]
-  const first = checked('Package', `${beside} against the manifest, ${chain}`, [], [], { open })
+  const first = checked(
+    'Package',
+    `${beside} against the manifest, ${chain}`,
+    [],
+    oddClocks(entries, here.now),
+    { open },
+  )
   const more = [
     () => first,
     () => checkArchive(bytes),

@@ -76,6 +76,12 @@ export const startRecords = (): void => {
   records.ready().catch(() => undefined)
 }
 
+/** The same with the one that opens packages, where one is about to be opened. */
+export const startOpening = (): void => {
+  startRecords()
+  long.ready().catch(() => undefined)
+}
+
 /** What the workers do that are late or cannot be had, in words: "reads records". */
 export const workersMissing = (): { late: readonly string[]; gone: readonly string[] } => {
   const those = (state: WorkerState): string[] => DOORS.filter((d) => d.state === state).map((d) => d.what)

@@ -127,6 +127,7 @@ export class LongDesk {
     const here = {
       from: handedHere,
       standin: (id: string, release: string) => sources.source(standinKey(id, release)),
+      now: new Date().toISOString(),
       ...(done ? { done } : {}),
     }
     return verifyPackage(new Uint8Array(await file.arrayBuffer()), here, digest)

@@ -1,5 +1,12 @@
 import { OpenDemo } from '@/features/shelf/open-demo'
+import { Working } from '@/features/shared/working'
+import { Hasten } from './hasten'
 
 export default function DemoPage() {
-  return <OpenDemo />
+  return (
+    <Working>
+      <Hasten />
+      <OpenDemo />
+    </Working>
+  )
 }

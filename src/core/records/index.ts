@@ -23,23 +23,25 @@ export type { TagForm, TagShape } from './formats/tagged'
 export { openNames, rowsOf, type OpenNames, type TableShape } from './formats/table'
 export { nameParts, plainName, type NameParts } from './formats/names'
 export {
-  FORMATS,
-  FORMAT_CONTENTS,
-  FORMAT_ENDINGS,
   formatOfEnding,
-  RECORD_FILES,
-  FORMAT_WORDS,
   lackOf,
   readAll,
   readerFor,
   recognise,
   WRITERS,
-  type FormatId,
   type Remembered,
   type Shape,
   type WholeRead,
   type Writable,
 } from './formats/format'
+export {
+  FORMATS,
+  FORMAT_CONTENTS,
+  FORMAT_ENDINGS,
+  FORMAT_WORDS,
+  RECORD_FILES,
+  type FormatId,
+} from './formats/files'
 export { READER_VERSION } from './formats/versions'
 export { commasOf, isBody, readNames, type Commas, type NamesRead } from './names'
 export { inferType, oneType, TYPE_WORDS, typeOfWords, withInferred } from './types'

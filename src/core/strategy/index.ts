@@ -18,16 +18,9 @@ export {
   type Plan,
   type PlanTerm,
 } from './draft/draft'
-export {
-  asSent,
-  PRINTER_VERSION,
-  runLines,
-  runStrategy,
-  writtenOut,
-  type LineResult,
-  type RunCache,
-  type SearchSource,
-} from './run/run'
+export { asSent, runLines, runStrategy, type LineResult, type RunCache, type SearchSource } from './run/run'
+export { PRINTER_VERSION } from './run/printer-version'
+export { writtenOut } from './run/written-out'
 export { habitsOf, searchAsTyped, singular, withoutStopWords, type TypedAnswer } from './run/as-typed'
 export * from './words'
 export {

@@ -1,33 +1,22 @@
 'use client'
 import Link from 'next/link'
 import { memo, useMemo } from 'react'
-import { courseFigures, inlinesOf, type FactContext, type Passage } from '@/core/account'
-import { plural } from '@/core/base'
-import { useAccountSoon } from '@/store/use-account'
+import { courseFigures } from '@/core/account'
+import { useSession } from '@/store/provider'
 import { CourseBand } from '@/ui/course-band'
+import { later } from '@/ui/later'
 import { useWidth } from '@/ui/use-width'
 import { reviewAddress } from '@/store/address'
 
-/** The six stages as one band: the way to move, the overview, and the progress. */
-export function Course({ reviewId, stage }: { reviewId: string; stage: string }) {
-  return <Band reviewId={reviewId} stage={stage} {...useAccountSoon()} />
-}
+/** It is counted where the section is drafted, and that comes behind the stage. */
+const FactCount = later(() => import('./fact-count').then((m) => m.FactCount), { beside: true })
 
-/** Drawn again only where a figure could be another. */
-const Band = memo(function Band({
-  reviewId,
-  stage,
-  context,
-  passages,
-}: {
-  reviewId: string
-  stage: string
-  context: FactContext
-  passages: readonly Passage[]
-}) {
+/** The six stages as one band: the way to move, the overview, and the progress. Drawn again only where it could be another. */
+export const Course = memo(function Course({ reviewId, stage }: { reviewId: string; stage: string }) {
   const [ref, width] = useWidth<HTMLDivElement>()
-  const figures = useMemo(() => courseFigures(context.figures), [context])
-  const facts = passages.reduce((n, p) => n + [...inlinesOf(p)].filter((i) => i.type === 'fact').length, 0)
+  const counted = useSession((s) => s.told.figures)
+  const concepts = useSession((s) => s.folded.review.concepts)
+  const figures = useMemo(() => courseFigures(counted), [counted])
   return (
     <div className="course" ref={ref}>
       <CourseBand
@@ -36,7 +25,7 @@ const Band = memo(function Band({
         top={34}
         left={26}
         figures={figures.map((f) => f.value)}
-        letters={context.review.concepts.map((c) => c.letter)}
+        letters={concepts.map((c) => c.letter)}
       />
       <nav aria-label="Stages">
         {figures.map((f) => (
@@ -48,7 +37,7 @@ const Band = memo(function Band({
             aria-current={f.stage === stage ? 'page' : undefined}
           >
             <span>{f.name}</span>
-            <span className="figure">{f.stage === 'methods' ? plural(facts, 'fact') : f.words}</span>
+            <span className="figure">{f.stage === 'methods' ? <FactCount /> : f.words}</span>
           </Link>
         ))}
       </nav>

@@ -9,8 +9,8 @@ import { readOwnKeys, useRegistry } from '@/store/actions'
 import { FAULT_WORDS } from '@/store/fault-words'
 import { useSession, useStore } from '@/store/provider'
 import { arrived, leaveAll, useWhereabouts } from '@/store/whereabouts'
+import { later } from '@/ui/later'
 import { light, lightFacts } from '@/ui/light'
-import { AccountPane } from './account-pane'
 import { Course } from './course'
 import { KeysDialog } from './keys-dialog'
 import { LeftUnfinished } from './left-unfinished'
@@ -20,9 +20,16 @@ import { Palette } from './palette'
 import { ReadingHead } from './reading-head'
 import { Strip } from './strip'
 import { useFocusHome } from './focus-home'
+import { useBoundedPaste } from './use-bounded-paste'
 import { useFrameActions, useKeys } from './keys'
 import { Trouble } from './trouble'
 import { WorkersMissing } from './workers-missing'
+
+/** What the review writes, with all that drafts it: it comes behind the stage, which nobody waits longer for. */
+const AccountPane = later(() => import('./account-pane').then((m) => m.AccountPane), {
+  meanwhile: <aside aria-hidden />,
+  beside: true,
+})
 
 /** How long what was gone to stays lit, in milliseconds. */
 const LIT = 2500
@@ -87,6 +94,7 @@ export function Frame({ reviewId, children }: { reviewId: string; children: Reac
   useFrameActions(reviewId, reading)
   useKeys()
   useFocusHome()
+  useBoundedPaste()
 
   if (missing)
     return (

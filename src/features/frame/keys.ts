@@ -8,6 +8,7 @@ import { leaveField } from '@/store/leave-field'
 import { chooseTheme } from '@/ui/theme'
 import { handOn } from '../shared/hand-on/hand-on-dialog'
 import { saveBackup } from '../shared/hand-on/save-package'
+import { whenHere } from '@/ui/later'
 import { useUndo } from './undo'
 import { reviewAddress } from '@/store/address'
 
@@ -104,6 +105,20 @@ export function useKeys(): void {
         return
       }
       if (own.off) return
+      // What is seen is not here as a whole: a key pressed on it must not meet the actions around it.
+      const { target, key, code, shiftKey } = event
+      const again = (): void => {
+        // What came may be a dialog or a field: what was typed for it is no key of the stage.
+        if (isTyping(document.activeElement) || document.querySelector('[role=dialog]')) return
+        const at = target instanceof Element && target.isConnected ? target : document.body
+        at.dispatchEvent(
+          new KeyboardEvent('keydown', { key, code, shiftKey, bubbles: true, cancelable: true }),
+        )
+      }
+      if (!whenHere(again)) {
+        event.preventDefault()
+        return
+      }
       const digit =
         event.shiftKey && /^Digit[1-6]$/.test(event.code) ? `Shift+${event.code.slice(5)}` : undefined
       const name = digit ?? keyName(event)

@@ -3,7 +3,7 @@ import { Drawer } from 'antd'
 import Link from 'next/link'
 import { useMemo, useState } from 'react'
 import { plural, thousands } from '@/core/base'
-import { kindNamed, lastDeed, nameOf, undoable } from '@/core/review'
+import { kindNamed, lastDeed, nameOf, oddClocks, undoable } from '@/core/review'
 import { keyOf, useAllActions, useRegistry } from '@/store/actions'
 import { useSession, useStore } from '@/store/provider'
 import type { SaveState } from '@/store/journal-file'
@@ -134,13 +134,23 @@ const AT_ONCE = 200
 function JournalList() {
   const entries = useSession((s) => s.entries)
   const review = useSession((s) => s.folded.review)
+  const { now } = useStore()
   const [shown, setShown] = useState(AT_ONCE)
+  const odd = useMemo(() => oddClocks(entries, now()), [entries, now])
   return (
     <>
       <p className="sub" style={{ marginBottom: 10 }}>
         Everything that was done in this review, the latest first. Nothing is ever taken out; what was undone
         says so.
       </p>
+      {odd.slice(0, 3).map((words) => (
+        <p className="note" key={words}>
+          {words}
+        </p>
+      ))}
+      {odd.length > 3 && (
+        <p className="note">{plural(odd.length - 3, 'more entry', 'more entries')} like these.</p>
+      )}
       {entries
         .slice(-shown)
         .reverse()

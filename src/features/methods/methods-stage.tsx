@@ -3,6 +3,7 @@ import { messageOf } from '@/core/base'
 import { App, Select } from 'antd'
 import dynamic from 'next/dynamic'
 import { Fragment, useEffect, useMemo, useState } from 'react'
+import { later } from '@/ui/later'
 import {
   departures,
   openItems,
@@ -26,15 +27,16 @@ import { KeyHint } from '../shared/key-hint'
 import { Tabs } from '../shared/tabs'
 import { handOn } from '../shared/hand-on/hand-on-dialog'
 import { useYieldsKept } from '../shared/use-yields-kept'
-import { ChecklistPane } from './checklist-pane'
-import { EarlierTexts } from './earlier-texts'
 import { keepTargets } from './editor/targets'
 import { saveWord } from '../shared/word-files'
-import { ProtocolPane } from './protocol-pane'
-import { SearchReviewPane } from './search-review-pane'
 import { sectionOf } from './section-files'
 import { SourcesTable } from './sources-table'
-import { VersionsPane } from './versions-pane'
+
+const ChecklistPane = later(() => import('./checklist-pane').then((m) => m.ChecklistPane))
+const EarlierTexts = later(() => import('./earlier-texts').then((m) => m.EarlierTexts), { beside: true })
+const ProtocolPane = later(() => import('./protocol-pane').then((m) => m.ProtocolPane))
+const SearchReviewPane = later(() => import('./search-review-pane').then((m) => m.SearchReviewPane))
+const VersionsPane = later(() => import('./versions-pane').then((m) => m.VersionsPane))
 
 const PassageEditor = dynamic(() => import('./passage-editor').then((m) => m.PassageEditor), { ssr: false })
 

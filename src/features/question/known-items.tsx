@@ -8,9 +8,12 @@ import type { SourceInfo } from '@/standins/source-info'
 import { useStaged } from '@/store/use-staged'
 import { useAsked } from '@/store/use-asked'
 import { wordDesk } from '@/workers'
+import { later } from '@/ui/later'
 import { KeyHint } from '../shared/key-hint'
 import { askedOf } from '../shared/known-item'
-import { KnownPaste } from './known-paste'
+
+/** The box for anything that names works, with all that reads it. */
+const KnownPaste = later(() => import('./known-paste').then((m) => m.KnownPaste))
 
 /** By item: the short names of the planned databases that hold it; a database that has not answered yet is missing. */
 export interface Holders {

@@ -4,16 +4,18 @@ import type { Review } from '@/core/review'
 import { useActions, type Action } from '@/store/actions'
 import { useSession, useStore } from '@/store/provider'
 import { useStaged } from '@/store/use-staged'
+import { later } from '@/ui/later'
 import { useSourceInfos } from '../shared/vocabulary-files'
 import { ConceptColumn } from './concept-column'
 import { freeLetter } from './concepts'
 import { askCriterion, CriteriaPlan } from './criteria'
 import { FrameworkChoice } from './framework'
 import { KnownItems } from './known-items'
-import { LimitsPlan } from './limits'
 import { QuestionText } from './question-text'
-import { SourcesPlan } from './sources'
 import { Suggestions } from './suggestions'
+
+const LimitsPlan = later(() => import('./limits').then((m) => m.LimitsPlan), { beside: true })
+const SourcesPlan = later(() => import('./sources').then((m) => m.SourcesPlan), { beside: true })
 
 /** Opens a menu by its button, and moves to it, so that arrows choose. */
 function press(id: string): void {

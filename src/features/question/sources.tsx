@@ -11,9 +11,12 @@ import type { SourceInfo } from '@/standins/source-info'
 import { useStaged } from '@/store/use-staged'
 import { useFilePick } from '@/ui/file-pick'
 import { TextLine } from '@/ui/text-line'
+import { later } from '@/ui/later'
 import { KeyHint } from '../shared/key-hint'
 import { OTHER_WAYS, type OtherKind } from '../shared/other-ways'
-import { ProfileEditor } from './profile-editor'
+
+/** The form in which a database is described, with all that reads and tries out: read when it is opened. */
+const ProfileEditor = later(() => import('./profile-editor').then((m) => m.ProfileEditor))
 
 /** Where to look, and why there: databases, and other ways to find works. */
 export function SourcesPlan({ review, sources }: { review: Review; sources: readonly SourceInfo[] }) {

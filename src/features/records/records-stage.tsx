@@ -1,6 +1,7 @@
 'use client'
 import { App, Button } from 'antd'
 import { useMemo, useState } from 'react'
+import { later } from '@/ui/later'
 import { plural, thousands } from '@/core/base'
 import { RECORD_FILES } from '@/core/records'
 import { useFilePick } from '@/ui/file-pick'
@@ -10,11 +11,12 @@ import { useBringFile } from '../shared/bring-file/use-bring-file'
 import { KeyHint } from '../shared/key-hint'
 import { Tabs } from '../shared/tabs'
 import { WorksPane } from './list/works-pane'
-import { ReferencesPane } from './references/references-pane'
-import { OverlapPane } from './overlap/overlap-pane'
-import { SettlePane } from './settle/settle-pane'
 import { useAskedWorks } from './list/use-asked-works'
 import { useDesk } from './use-desk'
+
+const ReferencesPane = later(() => import('./references/references-pane').then((m) => m.ReferencesPane))
+const OverlapPane = later(() => import('./overlap/overlap-pane').then((m) => m.OverlapPane))
+const SettlePane = later(() => import('./settle/settle-pane').then((m) => m.SettlePane))
 
 const PANES = [
   { id: 'list', label: 'List', key: 'L' },

@@ -6,14 +6,15 @@ import { useActions, type Action } from '@/store/actions'
 import { useSession, useStore } from '@/store/provider'
 import { openSheet, useWhereabouts } from '@/store/whereabouts'
 import { KeyHint } from '../shared/key-hint'
+import { later } from '@/ui/later'
 import { useSourceInfos } from '../shared/vocabulary-files'
-import { AllSources } from './sheet/all-sources'
-import { draftEverywhere } from './history/redraft-dialog'
+import { draftEverywhere } from './history/draft'
 import { Sheet } from './sheet/sheet'
 import { useRunAll } from './sheet/use-run-all'
 import { lastHits } from './sheet/sheet-lines'
 
 const ALL = 'all'
+const AllSources = later(() => import('./sheet/all-sources').then((m) => m.AllSources))
 
 /** The sheets: one a source, a row a line; and all of them side by side by concept. */
 export function SearchesStage() {

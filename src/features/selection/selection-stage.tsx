@@ -1,18 +1,20 @@
 'use client'
 import { useMemo, useState } from 'react'
+import { later } from '@/ui/later'
 import { thousands } from '@/core/base'
 import type { ReadingCopy } from '@/core/selection'
 import { useActions, type Action } from '@/store/actions'
 import { useSession } from '@/store/provider'
 import { Tabs } from '../shared/tabs'
-import { FlowPane } from './flow/flow-pane'
-import { MissingPane } from './missing/missing-pane'
 import { PassPane } from './pass/pass-pane'
-import { ReadersPane } from './readers/readers-pane'
-import { SettlePane } from './settle/settle-pane'
-import { TextsPane } from './texts/texts-pane'
 import { useSelected } from './use-selected'
-import { WaysPane } from './ways/ways-pane'
+
+const FlowPane = later(() => import('./flow/flow-pane').then((m) => m.FlowPane))
+const MissingPane = later(() => import('./missing/missing-pane').then((m) => m.MissingPane))
+const ReadersPane = later(() => import('./readers/readers-pane').then((m) => m.ReadersPane))
+const SettlePane = later(() => import('./settle/settle-pane').then((m) => m.SettlePane))
+const TextsPane = later(() => import('./texts/texts-pane').then((m) => m.TextsPane))
+const WaysPane = later(() => import('./ways/ways-pane').then((m) => m.WaysPane))
 
 const PANES = [
   { id: 'broad', label: 'Broad pass', key: 'B' },

@@ -1,5 +1,5 @@
 'use client'
-import { App, Button, Modal } from 'antd'
+import { Button, Modal } from 'antd'
 import { useRouter } from 'next/navigation'
 import { useEffect, useState } from 'react'
 import { messageOf, plural } from '@/core/base'
@@ -7,6 +7,7 @@ import { deedsOf } from '@/core/review'
 import { useSession, useStore } from '@/store/provider'
 import { longDesk, type ComparedHere } from '@/workers'
 import { saveBackup } from '../shared/hand-on/save-package'
+import { sayThere } from '../shared/said-there'
 import { takeSideIn } from '../shared/side-files/take-side'
 import { PartedMatters } from './parted-matters'
 import { takePackage } from './take-package'
@@ -22,7 +23,6 @@ const SHOWN = 8
 export function PartedDialog({ file, reviewId, close }: { file: File; reviewId: string; close: () => void }) {
   const store = useStore()
   const router = useRouter()
-  const { message } = App.useApp()
   const person = useSession((s) => s.person)
   const [found, setFound] = useState<ComparedHere>()
   const [failed, setFailed] = useState<string>()
@@ -47,7 +47,7 @@ export function PartedDialog({ file, reviewId, close }: { file: File; reviewId: 
   const takeSides = (): void =>
     go(async () => {
       await store.openReview(reviewId)
-      for (const { side } of found?.sides ?? []) message.success(await takeSideIn(store, side), 6)
+      for (const { side } of found?.sides ?? []) sayThere(await takeSideIn(store, side))
     })
   const replace = (): void =>
     go(async () => {
@@ -67,7 +67,7 @@ export function PartedDialog({ file, reviewId, close }: { file: File; reviewId: 
     go(async () => {
       await store.openReview(reviewId)
       await store.actAll(deedsOf(found?.matters ?? [], chosen))
-      message.success(`${plural(chosen.size, 'matter')} taken over; undo takes them back together.`, 6)
+      sayThere(`${plural(chosen.size, 'matter')} taken over; undo takes them back together.`)
     })
   const others = found?.sides.reduce((n, s) => n + s.deeds, 0) ?? 0
   return (

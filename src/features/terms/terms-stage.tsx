@@ -1,6 +1,7 @@
 'use client'
 import { App, Button, Dropdown } from 'antd'
 import { useEffect, useMemo, useRef, useState } from 'react'
+import { later } from '@/ui/later'
 import { flushSync } from 'react-dom'
 import type { Concept, Review, Term } from '@/core/review'
 import { useActions, type Action } from '@/store/actions'
@@ -8,18 +9,19 @@ import { useSession, useStore } from '@/store/provider'
 import type { SourceInfo } from '@/standins/source-info'
 import { useSplit } from '@/ui/split'
 import { Tabs } from '../shared/tabs'
+import { DroppedReason } from './dropped'
 import { useSourceInfos } from '../shared/vocabulary-files'
 import type { ChipDeeds } from './chip'
-import { DroppedReason } from './dropped'
 import { saveGrid, type GridFile } from './grid-files'
-import { Harvest } from './harvest'
-import { Names } from './names'
 import { PlanLines, usePlanAgainstRun } from '../shared/plan-lines'
 import { Reader } from './reader'
 import { dropTerm, moveTerm, takeBack } from '../shared/term-commands'
 import { sameCell, TermGrid, type Cell } from './term-grid'
-import { VocabularyImport } from './vocabulary-import'
 import { WordEntry } from './word-entry'
+
+const Harvest = later(() => import('./harvest').then((m) => m.Harvest))
+const VocabularyImport = later(() => import('./vocabulary-import').then((m) => m.VocabularyImport))
+const Names = later(() => import('./names').then((m) => m.Names))
 
 const PANES = [
   { id: 'terms', key: 'E', label: 'Terms of this cell' },

@@ -5,6 +5,7 @@ import { writeBibtex } from './bibtex-write'
 import { cslJsonReader, writeCslJson } from './csl-json'
 import { atLine, type Item, type Reader, type ReadsTo } from './item'
 import { risReader } from './ris'
+import { FORMAT_FILES, FORMAT_WORDS, type FormatId } from './files'
 import { writeRis } from './ris-write'
 import {
   commasInColumns,
@@ -20,10 +21,6 @@ import { withInferred } from '../types'
 import { taggedReader, tagFormOf, type TagShape } from './tagged'
 import { proposeTags } from './tagged-shape'
 
-/** All formats, in the order in which they are offered. */
-export const FORMATS = ['ris', 'bibtex', 'csl-json', 'csv', 'tagged'] as const
-export type FormatId = (typeof FORMATS)[number]
-
 /** The formats that records are written in. */
 export const WRITERS = {
   ris: writeRis,
@@ -33,13 +30,8 @@ export const WRITERS = {
 } satisfies Partial<Record<FormatId, (records: readonly Rec[]) => string>>
 export type Writable = keyof typeof WRITERS
 
-/** What is known of a format of records, in one place: a new one is its file and a row here. */
+/** How a format of records is read; its names and files stand in `files.ts`. A new one is its file and a row in each. */
 interface Format {
-  words: string
-  /** Of files, the first is written. */
-  endings: readonly string[]
-  /** The kind of content (IANA media types, where one is registered). */
-  content: string
   /** Does a text begin as this format does? Asked in the order of the rows. */
   begins: (text: string) => boolean
   reader: (to: ReadsTo, shape: Shape, name: string | undefined, version: number) => Reader
@@ -50,32 +42,20 @@ interface Format {
 /** In the order in which a text is asked whether it begins so. */
 const ROWS: Readonly<Record<FormatId, Format>> = {
   'csl-json': {
-    words: 'CSL-JSON',
-    endings: ['json'],
-    content: 'application/vnd.citationstyles.csl+json',
     begins: (text) => /^\s*[[{]/.test(text) && /"[^"\n]*"\s*:/.test(text),
     reader: (to, _shape, _name, version) => cslJsonReader(to, version),
   },
   ris: {
-    words: 'RIS',
-    endings: ['ris'],
-    content: 'application/x-research-info-systems',
     begins: (text) =>
       /^[ \t]*TY[ \t]{0,2}-(?:\s|$)/im.test(text) &&
       /^[ \t]*(?:(?!TY)[A-Z][A-Z0-9])[ \t]{0,2}-(?:\s|$)/im.test(text),
     reader: (to, _shape, name, version) => risReader(to, name, version),
   },
   bibtex: {
-    words: 'BibTeX',
-    endings: ['bib'],
-    content: 'application/x-bibtex',
     begins: (text) => /^\s*@\s*[A-Za-z]+\s*[{(]\s*[^\s,{}]*\s*[,}=\n]/m.test(text),
     reader: (to, _shape, _name, version) => bibtexReader(to, version),
   },
   tagged: {
-    words: 'tagged text',
-    endings: ['txt'],
-    content: 'text/plain',
     begins: (text) => Boolean(tagFormOf(text) && proposeTags(text)?.fields),
     reader: (to, shape, _name, version) =>
       taggedReader(to, shape.tags ?? { form: 'dash', fields: {} }, version),
@@ -85,9 +65,6 @@ const ROWS: Readonly<Record<FormatId, Format>> = {
     },
   },
   csv: {
-    words: 'CSV',
-    endings: ['csv', 'tsv'],
-    content: 'text/csv',
     begins: looksLikeTable,
     reader: (to, shape, _name, version) =>
       tableReader(to, shape.table ?? { separator: ',', columns: [] }, version),
@@ -96,19 +73,9 @@ const ROWS: Readonly<Record<FormatId, Format>> = {
 }
 
 const IDS = Object.keys(ROWS) as FormatId[]
-/** Something of every format, by its name. */
-const ofEach = <T>(of: (format: Format) => T): Readonly<Record<FormatId, T>> =>
-  Object.fromEntries(IDS.map((id) => [id, of(ROWS[id])])) as Record<FormatId, T>
-
-export const FORMAT_WORDS = ofEach((f) => f.words)
-/** The ending that files are written with. */
-export const FORMAT_ENDINGS = ofEach((f) => f.endings[0]!)
-export const FORMAT_CONTENTS = ofEach((f) => f.content)
-/** What a choice of files lets through: the endings of all formats. */
-export const RECORD_FILES = FORMATS.flatMap((id) => ROWS[id].endings.map((ending) => `.${ending}`)).join(',')
 /** The format that is written under an ending, without its point; undefined where none is. */
 export const formatOfEnding = (ending: string): FormatId | undefined =>
-  IDS.find((id) => id in WRITERS && ROWS[id].endings.includes(ending.toLowerCase()))
+  IDS.find((id) => id in WRITERS && FORMAT_FILES[id].endings.includes(ending.toLowerCase()))
 
 /** How a file is to be read: its format and, where that leaves it open, what columns or tags mean. */
 export interface Shape {

@@ -28,6 +28,7 @@ export {
 export { wrongInSnapshot } from './check-snapshot'
 export { beginsFromState, besideOf, readsBeside } from './beside'
 export { momentsOfRuns } from './moments'
+export { oddClocks } from './odd-clocks'
 export { ownSide } from './own-side'
 export {
   foldSide,

@@ -50,15 +50,14 @@ const delimited =
     if (!text.includes(sign)) return undefined
     const rows: (Cut['rows'][number] & { raw: string })[] = []
     let from = 0
+    let first = 1
     Papa.parse<string[]>(text, {
       delimiter: sign,
       step: ({ data, meta }) => {
         const raw = text.slice(from, meta.cursor)
-        const first = text.slice(0, from).split('\n').length
-        const own = raw
-          .replace(/\n$/, '')
-          .split('\n')
-          .map((_, i) => first + i)
+        const pieces = raw.split('\n')
+        const own = pieces.slice(0, raw.endsWith('\n') ? -1 : undefined).map((_, i) => first + i)
+        first += pieces.length - 1
         from = meta.cursor
         if (data.some(filled)) rows.push({ cells: data.map((c) => c.trim()), lines: own, raw })
       },

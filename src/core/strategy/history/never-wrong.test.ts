@@ -81,6 +81,22 @@ describe('a pasted history never gives a wrong number without a word', () => {
     expect(second!.others.map((o) => o.text)).toEqual(['2016-2025'])
   })
 
+  it('says how many lines are too many, and reads none of them', () => {
+    const text = Array.from({ length: 12 }, (_, n) => `${n + 1},noise,${n}`).join('\n')
+    expect(recogniseHistory(text, { most: 12 }).rows).toHaveLength(12)
+    expect(recogniseHistory(text, { most: 11 })).toMatchObject({
+      rows: [],
+      problems: [
+        { message: expect.stringMatching(/^This has 12 lines; a history of up to 11 is read/) as string },
+      ],
+    })
+  })
+
+  it('names the lines of the paste that a search was made of, those in quotes too', () => {
+    const text = '1,"noise\nin rooms",20\n\n2,echo,30\n3,"a\nb\nc",40'
+    expect(recogniseHistory(text).rows.map((r) => r.lines)).toEqual([[1, 2], [4], [5, 6, 7]])
+  })
+
   it('shows a column that nobody knows, with its head', () => {
     const [first] = rows('No.\tQuery\tColour\tHits\n1\tnoise\tblue\t1204\n2\tpupil\tred\t870')
     expect(first!.others).toEqual([{ head: 'Colour', text: 'blue' }])

@@ -1,4 +1,4 @@
-import { plural, problem, type Problem } from '../../base'
+import { plural, problem, thousands, type Problem } from '../../base'
 import { cleaned, dayOrderOf, readCount, readLineNumber, readWhen, type DayOrder } from './cells'
 import { isLimitWords, limitLine } from './counts'
 import { CUTTERS, roleOfLabel, type Cut, type Role } from './cut'
@@ -50,14 +50,34 @@ export interface History {
   problems: Problem[]
 }
 
+const tooLong = (lines: number, most: number): History => ({
+  layout: '',
+  rows: [],
+  newestFirst: undefined,
+  dayOrder: undefined,
+  unread: [],
+  problems: [
+    problem(
+      'history-long',
+      'error',
+      `This has ${thousands(lines)} lines; a history of up to ${thousands(most)} is read here. Paste the part that belongs to this search.`,
+    ),
+  ],
+})
+
 /**
  * Recognises a history that was pasted or saved: tables with signs, strokes or spaces, blocks with labels, lists, one
  * cell a line; columns in any order, the newest search first or last. Every way of cutting is tried; the one that
- * explains most of the lines is taken. Nothing that can be recognised: no rows, and a problem that says what helps.
+ * explains most of the lines is taken. Nothing that can be recognised, or more than `most` lines: no rows, and a problem that
+ * says what helps.
  */
-export function recogniseHistory(pasted: string, { order, today }: DayHints = {}): History {
+export function recogniseHistory(
+  pasted: string,
+  { order, today, most = Infinity }: DayHints & { most?: number } = {},
+): History {
   const lines = cleaned(pasted).split('\n')
   const filled = lines.flatMap((text, i) => (text.trim() ? [i + 1] : []))
+  if (filled.length > most) return tooLong(filled.length, most)
   const told = lines.map((line) => (ROUND.test(line) ? '' : line))
   const toldLines = told.filter((line) => line.trim()).length
   const tried = CUTTERS.flatMap((cutter) => {

@@ -17,7 +17,8 @@ import {
 import { limitStanding } from '../limits/ledger'
 import type { LineLike } from './keys'
 import { redraft, type OwnLine } from '../draft/redraft'
-import { runStrategy, writtenOut } from '../run/run'
+import { runStrategy } from '../run/run'
+import { writtenOut } from '../run/written-out'
 
 const WORDS = ['noise', 'reverberat*', 'babble', '"sound field"', 'title: reading']
 

@@ -1,15 +1,10 @@
 import { hasErrors, problem, type Problem } from '../../base'
 import { applyLimits, EMPTY, evaluate, type DocSet, type EvaluateOptions, type Index } from '../../engine'
 import { limitAs, printFor, type Loss, type Printed, type Profile } from '../../profile'
-import { and, or, parse, print, referredLines, type Expr, type LimitValue, type Parsed } from '../../query'
+import { parse, print, referredLines, type Expr, type LimitValue, type Parsed } from '../../query'
 import { habitsOf, searchAsTyped } from './as-typed'
 import { lineKeys, type LineLike } from '../lines/keys'
-
-/**
- * Raised when lines are written otherwise for a source: a run names the version that wrote its text, and what another one wrote
- * is run again as it was sent.
- */
-export const PRINTER_VERSION = 2
+import { writtenOut } from './written-out'
 
 /** A database that can be searched here: its index, how it speaks, and how it understands headings and fields. */
 export interface SearchSource {
@@ -173,25 +168,6 @@ function search(
   // What was too long for one query went out in rows; together they say `said`.
   if (text.includes('\n')) return evaluate(index, said, { ...options, ...habitsOf(profile) })
   return searchAsTyped(index, text, profile, options)
-}
-
-/** What a line says with all lines it refers to written out; a reference forward stays as it is. */
-export function writtenOut(number: number, treeOf: (n: number) => Expr | undefined): Expr | undefined {
-  const open = (e: Expr): Expr => {
-    // References only go back; one that does not would never end.
-    if (e.kind === 'line') return (e.number < number ? writtenOut(e.number, treeOf) : undefined) ?? e
-    if (e.kind === 'lines') {
-      const parts = referredLines(e).map(
-        (n) => (n < number ? writtenOut(n, treeOf) : undefined) ?? ({ kind: 'line', number: n } as const),
-      )
-      return e.mode === 'any' ? or(...parts) : and(...parts)
-    }
-    if (e.kind === 'and' || e.kind === 'or' || e.kind === 'not') return { ...e, parts: e.parts.map(open) }
-    if (e.kind === 'fields') return { ...e, of: open(e.of) }
-    return e
-  }
-  const tree = treeOf(number)
-  return tree && open(tree)
 }
 
 /** The limits of the lines that a line refers to, however far back. */

@@ -5,7 +5,7 @@ import type { LineLike } from '../lines/keys'
 import { limitsToSend } from '../limits/ledger'
 import { renumber } from '../lines/references'
 import { numbersThere } from './numbers-there'
-import { writtenOut } from './run'
+import { writtenOut } from './written-out'
 
 /** A line as it is sent: in the source's own syntax, its limits in the text or to be set on the screen. */
 export type ToSend = Pick<Printed, 'losses'> & ReturnType<typeof withLimits>

@@ -140,6 +140,7 @@ export function HistoryDialog({
           autoFocus
           className="mono"
           aria-label="The history as it was copied"
+          data-takes={1_000_000}
           autoSize={{ minRows: 3, maxRows: rows.length ? 3 : 10 }}
           placeholder="Paste the history here as the page gives it: with its numbers and counts, in whatever columns, the newest first or last."
           value={paste.text}

@@ -9,6 +9,9 @@ import {
   type HistoryRow,
 } from '@/core/strategy'
 
+/** More lines than any strategy has: a dialog that shows each of them would not answer any more. */
+const MOST_LINES = 2000
+
 interface Pasted {
   text: string
   order: DayOrder | undefined
@@ -31,7 +34,7 @@ export function usePastedHistory() {
   const [pasted, setPasted] = useState<Pasted>(NOTHING)
   const put = (text: string, order?: DayOrder): void =>
     setPasted((before) => {
-      const history = recogniseHistory(text, { order, today: dayjs().format('YYYY-MM-DD') })
+      const history = recogniseHistory(text, { order, today: dayjs().format('YYYY-MM-DD'), most: MOST_LINES })
       const rows = correctedAnew(before.rows, history.rows)
       return { text, order, history, rows, turned: before.turned && history.newestFirst === undefined }
     })

@@ -1,11 +1,13 @@
 'use client'
 import { withNeeded } from '@/core/strategy'
 import type { SourceInfo } from '@/standins/source-info'
-import { CarryDialog } from '../history/carry-dialog'
-import { HistoryDialog } from '../history/history-dialog'
-import { RedraftDialog } from '../history/redraft-dialog'
-import { RunSheet } from '../outside/run-sheet'
+import { later } from '@/ui/later'
 import type { Sheet } from './use-sheet'
+
+const CarryDialog = later(() => import('../history/carry-dialog').then((m) => m.CarryDialog))
+const HistoryDialog = later(() => import('../history/history-dialog').then((m) => m.HistoryDialog))
+const RedraftDialog = later(() => import('../history/redraft-dialog').then((m) => m.RedraftDialog))
+const RunSheet = later(() => import('../outside/run-sheet').then((m) => m.RunSheet))
 
 /** What stands over a sheet and waits for an answer; nothing, if nothing does. */
 export function SheetDialogs({

@@ -3,21 +3,24 @@ import { useStore } from '@/store/provider'
 import type { Line, Review } from '@/core/review'
 import { finalNumber } from '@/core/strategy'
 import type { SourceInfo } from '@/standins/source-info'
+import { later } from '@/ui/later'
 import { Working } from '@/ui/working'
 import { PlanLines } from '../../shared/plan-lines'
 import { addLine } from './add-line'
 import { Advice } from '../panes/advice'
-import { Again } from '../versions/again'
 import { Board } from '../panes/board'
-import { Comments } from '../panes/comments'
-import { ByHand, Described } from '../outside/by-hand'
 import { Ledger } from '../panes/ledger'
 import { Peek } from '../panes/peek'
-import { Steps } from '../panes/steps'
 import { Translation } from '../panes/translation'
 import type { JudgedStrategy } from '../panes/use-judgement'
-import { Versions } from '../versions/versions'
-import { Yields } from '../panes/yields'
+
+const Again = later(() => import('../versions/again').then((m) => m.Again))
+const ByHand = later(() => import('../outside/by-hand').then((m) => m.ByHand))
+const Described = later(() => import('../outside/by-hand').then((m) => m.Described))
+const Versions = later(() => import('../versions/versions').then((m) => m.Versions))
+const Comments = later(() => import('../panes/comments').then((m) => m.Comments))
+const Yields = later(() => import('../panes/yields').then((m) => m.Yields))
+const Steps = later(() => import('../panes/steps').then((m) => m.Steps))
 
 /** What can be looked at below a sheet, with its key. */
 export const PANES = [

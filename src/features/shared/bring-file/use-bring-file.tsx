@@ -4,9 +4,11 @@ import { useState, type ReactNode } from 'react'
 import { plural } from '@/core/base'
 import { addSources, takeSourceOut, type SourceChosen } from '@/core/doing'
 import { useStore } from '@/store/provider'
+import { later } from '@/ui/later'
 import { longDesk, type FileExamined, type FileHow } from '@/workers'
 import { bringFile, isPlain, remember, remembered, type FileBrought, type Target } from './bring-file'
-import { FileDialog } from './file-dialog'
+
+const FileDialog = later(() => import('./file-dialog').then((m) => m.FileDialog))
 
 interface Asking {
   file: File

@@ -1,7 +1,7 @@
 import { strategyText } from '@/core/account'
 import { thousands } from '@/core/base'
 import type { Action } from '@/store/actions'
-import { draftFor } from '../../history/redraft-dialog'
+import { draftFor } from '../../history/draft'
 import { partsOf, type Place } from '../../../shared/bring-file/bring-file'
 import { bringRecords } from '../../outside/bring-records'
 import type { Sheet } from '../use-sheet'

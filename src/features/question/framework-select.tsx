@@ -1,0 +1,29 @@
+'use client'
+import { Select } from 'antd'
+import { FRAMEWORKS, frameworkOf, type Framework } from '@/core/review'
+import { useStore } from '@/store/provider'
+
+/** The published ways of breaking a question down, each with what it is for. */
+export function FrameworkSelect({ framework }: { framework: Framework }) {
+  const { act, deed } = useStore()
+  return (
+    <Select
+      size="small"
+      variant="borderless"
+      aria-label="Framework"
+      value={framework.id}
+      popupMatchSelectWidth={false}
+      options={FRAMEWORKS.map((f) => ({ value: f.id, label: f.id === 'free' ? f.name : `by ${f.name}` }))}
+      optionRender={({ value }) => {
+        const f = frameworkOf(String(value))
+        return (
+          <div style={{ padding: '2px 0', maxWidth: 420, whiteSpace: 'normal' }}>
+            <b>{f.name}</b> <span className="sub">{f.help}</span>
+            {f.roles.length > 0 && <div className="sub">{f.roles.map((r) => r.name).join(' · ')}</div>}
+          </div>
+        )
+      }}
+      onChange={(id) => deed(act('framework.set', { framework: id }))}
+    />
+  )
+}

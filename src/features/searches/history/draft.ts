@@ -1,0 +1,45 @@
+import { limitState } from '@/core/profile'
+import type { Review } from '@/core/review'
+import { draftStrategy, type DraftSource } from '@/core/strategy'
+import { draftSource } from '@/standins'
+import type { SourceInfo } from '@/standins/source-info'
+import type { Store } from '@/store/store'
+
+export const draftSourceOf = (info: SourceInfo): DraftSource =>
+  info.standin
+    ? draftSource(info.standin)
+    : {
+        hasVocabulary: info.vocabulary !== undefined || info.profile?.headings !== undefined,
+        hasLimit: (kind) => !info.profile || limitState(kind, info.profile) !== 'not available',
+      }
+
+export function draftFor(review: Review, info: SourceInfo) {
+  const plan = {
+    concepts: review.concepts,
+    alternatives: review.alternatives,
+    terms: review.terms,
+    limits: review.limits.map((l) => l.limit),
+  }
+  return draftStrategy(plan, info.source.id, draftSourceOf(info))
+}
+
+/** Drafts the strategies of all sources that have no lines yet; gives how many were drafted. */
+export async function draftEverywhere(
+  store: Store,
+  review: Review,
+  infos: readonly SourceInfo[],
+): Promise<number> {
+  const { act, newId } = store
+  let drafted = 0
+  for (const info of infos) {
+    if ((review.strategies[info.source.id] ?? []).length) continue
+    const lines = draftFor(review, info)
+    if (!lines.length) continue
+    await act('strategy.draft', {
+      sourceId: info.source.id,
+      lines: lines.map((l) => ({ id: newId(), note: '', drafted: true, ...l })),
+    })
+    drafted++
+  }
+  return drafted
+}

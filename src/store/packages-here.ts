@@ -1,0 +1,1 @@
+export { ofFile, openPackage, packReview } from '@/core/review'
