@@ -46,6 +46,7 @@ const lanes = await Promise.all([
     () => buildDataStep(),
     () => step('Format', bin('oxfmt'), ['--check']),
     () => step('Lint', bin('oxlint'), ['--type-aware']),
+    () => step('Licences', process.execPath, ['scripts/licences.mjs', '--check']),
     () => step('Direction of imports', bin('depcruise'), ['--config', '.dependency-cruiser.cjs', 'src']),
   ).then(async (ready) => {
     await tex

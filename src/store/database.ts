@@ -12,6 +12,8 @@ export interface ShelfItem {
   figures: number[]
   letters: string[]
   demo: boolean
+  /** How many entries its journal had when this was written: it never has fewer. Absent in lines of before. */
+  entries?: number
   /** What lies here of it is no whole line: it is written anew when the review is opened. Never stored. */
   damaged?: boolean
   /** It was put away then, and can be taken back; absent: it stands on the shelf. */

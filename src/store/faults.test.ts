@@ -110,6 +110,11 @@ describe.each(Object.keys(FAULTS) as Name[])('a storage that is %s', (name) => {
   })
 })
 
+/** Lets two seconds pass by the clock of the page, and what is read from the storage meanwhile be there. */
+async function rested(): Promise<void> {
+  for (let n = 0; n < 40; n++) await vi.advanceTimersByTimeAsync(50)
+}
+
 describe('a journal that was damaged on disk', () => {
   const damagedBy = async (change: (entry: Entry & { reviewId: string }) => unknown) => {
     vi.useFakeTimers({ toFake: ['setTimeout', 'clearTimeout'], shouldAdvanceTime: true })
@@ -120,7 +125,7 @@ describe('a journal that was damaged on disk', () => {
     await db.put('entries', change(entry) as never)
     const next = home.tab()
     await next.openReview(id)
-    await vi.advanceTimersByTimeAsync(2000)
+    await rested()
     vi.useRealTimers()
     return view(next)
   }
@@ -137,6 +142,26 @@ describe('a journal that was damaged on disk', () => {
       expect(reviewId).toBeDefined()
       expect(damage[0]!.message).toContain(`Entry ${BEGUN + 1}`)
     }
+  })
+
+  it('opens, and says how many entries of its end are gone, which the chain cannot tell', async () => {
+    vi.useFakeTimers({ toFake: ['setTimeout', 'clearTimeout'], shouldAdvanceTime: true })
+    const { home, store, id } = await working()
+    for (const text of ['one', 'two', 'three']) await store.act('question.set', { text })
+    // The line of the shelf is written when the deeds rest.
+    await rested()
+    const db = await home.look()
+    const { length } = view(store).entries
+    for (const seq of [length - 2, length - 1]) await db.delete('entries', [id, seq])
+    await db.clear('snapshots')
+    const next = home.tab()
+    await next.openReview(id)
+    await rested()
+    vi.useRealTimers()
+    expect(view(next).folded.review.question).toBe('one')
+    expect(view(next).damage.map((d) => d.message)).toEqual([
+      `The end of this journal is gone: 2 entries behind entry ${length - 2} are no longer in the storage of this browser.`,
+    ])
   })
 
   it('is none where what an entry says was left out on purpose', async () => {

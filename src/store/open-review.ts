@@ -13,7 +13,7 @@ import {
   type Review,
   type Works,
 } from '@/core/review'
-import { problem, type Problem } from '@/core/base'
+import { plural, problem, type Problem } from '@/core/base'
 import { tellInSteps, tellOn, type Told } from '@/core/figures'
 import { evidenceOfFirstHalf } from '@/standins'
 import type { Blobs } from './blobs'
@@ -38,7 +38,7 @@ export interface ReviewView {
   /** How many records were brought in whose bytes this browser no longer has, or has damaged. */
   lost: number
   state: SaveState
-  /** Edits that another tab left unfinished and that a person has to choose about. */
+  /** Edits of which a person has to choose: what they were typed into was changed elsewhere since. */
   left: readonly Left[]
   /** What is wrong with the journal as it lies on disk. */
   damage: readonly Problem[]
@@ -55,6 +55,8 @@ export interface OpenReviewOptions extends Ground {
   onError: (error: unknown) => void
   /** The line of this review on the shelf is to be written. */
   shelve: (id: string, entries: readonly Entry[], told: Told) => Promise<void>
+  /** How many entries its line on the shelf speaks of, where it does. */
+  entriesOnShelf: (id: string) => Promise<number | undefined>
 }
 
 /** What was wrong in the state that the review was opened from, and is not shown any more. */
@@ -63,6 +65,15 @@ const wrongPart = (part: string): Problem =>
     'state-changed',
     'error',
     `What was kept to open this review faster had been changed (${part}), and was thrown away: everything shown now was read anew from the journal.`,
+  )
+
+/** The end of a journal is no longer here. */
+const entriesGone = (gone: number, left: number): Problem =>
+  problem(
+    'entries-gone',
+    'error',
+    `The end of this journal is gone: ${plural(gone, 'entry', 'entries')} behind entry ${left} ${gone === 1 ? 'is' : 'are'} no longer in the storage of this browser.`,
+    'entries',
   )
 
 /** What was left out on purpose is no damage: it is told quietly elsewhere. */
@@ -92,6 +103,10 @@ export class OpenReview {
       review: () => this.file.view().folded.review,
       mayWrite: () => this.file.mayWrite(),
       act: (command) => this.file.do(command),
+      onParted: (left) => {
+        this.left = [...this.left, left]
+        this.tell({ left: this.left })
+      },
       onChange: (error) => {
         if (error !== undefined) options.onError(error)
         this.tell({ state: this.state() })
@@ -286,7 +301,15 @@ export class OpenReview {
   private async check(): Promise<void> {
     const chain = await this.file.verify()
     const wrong = chain.length ? [] : await this.file.checkKept()
-    const damage = damageIn([...this.file.view().folded.problems, ...chain, ...wrong.map(wrongPart)])
+    // The chain cannot tell that its end is gone.
+    const { entries } = this.file.view()
+    const cut = ((await this.options.entriesOnShelf(this.id)) ?? 0) - entries.length
+    const damage = damageIn([
+      ...this.file.view().folded.problems,
+      ...chain,
+      ...(cut > 0 ? [entriesGone(cut, entries.length)] : []),
+      ...wrong.map(wrongPart),
+    ])
     if (damage.length) {
       this.tell({ damage })
       await this.file.forgetCopy()

@@ -18,5 +18,6 @@ export function shelfItem(
     figures: courseFigures(figures).map((f) => f.value),
     letters: review.concepts.map((c) => c.letter),
     demo,
+    entries: entries.length,
   }
 }

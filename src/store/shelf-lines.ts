@@ -46,6 +46,7 @@ function lineOf(value: unknown): ShelfItem | undefined {
     figures: figures?.length === STAGES ? figures : Array.from({ length: STAGES }, () => 0),
     letters: letters ?? [],
     demo: value.demo === true,
+    ...(Number.isInteger(value.entries) ? { entries: value.entries as number } : {}),
     ...(typeof value.putAway === 'string' ? { putAway: value.putAway } : {}),
     ...(whole ? {} : { damaged: true }),
   }

@@ -30,6 +30,12 @@ export class Shelf {
     this.show(await (await this.options.connection.get()).getAll('shelf'))
   }
 
+  /** How many entries the journal of a review had when its line was written; undefined where that is not known. */
+  async entriesOf(id: string): Promise<number | undefined> {
+    const known = await (await this.options.connection.get()).get('shelf', id)
+    return known && inOrder([known])[0]?.entries
+  }
+
   /** Is what stands here of a review a whole line? True where nothing does. */
   async isWhole(id: string): Promise<boolean> {
     const known = await (await this.options.connection.get()).get('shelf', id)

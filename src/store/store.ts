@@ -341,6 +341,7 @@ export function createStore(environment: Environment) {
             if (mine === asked) set(part)
           },
           onError: refuse,
+          entriesOnShelf: (of) => shelf.entriesOf(of),
           shelve: async (...line) => {
             await shelf.write(...line)
             set(await room.ask())

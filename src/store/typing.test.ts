@@ -129,6 +129,38 @@ describe('typing', () => {
 })
 
 describe('an edit that was left unfinished', () => {
+  it('does not take the place of what another tab made of the same field meanwhile: both are there to choose', async () => {
+    const { home, store, id } = await begun()
+    const other = home.tab()
+    await other.openReview(id)
+    store.typeEdit('question', asks('How loud is it?'))
+    await other.act('question.set', { text: 'How quiet is it?' })
+    await expect.poll(() => question(store)).toBe('How quiet is it?')
+    await store.commitEdit('question', asks('How loud is it in class?'))
+    expect(question(store)).toBe('How quiet is it?')
+    const [left] = store.session.getState().left
+    expect(left).toMatchObject({ typed: asks('How loud is it in class?'), now: { text: 'How quiet is it?' } })
+    // It is on disk: whoever closes this tab without a choice is asked by the next one.
+    const next = await reopened(home, store, id)
+    expect(next.session.getState().left).toHaveLength(1)
+    await next.settleLeft(next.session.getState().left[0]!, true)
+    expect(question(next)).toBe('How loud is it in class?')
+    expect(await (await home.look()).getAll('pending')).toEqual([])
+  })
+
+  it('of which another tab has made the same already writes nothing again', async () => {
+    const { home, store, id } = await begun()
+    const other = home.tab()
+    await other.openReview(id)
+    store.typeEdit('question', asks('How loud?'))
+    await other.act('question.set', { text: 'How loud?' })
+    await expect.poll(() => question(store)).toBe('How loud?')
+    const { length } = store.session.getState().entries
+    await store.commitEdit('question', asks('How loud?'))
+    expect(store.session.getState().entries).toHaveLength(length)
+    expect(store.unsaved()).toBe(false)
+  })
+
   it('never takes the place of newer finished words: both are kept, and a person chooses', async () => {
     const { home, store, id } = await begun()
     await store.act('question.set', { text: 'How loud?' })

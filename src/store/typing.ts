@@ -6,7 +6,7 @@ import type { Ground } from './environment'
 /** The longest that what is typed stays in memory alone, in milliseconds; with the write it is under 350. */
 const STAGE_WITHIN = 200
 
-/** An edit that another tab left unfinished and that cannot simply be finished: a person has to choose. */
+/** An edit that cannot simply be finished, for what it was typed into was changed elsewhere: a person has to choose. */
 export interface Left {
   pending: Pending
   /** What was typed, as far as it is understood. */
@@ -32,6 +32,8 @@ export interface TypingOptions extends Pick<Ground, 'connection' | 'now' | 'tab'
   mayWrite: () => void
   /** Finishes an edit: it becomes an entry. */
   act: (command: Command) => Promise<void>
+  /** What a finished edit was typed into was changed elsewhere meanwhile: a person has to choose. */
+  onParted: (left: Left) => void
   /** Whether something is in memory alone has changed, or an edit could not be staged. */
   onChange: (error?: unknown) => void
 }
@@ -83,14 +85,36 @@ export class Typing {
       )
   }
 
-  /** The edit of a field is finished. Throws where its command is not well formed or nothing may be written; then the text stays as it was. */
+  /**
+   * The edit of a field is finished. Throws where its command is not well formed or nothing may be written; then the text stays
+   * as it was. Where the same was changed elsewhere since the typing began, in another tab or by a file, neither takes the
+   * place of the other: what was typed stays on disk, and a person chooses.
+   */
   commit(key: string, command: Command): Promise<void> {
     const read = Command.safeParse(command)
     if (!read.success) throw read.error
     this.options.mayWrite()
+    const typed = this.fields.get(key)
+    const what = typed ? takeOver(this.options.review(), command, typed.held) : { take: command }
+    if ('ask' in what) return this.part(key, command, typed!, what.ask.now)
     this.fields.delete(key)
-    const done = this.options.act(command)
-    return done.then(() => this.forget(key))
+    if ('done' in what) {
+      this.options.onChange()
+      return this.forget(key)
+    }
+    return this.options.act(what.take).then(() => this.forget(key))
+  }
+
+  /** Keeps a finished edit beside what its field holds now, under a name of its own. */
+  private async part(key: string, command: Command, { held, at }: Typed, now: unknown): Promise<void> {
+    const { connection, reviewId, tab, by } = this.options
+    const id = `${this.id(key)}/${at}`
+    const pending: Pending = { id, reviewId, tab, at, by: by(), command, held: held ?? null }
+    this.fields.delete(key)
+    await (await connection.get()).put('pending', pending)
+    this.options.onParted({ pending, typed: command, now })
+    this.options.onChange()
+    await this.forget(key)
   }
 
   /** The edit of a field was given up. */

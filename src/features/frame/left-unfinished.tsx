@@ -18,16 +18,16 @@ function textsIn(value: unknown): string {
   return found.join(' ')
 }
 
-/** Texts that another tab left unfinished, where the field was changed since: both are shown, and one is chosen. */
+/** Texts that were typed where the same was changed elsewhere since: both are shown, and one is chosen. */
 export function LeftUnfinished() {
   const left = useSession((s) => s.left)
   if (!left.length) return null
   return (
-    <section className={styles.left} aria-label="Left unfinished">
+    <section className={styles.left} aria-label="Changed elsewhere">
       <p>
-        {left.length === 1 ? 'A text was' : `${left.length} texts were`} left unfinished when another tab
-        ended, and what {left.length === 1 ? 'it was' : 'they were'} typed into was changed since. Nothing of
-        either is lost; choose which to keep.
+        What {left.length === 1 ? 'a text was' : `${left.length} texts were`} typed into was changed elsewhere
+        meanwhile: in another tab, by a file that was taken in, or after a tab had ended. Nothing of either is
+        lost; choose which to keep.
       </p>
       {left.map((one) => (
         <Choice key={one.pending.id} left={one} />
@@ -47,7 +47,7 @@ function Choice({ left }: { left: Left }) {
         {pending.at.slice(0, 16).replace('T', ' ')}
       </p>
       <dl>
-        <dt>Unfinished</dt>
+        <dt>Typed</dt>
         <dd className="serif">{textsIn(typed?.payload ?? pending.command) || '(empty)'}</dd>
         <dt>There now</dt>
         <dd className="serif">
@@ -59,7 +59,7 @@ function Choice({ left }: { left: Left }) {
       </Button>{' '}
       {typed && (
         <Button size="small" onClick={() => deed(settleLeft(left, true))}>
-          Take the unfinished text
+          Take what was typed
         </Button>
       )}
     </div>

@@ -1,5 +1,6 @@
 'use client'
 import { Button } from 'antd'
+import Link from 'next/link'
 import { useCallback, useEffect, useState, type ComponentType } from 'react'
 import { shelfLines, type ShelfLines } from '@/store/shelf-lines'
 import type { ShelfProps } from './shelf'
@@ -63,6 +64,9 @@ export function ShelfFirst() {
           ))}
         </>
       )}
+      <p className="sub shelf-foot">
+        <Link href="/licences">Licences</Link>
+      </p>
     </main>
   )
 }
