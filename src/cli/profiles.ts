@@ -1,4 +1,4 @@
-import { messageOf } from '@/core/base'
+import { noJsonAt } from '@/core/base'
 import { readFileSync } from 'node:fs'
 import { readDescription, type PrintOptions, type Profile } from '../core/profile'
 import { Thesaurus } from '../core/vocabulary'
@@ -20,8 +20,8 @@ export function loadProfile(name: string): Profile {
   let value: unknown
   try {
     value = JSON.parse(text)
-  } catch (error) {
-    throw new Error(`${name} is not JSON: ${messageOf(error)}`)
+  } catch {
+    throw new Error(`${name} is not JSON from ${noJsonAt(text) ?? 'its start'} on.`)
   }
   const read = readDescription(value)
   if (read.ok) return read.value

@@ -1,5 +1,5 @@
 import { unzipSync } from 'fflate'
-import { messageOf, plural } from '../core/base'
+import { messageOf, noJsonAt, plural } from '../core/base'
 import { checked, type Check } from './report'
 
 const ABOUT = 'Description'
@@ -143,8 +143,8 @@ export function checkCrate(file: Uint8Array): Check {
   let document: Record<string, unknown>
   try {
     document = JSON.parse(text) as Record<string, unknown>
-  } catch (error) {
-    return checked(ABOUT, `read as JSON`, [`It is no JSON: ${messageOf(error)}.`])
+  } catch {
+    return checked(ABOUT, `read as JSON`, [`It is no JSON from ${noJsonAt(text) ?? 'its start'} on.`])
   }
   const list = (document as { '@graph'?: unknown } | null)?.['@graph']
   const graph = Array.isArray(list) ? (list.filter((e) => typeof e === 'object' && e) as Entity[]) : []

@@ -1,4 +1,4 @@
-import { fail, messageOf, problem, type Result } from '../base'
+import { fail, noJsonAt, problem, type Result } from '../base'
 import type { Vocabulary } from './heading'
 import { readSkos } from './skos'
 
@@ -10,8 +10,14 @@ export async function readSkosJsonLd(text: string, language = 'en'): Promise<Res
   let value: unknown
   try {
     value = JSON.parse(text)
-  } catch (error) {
-    return fail(problem('json', 'error', `This is not JSON: ${messageOf(error)}. Nothing was taken over.`))
+  } catch {
+    return fail(
+      problem(
+        'json',
+        'error',
+        `This is not JSON from ${noJsonAt(text) ?? 'its start'} on. Nothing was taken over.`,
+      ),
+    )
   }
   if (typeof value !== 'object' || value === null)
     return fail(problem('json-ld', 'error', 'This is JSON but no JSON-LD: an object or a list is wanted.'))

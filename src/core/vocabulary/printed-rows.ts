@@ -1,6 +1,9 @@
 import type { Problem } from '../base'
 import { problem, plural } from '../base'
 
+/** Steps that a sign like NT3 may name: more are a slip. */
+const DEEPEST = 99
+
 /** The signs of a printed thesaurus (ISO 25964-1): what a line below a term says of it. */
 const SIGNS = {
   USE: 'use',
@@ -48,7 +51,9 @@ export function rowsOf(text: string): Row[] {
   return text
     .replace(/^\uFEFF/, '')
     .split(/\r\n|\r|\n/)
-    .flatMap((line, i): Row[] => {
+    .flatMap((raw, i): Row[] => {
+      // A mark of byte order inside is where two files were put together.
+      const line = raw.replaceAll('\uFEFF', '')
       const body = line.trim().replace(/\s+/g, ' ')
       if (!body) return []
       const indent = widthOf(/^[ \t]*/.exec(line)![0])
@@ -61,7 +66,7 @@ export function rowsOf(text: string): Row[] {
             ...base,
             column: widthOf(lead),
             sign: SIGNS[signed[1] as keyof typeof SIGNS],
-            depth: Number(/^[A-Z]+(\d+)/.exec(body)?.[1] ?? 1),
+            depth: Math.min(Number(/^[A-Z]+(\d+)/.exec(body)?.[1] ?? 1), DEEPEST),
             text: signed[2]!,
           },
         ]

@@ -16,6 +16,9 @@ const NOTES = ['scopeNote', 'definition'] as const
 /** The statements about one subject, by predicate. */
 type Statements = Map<string, { value: string; language: string }[]>
 
+/** What addresses are from that a file gives without their beginning; a name that is nobody's (RFC 2606). */
+const BASE = 'https://file.invalid/'
+
 /**
  * Reads a vocabulary in SKOS from Turtle or N-Triples. Labels are taken in `language` where there is a choice.
  * Relations are completed both ways; breaches of the SKOS integrity conditions (SKOS Reference, S9, S13, S14, S27,
@@ -23,12 +26,12 @@ type Statements = Map<string, { value: string; language: string }[]>
  */
 export function readSkos(text: string, language = 'en'): Result<Vocabulary> {
   try {
-    return vocabularyOfQuads(new Parser().parse(text), language)
+    return vocabularyOfQuads(new Parser({ baseIRI: BASE }).parse(text), language)
   } catch (error) {
-    const message = messageOf(error)
-    return fail(
-      problem('turtle', 'error', `This is not Turtle or N-Triples: ${message}. Nothing was taken over.`),
-    )
+    // What a reader breaks down at says nothing to readers of the file; what it found does, and where.
+    const said = messageOf(error)
+    const why = / on line \d+|^Expected |^Unexpected |^Undefined prefix/.test(said) ? `: ${said}` : ''
+    return fail(problem('turtle', 'error', `This is not Turtle or N-Triples${why}. Nothing was taken over.`))
   }
 }
 

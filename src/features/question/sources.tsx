@@ -1,7 +1,7 @@
 'use client'
 import { App, Button, Dropdown } from 'antd'
 import { useState } from 'react'
-import { plural } from '@/core/base'
+import { noJsonAt, plural } from '@/core/base'
 import { addDescribed, addSources, takeSourceOut, UNNAMED } from '@/core/doing'
 import { readDescription } from '@/core/profile'
 import { SourceKind, type Review, type Source } from '@/core/review'
@@ -33,13 +33,14 @@ export function SourcesPlan({ review, sources }: { review: Review; sources: read
   const free = STANDINS.filter((s) => !review.sources.some((known) => known.profileId === s.id))
 
   const readFile = async (chosen: File): Promise<void> => {
+    const text = await chosen.text()
     let value: unknown
     try {
-      value = JSON.parse(await chosen.text())
+      value = JSON.parse(text)
     } catch {
       modal.error({
         title: 'This file describes no database',
-        content: `${chosen.name} is not JSON. A description is a JSON file, as docs/profiles.md shows.`,
+        content: `${chosen.name} is not JSON from ${noJsonAt(text) ?? 'its start'} on. A description is a JSON file, as docs/profiles.md shows.`,
       })
       return
     }

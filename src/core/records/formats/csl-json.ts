@@ -1,3 +1,4 @@
+import { noJsonAt } from '../../base'
 import type { Rec } from '../record'
 import { fromCsl, toCsl } from './csl'
 import { atLine, type Reader, type ReadsTo } from './item'
@@ -46,13 +47,16 @@ export function cslJsonReader(to: ReadsTo, version = READER_VERSION): Reader {
               problems: record.title ? [] : [atLine(at, 'no-title', 'warning', 'this item has no title.')],
             },
       )
-    } catch (error) {
-      const why = error instanceof Error ? error.message : String(error)
+    } catch {
+      const where = noJsonAt(text)
+      const why = where
+        ? `this item is no JSON from ${where.startsWith('its') ? where : `its ${where}`}`
+        : 'this item is not what a reference is in JSON'
       to.item({
         position,
         line: at,
         text,
-        problems: [atLine(at, 'csl-broken', 'error', `this item is no JSON (${why}).`)],
+        problems: [atLine(at, 'csl-broken', 'error', `${why}.`)],
       })
     }
   }
