@@ -239,3 +239,49 @@ test('a source that was searched leaves the plan with its records, and one undo 
   await expect(remove).toBeVisible()
   await expect.poll(figures).toBe(before)
 })
+
+test('a newcomer’s own question is searched in five databases within twenty actions, each by what stands on the screen', async ({
+  page,
+}) => {
+  let actions = 0
+  /** A key may be pressed where it is shown, or stands on what has the focus. */
+  const key = async (name: string, shown?: string | RegExp): Promise<void> => {
+    if (shown) await expect(page.getByText(shown).first()).toBeVisible()
+    actions++
+    await page.keyboard.press(name)
+  }
+  await page.goto('/')
+  await page.getByRole('button', { name: 'Begin a review' }).click()
+  await expect(page.getByRole('textbox', { name: 'The question' })).toBeFocused()
+  await page.keyboard.type(
+    'How does background noise in the classroom bear on reading comprehension of children?',
+  )
+  await key('Enter')
+  actions += 2
+  const ideas = page.getByRole('grid', { name: 'Suggestions from the question' })
+  await expect(ideas.getByRole('row')).toHaveCount(4)
+  await key('s', 'suggestions from the question')
+  for (const letter of ['a', 'a', 'b', 'b']) {
+    const left = await ideas.getByRole('row').count()
+    await key(letter)
+    await expect(ideas.getByRole('row')).toHaveCount(left - 1)
+  }
+  await expect(page.getByRole('textbox', { name: 'Name of concept A' })).toHaveValue('Background noise')
+  await page.getByRole('button', { name: /^Add a database/ }).click()
+  await page.getByRole('menuitem', { name: /All 5/ }).click()
+  actions += 2
+  // What leads to headings now is offered too.
+  await expect(ideas.getByRole('row').first()).toContainText('Background noise')
+  await stage(page, 'Searches')
+  await page.getByRole('tab', { name: /^All, by concept/ }).click()
+  await page.getByRole('button', { name: /^Draft all from the plan/ }).click()
+  await expect(page.getByText('5 strategies drafted')).toBeVisible()
+  await page.getByRole('button', { name: /^Run every source/ }).click()
+  actions += 4
+  for (const total of await page
+    .getByRole('row', { name: /^Last line/ })
+    .getByRole('cell')
+    .all())
+    await expect(total).toHaveText(/^\d/)
+  expect(actions).toBeLessThanOrEqual(20)
+})

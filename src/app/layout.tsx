@@ -29,8 +29,8 @@ import type { ReactNode } from 'react'
 import { PALETTE_CSS } from '@/ui/palette'
 import { Providers } from './providers'
 
+// The title is each page's own: that of a review is known in the browser alone, and one from here would come behind it.
 export const metadata: Metadata = {
-  title: 'Luvren',
   description: 'One living record from review question to methods section',
 }
 

@@ -13,6 +13,7 @@ export default function NotFound() {
   }, [router])
   return (
     <main className="shelf">
+      <title>Luvren</title>
       <h1>Nothing stands at this address</h1>
       <p className="empty">Reviews stand on the shelf, in the browser in which they were made.</p>
       <p>

@@ -6,7 +6,14 @@ import { ReviewFrame } from './review-frame'
 export default function ReviewLayout({ children }: { children: ReactNode }) {
   return (
     <Working>
-      <Suspense fallback={<p className="empty">Opening the review …</p>}>
+      <Suspense
+        fallback={
+          <>
+            <title>Luvren</title>
+            <p className="empty">Opening the review …</p>
+          </>
+        }
+      >
         <ReviewFrame>{children}</ReviewFrame>
       </Suspense>
     </Working>

@@ -29,6 +29,7 @@ import {
   putInGroup,
   sayPair,
   takeRecordApart,
+  takePhrase,
   takeSourceOut,
   askToRead,
   bindStudy,
@@ -139,6 +140,8 @@ const CASES: Record<string, (review: Review) => readonly Command[]> = {
   logExport: (r) => logExport(at(r), { format: 'ris', works: 2, which: 'all' }),
   takeRecordApart: (r) => takeRecordApart(at(r), { record: 'i/1', from: ['i/1', 'i/2', 'i/3'] }),
   takeSourceOut: (r) => takeSourceOut(at(r), SOURCE.id),
+  takePhrase: (r) =>
+    takePhrase(at(r), { letter: 'D', phrase: { text: 'noise', start: 0, end: 5 }, headings: [] }),
   addDescribed: (r) => addDescribed(at(r), { ...PROFILES.mindmere!, platform: 'Harbour Online' }),
   keepDescription: (r) =>
     keepDescription(at(r), {

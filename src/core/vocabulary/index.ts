@@ -7,5 +7,11 @@ export { writeSkos } from './skos-write'
 export { readOutline } from './outline'
 export { readSkosXml } from './rdf-xml'
 export { readTermList } from './term-list'
-export { phrasesIn, suggestFromQuestion, type QuestionPhrase, type QuestionSuggestion } from './suggest'
+export {
+  ideasIn,
+  phrasesIn,
+  suggestFromQuestion,
+  type QuestionPhrase,
+  type QuestionSuggestion,
+} from './suggest'
 export { readVocabulary, type VocabularyFormat } from './read-vocabulary'

@@ -51,6 +51,34 @@ export function phrasesIn(question: string): QuestionPhrase[] {
   return found
 }
 
+/** Words between the ideas of a question that the list above lacks: what is asked of them, and turns of asking. */
+const BETWEEN = new Set(
+  `help helps improve improves increase increases reduce reduces change changes differ differs compare compared cause
+   causes support supports lead leads associated association depend depends predict predicts shape shapes given across
+   through during towards without under over among because known found there kind kinds way ways`.split(
+    /\s+/,
+  ),
+)
+
+/**
+ * The stretches of a question that may be its ideas, in their order: words that stand together between the words of asking, and
+ * with no sign between them; of a longer stretch its last five. They are a beginning, and nothing is taken of them unasked.
+ */
+export function ideasIn(question: string): QuestionPhrase[] {
+  const ideas: QuestionPhrase[] = []
+  for (const phrase of phrasesIn(question)) {
+    const words = phrase.text.toLowerCase().split(/[^\p{L}\p{N}]+/u)
+    if (words.some((w) => STOP.has(w) || BETWEEN.has(w)) || !/\p{L}{3}/u.test(phrase.text)) continue
+    const within = ideas.findIndex((i) => i.start <= phrase.start && i.end >= phrase.end)
+    if (within >= 0) continue
+    const last = ideas.at(-1)
+    // A window over a stretch that is longer than a phrase may be: the later one says what it is about.
+    if (last && phrase.start < last.end) ideas[ideas.length - 1] = phrase
+    else ideas.push(phrase)
+  }
+  return ideas
+}
+
 /**
  * Phrases of the question that lead to headings of a vocabulary, in the order of the question. Of two phrases that
  * overlap and lead to the same heading only the longer is kept. An empty question gives none.

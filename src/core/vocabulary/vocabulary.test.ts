@@ -2,6 +2,7 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { vocabularyOf } from '../../standins/corpus/releases'
 import {
+  ideasIn,
   candidates,
   isStrong,
   type MatchReason,
@@ -363,6 +364,43 @@ describe('any text at all', () => {
         if (!read.ok) expect(read.problems[0]!.message.length).toBeGreaterThan(20)
       }),
       { numRuns: 1000 },
+    )
+  })
+})
+
+describe('the ideas of a question', () => {
+  const ideas = (question: string): string[] => ideasIn(question).map((i) => i.text)
+  it('are the stretches between the words of asking, a longer one by its end', () => {
+    expect(
+      ideas('How does background noise in the classroom bear on reading comprehension of children?'),
+    ).toEqual(['background noise', 'classroom', 'reading comprehension', 'children'])
+    expect(ideas('Do school gardens help pupils to eat vegetables, and with whom?')).toEqual([
+      'school gardens',
+      'pupils',
+      'eat vegetables',
+    ])
+    expect(ideas('What is known about low-cost open source soil moisture sensors?')).toEqual([
+      'open source soil moisture sensors',
+    ])
+    expect(ideas('')).toEqual([])
+    expect(ideas('How?')).toEqual([])
+  })
+
+  it('stand where they are said to, in their order, and none within another', () => {
+    fc.assert(
+      fc.property(
+        fc.lorem({ maxCount: 14 }),
+        fc.constantFrom(' of ', ', ', ' and ', ' ', '? '),
+        (text, sign) => {
+          const question = text.replaceAll(' ', sign)
+          const found = ideasIn(question)
+          found.forEach((idea, n) => {
+            expect(question.slice(idea.start, idea.end)).toBe(idea.text)
+            if (n) expect(idea.start).toBeGreaterThanOrEqual(found[n - 1]!.end)
+          })
+        },
+      ),
+      { endOnFailure: true },
     )
   })
 })

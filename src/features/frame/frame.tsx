@@ -79,10 +79,7 @@ export function Frame({ reviewId, children }: { reviewId: string; children: Reac
     )
     return () => deed(leaveReview())
   }, [reviewId, deed, leaveReview, openReview, setting])
-  useEffect(() => {
-    const name = stage.charAt(0).toUpperCase() + stage.slice(1)
-    document.title = open ? `${name} · ${title || 'Review without a title'} · Luvren` : 'Luvren'
-  }, [stage, open, title])
+  const name = stage.charAt(0).toUpperCase() + stage.slice(1)
   useArrival(stage, open)
   // A copy for reading shows what is to be read, and nothing else: neither other stages nor what the review writes.
   const reading = useSession((s) => s.reviewId === reviewId && readingCopy(s.folded.review) !== undefined)
@@ -117,6 +114,7 @@ export function Frame({ reviewId, children }: { reviewId: string; children: Reac
     )
   return (
     <div className={reading ? 'frame reading' : 'frame'}>
+      <title>{open ? `${name} · ${title || 'Review without a title'} · Luvren` : 'Luvren'}</title>
       <header>{reading ? <ReadingHead /> : <Course reviewId={reviewId} stage={stage} />}</header>
       <main id="stage" tabIndex={-1} onMouseOver={pointFacts} onMouseLeave={() => lightFacts(undefined)}>
         {ready && !away ? children : <p className="empty">Opening the review …</p>}
@@ -138,6 +136,7 @@ export function Frame({ reviewId, children }: { reviewId: string; children: Reac
 function NotOpen({ title, children }: { title: string; children: ReactNode }) {
   return (
     <main className="shelf">
+      <title>Luvren</title>
       <h1>{title}</h1>
       {children}
       <Link href="/">

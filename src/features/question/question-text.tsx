@@ -5,7 +5,7 @@ import type { Letter, Review } from '@/core/review'
 import { useStore } from '@/store/provider'
 import { leaveField } from '@/store/leave-field'
 import { useStaged } from '@/store/use-staged'
-import { lettersToOffer, weaving } from './concepts'
+import { lettersToOffer, weaving } from '@/core/doing'
 
 interface Word {
   start: number

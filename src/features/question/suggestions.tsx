@@ -1,13 +1,14 @@
 'use client'
 import { useState } from 'react'
 import { listed, thousands } from '@/core/base'
-import type { Concept, Letter, Pick, Review, Term } from '@/core/review'
+import { lettersToOffer, takePhrase } from '@/core/doing'
+import type { Concept, Letter, Pick, Review } from '@/core/review'
+import { ideasIn } from '@/core/vocabulary'
 import type { SourceInfo } from '@/standins/source-info'
 import { useStore } from '@/store/provider'
 import { LetterList } from '@/ui/letter-list'
 import { useAsked } from '@/store/use-asked'
 import { vocabularyDesk, type Suggestion } from '@/workers'
-import { lettersToOffer, weaving } from './concepts'
 
 interface Props {
   review: Review
@@ -16,7 +17,7 @@ interface Props {
 
 /** Phrases of the question that lead to headings; a concept's letter takes the phrase and its headings in one go. */
 export function Suggestions({ review, sources }: Props) {
-  const { actAll, deed, newId } = useStore()
+  const { deed, doIt } = useStore()
   const found = useSuggestions(review.question, sources)
   const [all, setAll] = useState(false)
   const untaken = found.filter((s) => !isTaken(review, sources, s))
@@ -29,16 +30,16 @@ export function Suggestions({ review, sources }: Props) {
       return !review.terms.some((t) => t.conceptId === pick.conceptId && t.sourceId === source?.id)
     })
   })
-  const open = all ? untaken : fresh
+  const led = all ? untaken : fresh
+  // What leads to no heading may be an idea all the same: of the stretches that nothing else speaks of, nor is woven.
+  const ideas = ideasIn(review.question).filter((idea) =>
+    [...found, ...review.picks].every((other) => other.end <= idea.start || other.start >= idea.end),
+  )
+  const open: Suggestion[] = [...led, ...ideas.map((idea) => ({ ...idea, headings: [] }))].sort(
+    (a, b) => a.start - b.start,
+  )
   const letters = lettersToOffer(review)
 
-  if (!review.question || !sources.some((s) => s.vocabulary))
-    return review.question ? (
-      <p className="sub" style={{ marginBottom: 14 }}>
-        Once a database with a thesaurus is planned below, phrases of the question that lead to its headings
-        are offered here.
-      </p>
-    ) : null
   if (!open.length)
     return untaken.length ? (
       <p className="sub" style={{ marginBottom: 14 }}>
@@ -55,36 +56,20 @@ export function Suggestions({ review, sources }: Props) {
       </p>
     ) : null
 
-  const take = (suggestion: Suggestion, letter: Letter): void => {
-    const owner = ownerOf(review, suggestion)
-    const { concept, commands } =
-      owner?.letter === letter
-        ? { concept: owner, commands: [] }
-        : weaving(review, letter, suggestion.start, suggestion.end, newId)
-    const terms = suggestion.headings.flatMap((h): Term[] => {
-      const source = sources.find((s) => s.vocabulary?.key === h.key)?.source
-      if (!source || review.terms.some((t) => t.sourceId === source.id && t.expression === h.label)) return []
-      return [
-        {
-          id: newId(),
-          conceptId: concept.id,
-          sourceId: source.id,
-          kind: 'heading',
-          expression: h.label,
-          withNarrower: h.alone !== h.withNarrower,
-          mainFocus: false,
-          origin: 'question',
-          from: `“${suggestion.text}”`,
-          status: 'in use',
-        },
-      ]
+  const take = (s: Suggestion, letter: Letter): void => {
+    const headings = s.headings.flatMap((h) => {
+      const source = sources.find((x) => x.vocabulary?.key === h.key)?.source
+      return source ? [{ sourceId: source.id, label: h.label, withNarrower: h.alone !== h.withNarrower }] : []
     })
-    deed(actAll([...commands, ...(terms.length ? [{ kind: 'terms.set' as const, payload: { terms } }] : [])]))
+    deed(doIt(takePhrase, { letter, phrase: s, headings }))
   }
   return (
-    <section className="suggestions" aria-label="Phrases that lead to headings">
+    <section className="suggestions" aria-label="Phrases of the question">
       <p className="sub">
-        These words lead to headings. <kbd>S</kbd> chooses one, a concept’s letter takes it with its headings.
+        {led.length
+          ? 'These words lead to headings, or may be ideas of the question. '
+          : 'These may be the ideas of the question. '}
+        <kbd>S</kbd> chooses one, a concept’s letter takes it{led.length > 0 && ', with its headings'}.
       </p>
       <LetterList
         id="suggestions"
@@ -100,6 +85,7 @@ export function Suggestions({ review, sources }: Props) {
             <>
               <span className="serif">{s.text}</span>
               <span>
+                {!s.headings.length && <span className="sub">as words, for every source</span>}
                 {s.headings.map((h, k) => (
                   <span key={`${h.key}/${h.id}`}>
                     {k > 0 && ' · '}

@@ -1,4 +1,4 @@
-import { LETTERS, type Command, type Concept, type Letter, type Pick, type Review } from '@/core/review'
+import { LETTERS, type Command, type Concept, type Letter, type Pick, type Review } from '../../review'
 
 /** The concept of this letter, or a new one named after the words woven into it. */
 export function conceptForLetter(

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
-import { emptyReview, kindNamed, LETTERS, type Review } from '@/core/review'
-import { conceptForLetter, freeLetter, lettersToOffer, weaving } from './concepts'
+import { emptyReview, kindNamed, LETTERS, type Review } from '../../review'
+import { conceptForLetter, freeLetter, lettersToOffer, weaving } from './weave'
 
 let ids = 0
 const QUESTION = 'How does background noise in class bear on reading?'
