@@ -12,7 +12,8 @@ export default function EverythingFailed({ error, reset }: { error: Error; reset
           and open the review from there.
         </p>
         <p>
-          <button onClick={reset}>Show the page again</button> <a href="/">To the shelf</a>
+          <button onClick={reset}>Show the page again</button>{' '}
+          <button onClick={() => window.location.assign('/')}>To the shelf</button>
         </p>
         <details>
           <summary>What was reported</summary>
