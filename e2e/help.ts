@@ -157,6 +157,7 @@ export async function typeWords(page: Page, rows: readonly string[]): Promise<vo
 
 /** The numbers of the flow that is shown by the words behind them, of one column. */
 export async function flowNumbers(page: Page, column: number): Promise<Record<string, number>> {
+  await expect(page.locator('.flow-column').nth(column).locator('.flow-step').first()).toBeVisible()
   const boxes = await page.locator('.flow-column').nth(column).locator('.flow-step').allInnerTexts()
   return Object.fromEntries(
     boxes.map((text) => {

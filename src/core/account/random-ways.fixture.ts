@@ -98,6 +98,11 @@ const LINES = [
   ['"primary school*"', ['primary AND school', '"primary school*"', '"primary schools"']],
   ['"sound field"', ['sound-field', '"sound field"', 'field AND sound', 'sound AND field']],
   ['noise', ['noise']],
+  ['noise NOT music', ['noise', 'noise NOT music', 'noise less music']],
+  [
+    '(noise NOT (birds OR rail*)) OR echo',
+    ['(noise) or echo', '(noise NOT (birds OR rail$)) OR echo', '(noise NOT birds) OR echo'],
+  ],
 ] as const
 const lineSent = fc
   .constantFrom(...LINES)

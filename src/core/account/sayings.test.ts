@@ -16,6 +16,7 @@ import { searchingJournal, searchings, type Searching } from './random-ways.fixt
 import { READS } from './reads/en'
 import { groupsOf, isTold, SAYING_NAMES, SAYINGS, sayingsTold, type SayingName } from './sayings'
 import { limitsBeyond } from './sayings/limits-beyond'
+import { leavingOut } from './leaving-out'
 import { apartIn } from './taken-apart'
 import { WORDS } from './words/en'
 import type { Words } from './words/en/words'
@@ -42,7 +43,7 @@ const OTHERS =
 
 /** Sentences of the parts on searching that are no sayings yet: none of these has a word that the sayings there have. */
 const OF_SEARCHES =
-  /^(?!.*(?:truncation|not as a phrase|references of|that cite|looked through|asked on|answer|by hand|search histor|logged wrongly|took over no|taken out of the plan|to be run again|no two databases|deposited|set no limits|limited to|found in .* brought in|were found, of which|nobody else|none of the questions|for further works)).*$/
+  /^(?!.*(?:truncation|not as a phrase|NOT was not sent|references of|that cite|looked through|asked on|answer|by hand|search histor|logged wrongly|took over no|taken out of the plan|to be run again|no two databases|deposited|set no limits|limited to|found in .* brought in|were found, of which|nobody else|none of the questions|for further works)).*$/
 
 interface Case {
   drawn: Reading | Searching
@@ -193,6 +194,11 @@ const BREAKS: Readonly<
   'phrases-apart': (_e, c) => {
     // The same line is sent again as it is written.
     const run = c.review.runs.findLast((r) => apartIn(r).length > 0)
+    return run && [{ kind: 'run.log', payload: { ...run, id: 'again', sent: run.text } }]
+  },
+  'not-sent': (_e, c) => {
+    // The same line is sent again as it is written.
+    const run = c.review.runs.findLast((r) => leavingOut(r).includes('lost'))
     return run && [{ kind: 'run.log', payload: { ...run, id: 'again', sent: run.text } }]
   },
   'texts-read': (_e, c) => rule(c, 'close', (id) => passed(c, id) && !readBy(c, id, 'close').length, 'p-1'),

@@ -4,6 +4,7 @@ import { parse, print, sameLimit, walk, withoutPlaces, type LimitKind } from '..
 import { standingRuns, type Line, type PlannedLimit, type Review, type Run, type Term } from '../review'
 import { finalLine, limitsThatCount, termExpression } from '../strategy'
 import type { FactContext } from './facts/fact'
+import { leavingOut } from './leaving-out'
 import { currentRuns, joiningLine } from './runs'
 import { searchedWith, type SearchedWith } from './searched-with'
 import { daysOf, spellsOf } from './words'
@@ -120,10 +121,11 @@ export function narrowerTaken(review: Review, sourceId: string): 'all' | 'some' 
 export function runWith({ review, source }: FactContext, sourceId: string): SearchedWith {
   const run = currentRuns(review, sourceId)
   const lines = (review.strategies[sourceId] ?? []).map((line, i) => ({ line, number: i + 1 }))
-  return searchedWith(
-    lines.filter(({ line }) => run.has(line.id)),
-    source(sourceId)?.profile,
-  )
+  const ran = lines.filter(({ line }) => run.has(line.id))
+  const found = searchedWith(ran, source(sourceId)?.profile)
+  // What was to be left out is told as left out only where all of it was sent.
+  const whole = ran.every(({ line }) => leavingOut(run.get(line.id)!).every((how) => how === 'sent'))
+  return whole ? found : { ...found, leftOut: [] }
 }
 
 /** Was the strategy of a source another one when it was searched again than it had been before? */

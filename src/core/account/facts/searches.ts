@@ -9,6 +9,7 @@ import { currentRuns, joiningLine } from '../runs'
 import { fieldsInWords } from '../searched-with'
 import { finalRun, runWith, searchedIn } from '../standing'
 import { dateWords, daysOf, searchedWords, someNamed, spellsOf, spellWords, workWords } from '../words'
+import { linesWithoutNot } from '../not-sent'
 import { limitsBeyond } from '../sayings/limits-beyond'
 import { MISSING, nameOf, type Fact, type FactContext, type Reader } from './fact'
 
@@ -90,6 +91,16 @@ export const SEARCHES: Record<string, Reader> = {
     return {
       text: someNamed(phrases) || MISSING,
       missing: !phrases.length,
+      stage: 'searches',
+      anchor: `source:${id}`,
+      from: `what was sent to ${nameOf(c, id)}`,
+    }
+  },
+  'lines.withoutNot': (c, id) => {
+    const lines = linesWithoutNot(c.review, id)
+    return {
+      text: lines.length ? `line${lines.length === 1 ? '' : 's'} ${listed(lines.map(String))}` : MISSING,
+      missing: !lines.length,
       stage: 'searches',
       anchor: `source:${id}`,
       from: `what was sent to ${nameOf(c, id)}`,

@@ -4,6 +4,7 @@ export interface CountingRun {
   id: string
   sourceId: string
   lineId: string
+  number: number
   text: string
   sent: string
   supersedes?: string

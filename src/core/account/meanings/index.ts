@@ -1,6 +1,7 @@
 import type { Asked, Duplicates, ReadByMany, Reads, Shown, TextsRead, TitlesRead } from '../reads/en'
 import { Deeds, type Deed } from './deeds'
 import { broughtShort, limitsBeyond } from './counted'
+import { notSent } from './not-sent'
 import { phrasesSentApart } from './phrases'
 import { countsByHand, countsCorrected, searchesWithout, truncation } from './searches'
 import { followed, looked, notGone, peopleAsked, searchAgain, sourceGone } from './ways'
@@ -183,6 +184,7 @@ const MEANINGS: { readonly [N in keyof Reads]: (read: Reads[N], deeds: Deeds) =>
   },
   truncation,
   'phrases-apart': phrasesSentApart,
+  'not-sent': notSent,
   'limits-beyond': limitsBeyond,
   'searches-without': searchesWithout,
   'counts-by-hand': countsByHand,

@@ -7,6 +7,7 @@ import { countsCorrected } from './counts-corrected'
 import { deposited } from './deposited'
 import { duplicates } from './duplicates'
 import { limitsBeyondPlan } from './limits-beyond'
+import { notSent } from './not-sent'
 import { phrasesSentApart } from './phrases-apart'
 import { searchAgain } from './search-again'
 import { searchesWithout } from './searches-without'
@@ -46,6 +47,7 @@ export const SAYINGS = {
   deposited,
   truncation,
   'phrases-apart': phrasesSentApart,
+  'not-sent': notSent,
   'limits-beyond': limitsBeyondPlan,
   'searches-without': searchesWithout,
   'counts-by-hand': countsByHand,

@@ -21,6 +21,7 @@ export type Family =
   | 'not used'
   | 'sent without truncation'
   | 'phrases sent as words'
+  | 'left out in vain'
   | 'not used in searches'
   | 'brought in short'
   | 'limits beyond the plan'

@@ -22,18 +22,21 @@ const Comments = later(() => import('../panes/comments').then((m) => m.Comments)
 const Yields = later(() => import('../panes/yields').then((m) => m.Yields))
 const Steps = later(() => import('../panes/steps').then((m) => m.Steps))
 
-/** What can be looked at below a sheet, with its key. */
+const LINE = 'this line'
+const STRATEGY = 'the whole strategy'
+const TIME = 'over time'
+/** What can be looked at below a sheet, with its key, by what is asked there. */
 export const PANES = [
-  { id: 'translation', key: '1', label: 'Translation' },
-  { id: 'limits', key: '2', label: 'Limits' },
-  { id: 'versions', key: '3', label: 'Versions' },
-  { id: 'plan', key: '4', label: 'Plan' },
-  { id: 'advice', key: '5', label: 'Advice' },
-  { id: 'known', key: '6', label: 'Known items' },
-  { id: 'yield', key: '7', label: 'Yield' },
-  { id: 'peek', key: '8', label: 'Peek' },
-  { id: 'steps', key: '9', label: 'Steps' },
-  { id: 'again', key: '0', label: 'Again' },
+  { id: 'translation', key: '1', label: 'Translation', group: LINE },
+  { id: 'peek', key: '8', label: 'Peek', group: LINE },
+  { id: 'limits', key: '2', label: 'Limits', group: STRATEGY },
+  { id: 'plan', key: '4', label: 'Plan', group: STRATEGY },
+  { id: 'advice', key: '5', label: 'Advice', group: STRATEGY },
+  { id: 'known', key: '6', label: 'Known items', group: STRATEGY },
+  { id: 'yield', key: '7', label: 'Yield', group: STRATEGY },
+  { id: 'steps', key: '9', label: 'Steps', group: STRATEGY },
+  { id: 'versions', key: '3', label: 'Versions', group: TIME },
+  { id: 'again', key: '0', label: 'Again', group: TIME },
 ] as const
 export type Pane = (typeof PANES)[number]['id']
 

@@ -19,7 +19,7 @@ export function words(
     ...concepts(claims),
     ...ways(claims, context),
     ...toldAs(
-      sayings.filter((s) => s.saying === 'truncation' || s.saying === 'phrases-apart'),
+      sayings.filter((s) => ['truncation', 'phrases-apart', 'not-sent'].includes(s.saying)),
       ['runs'],
     ),
     ...takenOver(claims),

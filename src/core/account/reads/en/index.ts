@@ -8,6 +8,7 @@ import { searchAgain, type SearchAgain } from './search-again'
 import { searchesWithout, type Without } from './searches-without'
 import { sourceGone, type SourceGone } from './source-gone'
 import { textsReasons } from './texts-reasons'
+import { notSent, type NotSent } from './not-sent'
 import { phrasesSentApart, type PhrasesApart } from './phrases-apart'
 import { truncation, type Truncation } from './truncation'
 import { wayFollowed, type Followed } from './way-followed'
@@ -77,6 +78,7 @@ export interface Reads {
   deposited: Deposited
   truncation: Truncation
   'phrases-apart': PhrasesApart
+  'not-sent': NotSent
   'limits-beyond': LimitsBeyond
   'searches-without': Without
   'counts-by-hand': ByHand
@@ -252,6 +254,7 @@ export const READS: { readonly [N in SayingName]: (sentence: string) => Reads[N]
   deposited,
   truncation,
   'phrases-apart': phrasesSentApart,
+  'not-sent': notSent,
   'limits-beyond': limitsBeyond,
   'searches-without': searchesWithout,
   'counts-by-hand': countsByHand,
@@ -268,6 +271,7 @@ export type {
   Looked,
   NotGone,
   PeopleAsked,
+  NotSent,
   PhrasesApart,
   SearchAgain,
   SourceGone,

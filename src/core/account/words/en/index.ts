@@ -16,6 +16,7 @@ import { titlesRead } from './titles-read'
 import { titlesWho } from './titles-who'
 import { broughtShort } from './brought-short'
 import { limitsBeyond } from './limits-beyond'
+import { notSent } from './not-sent'
 import { phrasesSentApart } from './phrases-apart'
 import { truncation } from './truncation'
 import { wayFollowed } from './way-followed'
@@ -44,6 +45,7 @@ export const WORDS: { readonly [N in SayingName]: Words<FoundOf<N>> } = {
   deposited,
   truncation,
   'phrases-apart': phrasesSentApart,
+  'not-sent': notSent,
   'brought-short': broughtShort,
   'limits-beyond': limitsBeyond,
   'searches-without': searchesWithout,
