@@ -9,6 +9,9 @@ describe('clocks that cannot have been right', () => {
     expect(oddClocks(on('2026-05-01', '9999-12-31', '2026-05-02'), '2026-05-03T00:00:00Z')).toEqual([
       'Entry 2 is dated 31 December 9999, after today: the clock of that computer was wrong.',
     ])
+    expect(oddClocks(on('2026-05-01', '2027-12-31', '9999-12-31'), '2026-05-03T00:00:00Z')).toEqual([
+      'Entry 2 is dated 31 December 2027, after today, and so is another: the clock of that computer was wrong.',
+    ])
     expect(oddClocks(on('2026-05-05', '2026-05-03', '2026-05-04'))).toEqual([
       'Entry 2 is dated 3 May 2026 and was written behind one of 5 May 2026: a clock was set back, or was wrong before.',
     ])
