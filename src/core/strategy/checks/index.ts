@@ -38,7 +38,12 @@ export function judging(context: CheckContext): Judging {
     ask: (said) => ({ docs: searched ? find(said) : undefined, losses: lossesOf(said) }),
     limited,
   })
-  const about = new ConceptEvidence(context, context.thesaurus, (line) => context.lines[line - 1]?.conceptId)
+  // A line keeps the letter of a concept that has left the plan: it is of none then.
+  const planned = new Set(context.concepts.map((k) => k.id))
+  const about = new ConceptEvidence(context, context.thesaurus, (line) => {
+    const id = context.lines[line - 1]?.conceptId
+    return id !== undefined && planned.has(id) ? id : undefined
+  })
   const triedLast = counting === last || context.countingId ? undefined : lines[last - 1]
   return { ...context, search, about, triedLast }
 }

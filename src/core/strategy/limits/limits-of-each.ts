@@ -29,8 +29,9 @@ export function limitsOfEach(lines: readonly LineLike[]): LimitValue[][] {
     const tree = trees[i]
     const below = tree ? linesIn(tree).filter((n) => n >= 1 && n <= i) : []
     const parts = tree ? inForce(tree, (n) => (n >= 1 && n <= i ? joined[n - 1]! : [])) : []
-    joined.push([...parts, ...line.limits])
-    reached.push([...below.flatMap((n) => reached[n - 1]!), ...line.limits])
+    // Each once: lines that are built of the two before them would have twice as many with each line.
+    joined.push(different([...parts, ...line.limits]))
+    reached.push(different([...below.flatMap((n) => reached[n - 1]!), ...line.limits]))
     takesAway.push(
       (tree !== undefined && [...walk(tree)].some((e) => e.kind === 'not')) ||
         below.some((n) => takesAway[n - 1]!),

@@ -170,16 +170,23 @@ function search(
   return searchAsTyped(index, text, profile, options)
 }
 
-/** The limits of the lines that a line refers to, however far back. */
+/** The limits of the lines that a line refers to, however far back, those of each line once. */
 function limitsBelow(
   lines: readonly LineLike[],
   trees: readonly (Expr | undefined)[],
   i: number,
 ): LimitValue[] {
-  const tree = trees[i]
-  return tree
-    ? referredLines(tree).flatMap((n) =>
-        n <= i ? [...limitsBelow(lines, trees, n - 1), ...lines[n - 1]!.limits] : [],
-      )
-    : []
+  const seen = new Set<number>()
+  const limits: LimitValue[] = []
+  const below = (at: number): void => {
+    const tree = trees[at]
+    for (const n of tree ? referredLines(tree) : [])
+      if (n >= 1 && n <= at && !seen.has(n)) {
+        seen.add(n)
+        below(n - 1)
+        limits.push(...lines[n - 1]!.limits)
+      }
+  }
+  below(i)
+  return limits
 }

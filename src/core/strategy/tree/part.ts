@@ -45,13 +45,28 @@ export function unlimited(part: Part): Part {
   return inner
 }
 
+/** More than so many parts are each told once: lines that are built of each other would come to any number of them. */
+const MANY = 500
+const bounded = (parts: Part[]): Part[] => (parts.length > MANY ? [...new Set(parts)] : parts)
+/** What was found of a part is kept with it: it may stand in very many ways to the root. */
+const keptOf = (find: (part: Part) => Part[]): ((part: Part) => Part[]) => {
+  const kept = new WeakMap<Part, Part[]>()
+  return (part) => {
+    const known = kept.get(part) ?? bounded(find(part))
+    kept.set(part, known)
+    return known
+  }
+}
+
 /** The parts that must all find a record for this one to find it, limits looked through; one that is no AND stands alone. */
-export function demandsOf(part: Part): Part[] {
+export const demandsOf: (part: Part) => Part[] = keptOf((part) => {
   const inner = unlimited(part)
   if (inner.kind === 'and') return inner.parts.flatMap(demandsOf)
   if (inner.kind === 'not') return demandsOf(inner.parts[0]!)
   return [inner]
-}
+})
 
 /** The parts of which one is enough, ORs within ORs opened. */
-export const choicesOf = (part: Part): Part[] => (part.kind === 'or' ? part.parts.flatMap(choicesOf) : [part])
+export const choicesOf: (part: Part) => Part[] = keptOf((part) =>
+  part.kind === 'or' ? part.parts.flatMap(choicesOf) : [part],
+)
