@@ -4,6 +4,7 @@ import { DEFAULT_ANY, fieldMask } from './document'
 import { EMPTY, intersect, subtract, uniteAll, type DocSet } from './docset'
 import type { Index } from './index-read'
 import { mergePlaces, nearDocs, phrasePlaces, placesOfTerms, type Places } from './positions'
+import { besideEachOther, nearOfTwo } from './straight'
 
 /** What evaluation takes from outside the index. */
 export interface EvaluateOptions {
@@ -49,7 +50,7 @@ class Evaluation {
           this.index.size,
         )
       case 'phrase':
-        return this.places(e, mask).docs
+        return this.phrase(e, mask)
       case 'and':
         return this.all(e.parts, mask)
       case 'or':
@@ -62,6 +63,9 @@ class Evaluation {
         return rest.reduce((docs, p) => subtract(docs, this.docs(p, mask)), this.docs(first!, mask))
       }
       case 'near': {
+        const [left, right] = [this.single(e.left), this.single(e.right)]
+        if (left !== undefined && right !== undefined)
+          return nearOfTwo(this.index, left, right, mask, e.distance, e.ordered)
         const both = intersect(this.docs(e.left, mask), this.docs(e.right, mask))
         if (!both.length) return EMPTY
         return nearDocs(
@@ -87,6 +91,24 @@ class Evaluation {
       default:
         return never(e)
     }
+  }
+
+  /** The one term that a word stands for here; undefined where it is none or several, or no word. */
+  private single(e: Expr): number | undefined {
+    const terms = e.kind === 'word' ? this.terms(e.text, false) : []
+    return terms.length === 1 ? terms[0] : undefined
+  }
+
+  private phrase(e: Expr & { kind: 'phrase' }, mask: number): DocSet {
+    const slots = e.words.map((w) => this.terms(w, !e.loose))
+    if (slots.some((terms) => !terms.length)) return EMPTY
+    return slots.every((terms) => terms.length === 1)
+      ? besideEachOther(
+          this.index,
+          slots.map(([t]) => t!),
+          mask,
+        )
+      : this.places(e, mask).docs
   }
 
   /** Shortest first, so that every step works on as little as can be. */
