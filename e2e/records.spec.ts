@@ -106,6 +106,8 @@ test('five files of five formats become one list: settled, looked through, group
     await page.getByLabel('Name of the filter').fill('Skylights')
     await page.getByRole('button', { name: 'Keep', exact: true }).click()
     await expect(page.getByRole('button', { name: 'Skylights', exact: true })).toBeVisible()
+    // It is kept before the dialog that asked for its name has gone; keys are the dialog's until then.
+    await expect(page.getByRole('dialog')).toBeHidden()
   })
   await test.step('the work goes into a group by key, and the group is a way to narrow', async () => {
     await page.locator('.works-list').focus()

@@ -9,7 +9,7 @@ it('keeps the worked example of the guide true', () => {
   const json = /```json\n([\s\S]*?)```/.exec(guide)![1]!
   const read = readDescription(JSON.parse(json))
   if (!read.ok) throw new Error(read.problems.map((p) => p.message).join('\n'))
-  const [, plain, theirs] = /`(text: [^`]*)` becomes `([^`]*)`/.exec(guide)!
+  const [, plain, theirs] = /`(text: [^`]*)` becomes\s+`([^`]*)`/.exec(guide)!
   const { text, losses, said } = printFor(parse(plain!).tree!, read.value)
   expect(text).toBe(theirs)
   expect(losses).toEqual([])
