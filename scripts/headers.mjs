@@ -1,7 +1,7 @@
 // What every answer says of itself: which programs may run on a page and what it may reach. Pages are made when Luvren is
 // built, so the few scripts that stand in them are known by their digests.
 import { createHash } from 'node:crypto'
-import { readdirSync, readFileSync, writeFileSync } from 'node:fs'
+import { existsSync, readdirSync, readFileSync, writeFileSync } from 'node:fs'
 import path from 'node:path'
 
 /** The digests of the scripts that stand in a page, as a policy names them. */
@@ -16,19 +16,27 @@ export function scriptHashes(html) {
   ].sort()
 }
 
-/** All pages of a folder with their hashes: "/review/terms" and what stands in it. */
-function pagesIn(folder, at = folder) {
+/** All files below a folder, by their paths from it; none where it is not there. */
+export function filesIn(folder, at = folder) {
+  if (!existsSync(at)) return []
   return readdirSync(at, { withFileTypes: true }).flatMap((entry) => {
     const file = path.join(at, entry.name)
-    if (entry.isDirectory()) return pagesIn(folder, file)
-    if (!entry.name.endsWith('.html')) return []
-    const name = `/${path
-      .relative(folder, file)
-      .replaceAll(path.sep, '/')
-      .replace(/\.html$/, '')}`
-    return [[name === '/index' ? '/' : name, scriptHashes(readFileSync(file, 'utf8'))]]
+    return entry.isDirectory()
+      ? filesIn(folder, file)
+      : [path.relative(folder, file).replaceAll(path.sep, '/')]
   })
 }
+/** The address of a page by the path of its file without its ending. */
+export const addressOf = (name) => (name === 'index' ? '/' : `/${name}`)
+
+/** All pages of a folder with their hashes: "/review/terms" and what stands in it. */
+const pagesIn = (folder) =>
+  filesIn(folder)
+    .filter((f) => f.endsWith('.html'))
+    .map((f) => [
+      addressOf(f.replace(/\.html$/, '')),
+      scriptHashes(readFileSync(path.join(folder, f), 'utf8')),
+    ])
 
 /** Writes the list of what stands in each page that was built in `folder`, to `file`. */
 export function listHashes(folder, file) {

@@ -1,23 +1,13 @@
-// After the build: the service worker with the list of what it keeps. `from` is where the built files lie, `pages` where the
-// pages do; it goes to `to`.
+// After the build: the service worker with the list of what it keeps.
 import { createHash } from 'node:crypto'
-import { existsSync, readdirSync, readFileSync } from 'node:fs'
+import { readFileSync } from 'node:fs'
 import path from 'node:path'
 import { build } from 'esbuild'
+import { addressOf, filesIn } from './headers.mjs'
 import { root } from './lib.mjs'
 
 const digest = (bytes) => createHash('sha256').update(bytes).digest('hex').slice(0, 16)
 
-/** All files below a folder, by their paths from it. */
-function filesIn(folder, at = folder) {
-  if (!existsSync(at)) return []
-  return readdirSync(at, { withFileTypes: true }).flatMap((entry) => {
-    const file = path.join(at, entry.name)
-    return entry.isDirectory()
-      ? filesIn(folder, file)
-      : [path.relative(folder, file).replaceAll(path.sep, '/')]
-  })
-}
 /** No maps, no source of workers that the bundler copied beside what it made of it. */
 const isShipped = (file) => !/\.(?:map|ts)$/.test(file)
 
@@ -41,7 +31,6 @@ export async function writeServiceWorker() {
     .filter((f) => f.endsWith('.html') && !f.startsWith('_'))
     .map((f) => f.replace(/\.html$/, ''))
   const read = (file) => readFileSync(path.join(pages, file), 'utf8')
-  const addressOf = (name) => (name === 'index' ? '/' : `/${name}`)
   const files = [
     ...names.map((name) => ({ url: addressOf(name), revision: digest(read(`${name}.html`)) })),
     ...filesIn(path.join(next, 'static'))

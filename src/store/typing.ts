@@ -106,10 +106,9 @@ export class Typing {
   }
 
   /** Keeps a finished edit beside what its field holds now, under a name of its own. */
-  private async part(key: string, command: Command, { held, at }: Typed, now: unknown): Promise<void> {
-    const { connection, reviewId, tab, by } = this.options
-    const id = `${this.id(key)}/${at}`
-    const pending: Pending = { id, reviewId, tab, at, by: by(), command, held: held ?? null }
+  private async part(key: string, command: Command, typed: Typed, now: unknown): Promise<void> {
+    const { connection } = this.options
+    const pending = this.pendingOf(`${this.id(key)}/${typed.at}`, { ...typed, command })
     this.fields.delete(key)
     await (await connection.get()).put('pending', pending)
     this.options.onParted({ pending, typed: command, now })
@@ -137,17 +136,20 @@ export class Typing {
     return `${this.options.reviewId}/${this.options.tab}/${key}`
   }
 
-  private async stage(open: readonly (readonly [string, Typed])[]): Promise<void> {
+  /** An edit as it lies on disk. */
+  private pendingOf(id: string, { command, held, at }: Typed): Pending {
     const { reviewId, tab, by } = this.options
+    return { id, reviewId, tab, at, by: by(), command, held: held ?? null }
+  }
+
+  private async stage(open: readonly (readonly [string, Typed])[]): Promise<void> {
     const db = await this.options.connection.get()
     const tx = db.transaction('pending', 'readwrite')
     await Promise.all([
       ...open
         // What was finished meanwhile needs no staging.
         .filter(([key, typed]) => this.fields.get(key) === typed)
-        .map(([key, { command, held, at }]) =>
-          tx.store.put({ id: this.id(key), reviewId, tab, at, by: by(), command, held: held ?? null }),
-        ),
+        .map(([key, typed]) => tx.store.put(this.pendingOf(this.id(key), typed))),
       tx.done,
     ])
     for (const [, typed] of open) typed.staged = true

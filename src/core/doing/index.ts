@@ -10,7 +10,7 @@ export { editPassage } from './methods/edit-passage'
 export { settleSearchPoint, takeProposal } from './methods/settle-search-point'
 export type { Doing, DoingAt } from './doing'
 export { takePhrase, type PhraseTaken } from './question/take-phrase'
-export { freeLetter, lettersToOffer, weaving } from './question/weave'
+export { freeLetter, lettersToOffer, ownerOf, pickAround, weaving } from './question/weave'
 export { keepDescription, leaveUndescribed, UNNAMED } from './question/describe'
 export { addDescribed, addSources, takeSourceOut, type SourceChosen } from './question/add-source'
 export {

@@ -42,6 +42,9 @@ class Evaluation {
     private readonly problems: Problem[],
   ) {}
 
+  /** The terms that words stand for: asked for documents, for places, and whether they are one. */
+  private readonly found = new Map<string, number[]>()
+
   docs(e: Expr, mask: number): DocSet {
     switch (e.kind) {
       case 'word':
@@ -118,7 +121,12 @@ class Evaluation {
   }
 
   private terms(word: string, inPhrase: boolean): number[] {
-    return this.options.terms ? this.options.terms(this.index, word, inPhrase) : this.index.termsFor(word)
+    const key = `${inPhrase ? '"' : ' '}${word}`
+    const known =
+      this.found.get(key) ??
+      (this.options.terms ? this.options.terms(this.index, word, inPhrase) : this.index.termsFor(word))
+    this.found.set(key, known)
+    return known
   }
 
   /** Places of what may stand beside NEAR: words, phrases, OR groups of them. Anything else has no places. */

@@ -1,8 +1,8 @@
 'use client'
 import { useState } from 'react'
 import { listed, thousands } from '@/core/base'
-import { lettersToOffer, takePhrase } from '@/core/doing'
-import type { Concept, Letter, Pick, Review } from '@/core/review'
+import { lettersToOffer, ownerOf, pickAround, takePhrase } from '@/core/doing'
+import type { Letter, Review } from '@/core/review'
 import { ideasIn } from '@/core/vocabulary'
 import type { SourceInfo } from '@/standins/source-info'
 import { useStore } from '@/store/provider'
@@ -104,16 +104,6 @@ export function Suggestions({ review, sources }: Props) {
       />
     </section>
   )
-}
-
-/** The woven words that hold a phrase. */
-const pickAround = (review: Review, phrase: Suggestion): Pick | undefined =>
-  review.picks.find((p) => p.start <= phrase.start && p.end >= phrase.end)
-
-/** The concept whose words already hold a phrase. */
-function ownerOf(review: Review, phrase: Suggestion): Concept | undefined {
-  const pick = pickAround(review, phrase)
-  return review.concepts.find((c) => c.id === pick?.conceptId)
 }
 
 function useSuggestions(question: string, sources: readonly SourceInfo[]): Suggestion[] {

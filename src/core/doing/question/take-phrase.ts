@@ -1,6 +1,6 @@
 import type { Letter, Term } from '../../review'
 import type { Doing } from '../doing'
-import { weaving } from './weave'
+import { ownerOf, weaving } from './weave'
 
 /** A phrase of the question that goes to a concept, with the headings that it leads to. */
 export interface PhraseTaken {
@@ -14,8 +14,7 @@ export interface PhraseTaken {
  * that leads to none is taken as it stands, as words for every source.
  */
 export const takePhrase: Doing<PhraseTaken> = ({ review, newId }, { letter, phrase, headings }) => {
-  const around = review.picks.find((p) => p.start <= phrase.start && p.end >= phrase.end)
-  const owner = review.concepts.find((c) => c.id === around?.conceptId)
+  const owner = ownerOf(review, phrase)
   const { concept, commands } =
     owner?.letter === letter
       ? { concept: owner, commands: [] }

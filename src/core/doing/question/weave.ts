@@ -13,6 +13,17 @@ export function conceptForLetter(
   return { concept: { id: newId(), letter, name, essential: true, note: '' }, isNew: true }
 }
 
+/** A stretch of the question. */
+type Place = { start: number; end: number }
+/** The woven words that hold a phrase. */
+export const pickAround = (review: Review, phrase: Place): Pick | undefined =>
+  review.picks.find((p) => p.start <= phrase.start && p.end >= phrase.end)
+/** The concept whose words already hold a phrase. */
+export const ownerOf = (review: Review, phrase: Place): Concept | undefined => {
+  const pick = pickAround(review, phrase)
+  return review.concepts.find((c) => c.id === pick?.conceptId)
+}
+
 /** The first letter that no concept has; undefined when all are taken. */
 export const freeLetter = (review: Review): Letter | undefined =>
   LETTERS.find((l) => !review.concepts.some((c) => c.letter === l))
