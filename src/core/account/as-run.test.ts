@@ -44,7 +44,7 @@ describe('what was run stays told as run', () => {
     let tried = 0
     fc.assert(
       fc.property(reviews, fc.nat(), fc.nat(), fc.nat(), (drawn, s, l, how) => {
-        const context = contextOf(journal(drawn).entries, drawn.brought)
+        const context = contextOf(journal(drawn).entries)
         const ran = new Set(context.review.runs.map((r) => r.lineId))
         const whole = context.review.sources.filter(({ id }) => {
           const last = context.review.strategies[id]?.at(-1)
@@ -70,7 +70,7 @@ describe('what was run stays told as run', () => {
     fc.assert(
       fc.property(reviews, fc.nat(), (drawn, s) => {
         const { entries } = journal(drawn)
-        const before = contextOf(entries, drawn.brought)
+        const before = contextOf(entries)
         const ran = before.review.sources.filter(({ id }) => {
           const line = countingLine(before.review, id)
           return line && currentRuns(before.review, id).has(line.id)
@@ -103,8 +103,7 @@ describe('what was run stays told as run', () => {
           kind: 'strategy.counts',
           payload: { sourceId, lineId: counting.id, why: '' },
         }
-        const after = (commands: Command[]): FactContext =>
-          contextOf(andThen(entries, [commands]), drawn.brought)
+        const after = (commands: Command[]): FactContext => contextOf(andThen(entries, [commands]))
         expect(told(after([...tried, choice]))).toEqual(told(after([choice])))
         if (JSON.stringify(told(after(tried))) !== JSON.stringify(told(before))) otherwise++
       }),

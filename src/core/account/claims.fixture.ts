@@ -7,7 +7,6 @@ import { stateOf, type CheckedEntry, type Line, type Run } from './journal-state
 import { protocolPatterns } from './protocol-checker.fixture'
 import { togetherPatterns } from './sources-checker.fixture'
 import { searchReviewPatterns } from './search-review-checker.fixture'
-import { selectionPatterns } from './selection-checker.fixture'
 import { finds, limitHolds, spelledOut, subsets } from './what-lines-find.fixture'
 
 /** What the checker knows of how databases speak, by the id of the source. */
@@ -86,7 +85,6 @@ export function untrueClaims(
     )
   const first = Math.min(...s.runs.map((r) => Date.parse(r.at)))
   const before = s.known.filter((k) => Date.parse(k.at) < first).length
-  const brought = s.imports.reduce((n, i) => n + i.count, 0)
 
   type Check = (m: RegExpExecArray) => boolean
   const because = '(?:, because (.*?))?'
@@ -408,32 +406,9 @@ export function untrueClaims(
         })
       },
     ],
-    [
-      /^(?:The ([\d,]+) records? that came in described|From ([\d,]+) records? came) ([\d,]+) works?\.$/,
-      (m) => number((m[1] ?? m[2])!) === brought && number(m[3]!) <= brought,
-    ],
-    [
-      /^(?:In all, ([\d,]+) records? came in|Searching brought ([\d,]+) records?)(?:; ([\d,]+) described a work already found, and ([\d,]+) works? remained)?(?:[,;] ([\d,]+) of them (?:from one source alone|stood in one source alone))?\.$/,
-      (m) =>
-        number((m[1] ?? m[2])!) === brought &&
-        (!m[3] || number(m[3]) + number(m[4]!) === brought) &&
-        (!m[5] || new Set(s.imports.map((i) => i.sourceId)).size > 1),
-    ],
-    [
-      /^(?:Of ([\d,]+) records? that the searches found, ([\d,]+) were brought in|The searches found ([\d,]+) records?, of which ([\d,]+) were brought in)(?:; ([\d,]+) described a work already found, and ([\d,]+) works? remained)?(?:[,;] .*)?\.$/,
-      (m) => {
-        const runs = searched.map((d) => current(d.id, final(d.id)))
-        return (
-          runs.every(Boolean) &&
-          number((m[1] ?? m[3])!) === runs.reduce((n, r) => n + r!.hits, 0) &&
-          number((m[2] ?? m[4])!) === brought
-        )
-      },
-    ],
     ...protocolPatterns(entries, number),
     ...searchReviewPatterns(entries, number),
     ...togetherPatterns(entries),
-    ...selectionPatterns(s.selection, number),
   ]
   /** Concepts joined with AND: what is found must need each of them, tried on records of every make. */
   function joinIs(id: string, said: string | undefined, single: boolean): boolean {

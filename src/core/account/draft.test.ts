@@ -75,7 +75,7 @@ describe('the draft of any review', () => {
         (drawn, voice, telling) => {
           fc.pre(drawn.strategies.every((lines) => findsSomething(lines as never)))
           const { entries } = journal(drawn)
-          const context = voiced(contextOf(entries, drawn.brought), voice)
+          const context = voiced(contextOf(entries), voice)
           for (const passage of draftAccount(context, telling)) {
             for (const node of inlinesOf(passage)) {
               if (node.type !== 'text') continue

@@ -75,12 +75,6 @@ export function stateOf(entries: readonly CheckedEntry[]) {
         : [],
     ),
     imports: byId('records.import', 'import.remove') as never as { sourceId: string; count: number }[],
-    selection: live
-      .filter((e) => ['ruling.set', 'ruling.many', 'retrieval.set'].includes(e.kind))
-      .map((e) => ({ kind: e.kind, payload: e.payload as never as Said })),
-    rulings: live
-      .filter((e) => e.kind === 'ruling.set')
-      .map((e) => e.payload as never as { recordId: string; verdict: string; reader: string }),
     runs: all.filter((r) => !corrected.has(r.id)),
     strategies,
     linesAt,
@@ -100,13 +94,5 @@ export interface Run {
   asked?: string
 }
 
-/** As much of a deed of selection as the checker needs. */
-export interface Said {
-  recordId: string
-  records: string[]
-  pass: 'broad' | 'close'
-  verdict: string
-  reader: string
-  state: string
-  reason?: string
-}
+/** Patterns of sentences, each with what makes it true. */
+export type Patterns = [RegExp, (m: RegExpExecArray) => boolean][]

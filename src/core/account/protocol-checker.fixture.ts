@@ -1,7 +1,6 @@
 /** The slow checker of what is said of the protocol: it reads the journal's deeds only, and shares no code with the account. */
-import { stateOf, type CheckedEntry } from './journal-state.fixture'
+import { stateOf, type CheckedEntry, type Patterns } from './journal-state.fixture'
 import { Deeds } from './meanings'
-import type { Patterns } from './selection-checker.fixture'
 
 export const DAY = '(\\d+) (\\w+) (\\d{4})'
 const MONTHS = 'January February March April May June July August September October November December'.split(

@@ -30,11 +30,13 @@ const ruling = (by: fc.Arbitrary<string>): fc.Arbitrary<Command> =>
       verdict,
       reason: fc.constantFrom(...REASONS, undefined),
       question: fc.nat(3).map((n) => n === 3),
+      blinded: fc.constantFrom(undefined, true, false),
     })
-    .map(({ reason, question: q, ...p }) => ({
+    .map(({ reason, question: q, blinded, ...p }) => ({
       kind: 'ruling.set',
       payload: {
         ...p,
+        ...(blinded === undefined ? {} : { blinded }),
         ...(p.verdict !== 'out' ? {} : q ? { criterionId: 'q0' } : reason ? { reason } : {}),
       },
     }))
@@ -104,11 +106,16 @@ const step: fc.Arbitrary<Command[]> = fc.oneof(
       })),
   ),
   one(
-    fc.record({ recordId, pass, verdict: fc.constantFrom('in', 'out') }).map((p) => ({
-      kind: 'ruling.settle',
-      payload: { ...p, by: 'p-1', how: 'by talking it over' } as never,
-    })),
+    fc
+      .record({
+        recordId,
+        pass,
+        verdict: fc.constantFrom('in', 'out'),
+        how: fc.constantFrom('by talking it over', 'by talking it over', 'by a third reader'),
+      })
+      .map((p) => ({ kind: 'ruling.settle', payload: { ...p, by: 'p-1' } as never })),
   ),
+  one(fc.record({ recordId, pass, reader }).map((payload) => ({ kind: 'ruling.remove', payload }))),
   one(
     fc
       .record({ recordId, state: fc.constantFrom(...RETRIEVAL_STATES) })
@@ -249,6 +256,6 @@ export const beside = (digest: string): number[] | undefined =>
 
 /** What an account of such a journal is read from. */
 export const readingContext = (entries: readonly Entry[]): FactContext => ({
-  ...contextOf(entries, WORKS, beside),
+  ...contextOf(entries, beside),
   source: () => ({ release: 'release of September 2026', hasVocabulary: false }),
 })

@@ -373,19 +373,30 @@ const term = (id: string, expression: string, status: string): object => ({
   status,
 })
 
+/** A title that has no word in common with any other. */
+function titleOf(name: string): string {
+  let sum = 7
+  for (const sign of name) sum = (sum * 131 + sign.codePointAt(0)!) % 2_147_483_647
+  return sum.toString(26).replace(/\d/g, (digit) => 'qrstuvwxyz'[Number(digit)]!)
+}
+
 /** What the account of a journal is read from. */
 export function contextOf(
   entries: readonly Entry[],
-  brought: number,
   beside?: (digest: string) => readonly number[] | undefined,
 ): FactContext {
   const review: Review = fold(entries).review
-  const records = Array.from({ length: brought }, (_, i) => emptyRecord(String(i), `Title ${i}`))
   return {
     review,
     figures: tell(
       review,
-      worksOf(review, () => records, beside),
+      worksOf(
+        review,
+        // No two records have an id or a title in common.
+        ({ id, count }) =>
+          Array.from({ length: count }, (_, i) => emptyRecord(`${id}-${i}`, titleOf(`${id}/${i}`))),
+        beside,
+      ),
     ).figures,
     entries,
     source: (id) => ({

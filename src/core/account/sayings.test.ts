@@ -12,6 +12,7 @@ import {
   WORKS,
   type Reading,
 } from './random-reading.fixture'
+import { gatheringJournal, gatherings, type Gathering } from './random-gathering.fixture'
 import { searchingJournal, searchings, type Searching } from './random-ways.fixture'
 import { READS } from './reads/en'
 import { groupsOf, isTold, SAYING_NAMES, SAYINGS, sayingsTold, type SayingName } from './sayings'
@@ -39,14 +40,14 @@ function sentencesOf(context: FactContext): string[] {
 
 /** Sentences of the same parts that are not told as sayings yet: other checkers judge them. */
 const OTHERS =
-  /came in|came the|removed before|^Before anything|agreed (?:on|in)|to be sought|sought|^They report|^Between them|settled|personal|search|^We went through/
+  /^(?!.*(?:came in\.|came in;|removed (?:before|\()|ruled the same|saw differently|full text|report \d)).*(?:personal|search|^We went through)/
 
 /** Sentences of the parts on searching that are no sayings yet: none of these has a word that the sayings there have. */
 const OF_SEARCHES =
-  /^(?!.*(?:truncation|not as a phrase|NOT was not sent|references of|that cite|looked through|asked on|answer|by hand|search histor|logged wrongly|took over no|taken out of the plan|to be run again|no two databases|deposited|set no limits|limited to|found in .* brought in|were found, of which|nobody else|none of the questions|for further works)).*$/
+  /^(?!.*(?:truncation|not as a phrase|NOT was not sent|references of|that cite|looked through|asked on|answer|by hand|search histor|logged wrongly|took over no|taken out of the plan|to be run again|no two databases|deposited|set no limits|limited to|found in .* brought in|were found, of which|came in[.;]|Searching brought|that the searches found|searches found [\d,]+ records|An update|By an update|nobody else|none of the questions|for further works)).*$/
 
 interface Case {
-  drawn: Reading | Searching
+  drawn: Reading | Searching | Gathering
   others: RegExp
   entries: Entry[]
   context: FactContext
@@ -56,8 +57,9 @@ let made: Case[] | undefined
 /** Random reviews, made once for all laws. */
 const cases = (): Case[] =>
   (made ??= [
-    ...fc.sample(readings, CASES).map((drawn) => caseOf(drawn, OTHERS, readingJournal(drawn))),
+    ...fc.sample(readings, CASES * 1.1).map((drawn) => caseOf(drawn, OTHERS, readingJournal(drawn))),
     ...fc.sample(searchings, CASES * 0.7).map((drawn) => caseOf(drawn, OF_SEARCHES, searchingJournal(drawn))),
+    ...fc.sample(gatherings, CASES * 0.4).map((drawn) => caseOf(drawn, OF_SEARCHES, gatheringJournal(drawn))),
   ])
 const caseOf = (drawn: Case['drawn'], others: RegExp, entries: Entry[]): Case => {
   const context = readingContext(entries)
@@ -97,6 +99,32 @@ const BREAKS: Readonly<
     const fresh = pairs.find(({ a, b }) => !known.has(`${a},${b}`))
     return fresh && [{ kind: 'pair.part', payload: fresh }]
   },
+  'came-in': (_e, c) => more(c.review.imports.at(-1)),
+  'removed-unread': (_e, c) => {
+    const recordId = ids.find((id) => !readBy(c, id, 'broad').length)
+    return recordId === undefined
+      ? undefined
+      : [
+          {
+            kind: 'ruling.many',
+            payload: {
+              ...{ records: [recordId], pass: 'broad', reader: 'p-1', verdict: 'out' },
+              ...{ because: 'no study', which: 'type' },
+            } as never,
+          },
+        ]
+  },
+  'titles-agreed': (_e, c) => rule(c, 'broad', (id) => readBy(c, id, 'broad').length > 0, 'p-9'),
+  'texts-agreed': (_e, c) =>
+    rule(c, 'close', (id) => passed(c, id) && readBy(c, id, 'close').length > 0, 'p-9'),
+  'titles-settled': (_e, c) => differ(c, 'broad'),
+  'texts-settled': (_e, c) => differ(c, 'close'),
+  'texts-sought': (_e, c) => rule(c, 'broad', (id) => !readBy(c, id, 'broad').length, 'p-1'),
+  studies: (_e, c) => {
+    const [one] = c.review.studies ?? []
+    return one && [{ kind: 'study.part', payload: { id: one.id } }]
+  },
+  'update-brought': (_e, c) => more(c.review.imports.findLast((i) => i.roundId !== undefined)),
   'titles-read': (_e, c) => rule(c, 'broad', (id) => !readBy(c, id, 'broad').length, 'p-1'),
   'titles-who': (_e, c) => rule(c, 'broad', (id) => readBy(c, id, 'broad').length > 0, 'p-9'),
   'titles-asked': (_e, c) => {
@@ -160,14 +188,7 @@ const BREAKS: Readonly<
       ]
     )
   },
-  'brought-short': (_e, c) => {
-    const [i] = c.review.imports
-    return (
-      i && [
-        { kind: 'records.import', payload: { ...i, id: 'more', count: 1, digest: 'd'.repeat(64) } as never },
-      ]
-    )
-  },
+  'brought-short': (_e, c) => more(c.review.imports[0]),
   'limits-beyond': (_e, c) => {
     // One of them is planned after all.
     const [limit] = [...limitsBeyond(c.review).values()][0] ?? []
@@ -203,6 +224,20 @@ const BREAKS: Readonly<
   },
   'texts-read': (_e, c) => rule(c, 'close', (id) => passed(c, id) && !readBy(c, id, 'close').length, 'p-1'),
   'texts-who': (_e, c) => rule(c, 'close', (id) => passed(c, id) && readBy(c, id, 'close').length > 0, 'p-9'),
+}
+/** One record more came in the same way. */
+const more = (i: FactContext['review']['imports'][number] | undefined): Command[] | undefined =>
+  i && [{ kind: 'records.import', payload: { ...i, id: 'more', count: 1, digest: 'd'.repeat(64) } as never }]
+/** Somebody else says another thing of a work of which all who read it said the same. */
+function differ(c: FactContext, pass: 'broad' | 'close'): Command[] | undefined {
+  for (const recordId of ids) {
+    const said = new Set(Object.values(own(c, recordId)).flatMap((r) => (r.pass === pass ? [r.verdict] : [])))
+    if (said.size === 1) {
+      const verdict = said.has('in') ? 'out' : 'in'
+      return [{ kind: 'ruling.set', payload: { recordId, pass, reader: 'p-9', verdict } }]
+    }
+  }
+  return undefined
 }
 const last = (c: FactContext, sourceId: string): string | undefined =>
   c.review.strategies[sourceId]?.at(-1)?.id

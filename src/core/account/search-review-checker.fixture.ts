@@ -1,7 +1,6 @@
 /** The slow checker of what is said of a review of the searches: it reads the journal's deeds only. */
-import { stateOf, type CheckedEntry } from './journal-state.fixture'
+import { stateOf, type CheckedEntry, type Patterns } from './journal-state.fixture'
 import { DAY, isDay } from './protocol-checker.fixture'
-import type { Patterns } from './selection-checker.fixture'
 
 /** Patterns of sentences about who looked the searches over, each with what makes it true. */
 export function searchReviewPatterns(

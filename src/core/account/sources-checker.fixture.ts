@@ -1,6 +1,5 @@
 /** The slow checker of what is said of databases that were searched at once: it reads the journal's deeds only. */
-import { stateOf, type CheckedEntry } from './journal-state.fixture'
-import type { Patterns } from './selection-checker.fixture'
+import { stateOf, type CheckedEntry, type Patterns } from './journal-state.fixture'
 
 export function togetherPatterns(entries: readonly CheckedEntry[]): Patterns {
   const holds = (short: string, others: string): boolean =>

@@ -16,6 +16,7 @@ import {
   readAgainst,
   readKey,
   rulesOf,
+  seenDifferently,
   togetherOf,
   type ColumnName,
   type OwnRulings,
@@ -169,6 +170,9 @@ class Counting {
       const key = READ_THERE[pass].has(placed.place) ? readKey(own, pass, this.against) : undefined
       if (key !== undefined) this.readBy[key] = (this.readBy[key] ?? 0) + by
     }
+    // Somebody may settle what nobody else has ruled yet.
+    for (const pass of PASSES_READ)
+      if (placed[pass].settled && seenDifferently(own, pass)) this.settled[pass] += by
     for (const key of togetherOf(own, said)) this.together[key] = (this.together[key] ?? 0) + by
   }
 
@@ -178,8 +182,6 @@ class Counting {
     if (broad.conflict) this.conflicts.broad += by
     if (close.conflict) this.conflicts.close += by
     if (close.reasonsDiffer) this.reasonsDiffer += by
-    if (broad.settled) this.settled.broad += by
-    if (close.settled) this.settled.close += by
   }
 
   private rowOf(way: Way, { place, reason, noText, noticed }: Placed): TallyRow {

@@ -3,6 +3,7 @@ export {
   DIFFER,
   reasonOf,
   rulesOf,
+  seenDifferently,
   standingOf,
   type OwnRulings,
   type RulingRules,

@@ -95,6 +95,16 @@ export function standingOf(
   }
 }
 
+/** Did two readers see a work differently in a pass, in what each said first or says now? */
+export function seenDifferently(own: OwnRulings | undefined, pass: PassName): boolean {
+  const said = Object.values(own ?? {})
+    .filter((r) => r.pass === pass)
+    .map((r) => [r.verdict, ...(r.first ? [r.first.verdict] : [])])
+  return said.some((one, n) =>
+    said.slice(n + 1).some((other) => [...one, ...other].some((v) => v !== one[0])),
+  )
+}
+
 /** Out by all of these rulings. Of titles and abstracts no reason is owed, so none can differ. */
 function outOf(said: readonly WorkRuling[], pass: PassName, { reasons }: RulingRules): Standing {
   // Their order must not matter.

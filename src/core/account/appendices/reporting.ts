@@ -185,7 +185,7 @@ export function reportingItems(c: AppendixContext): ReportingItem[] {
       again ? 'searched again' : reminded ? 'a date for it is set' : undefined,
       'first part',
       'searches',
-      { tells: again ? ['dated', 'updated'] : ['search-again'] },
+      { tells: again ? ['dated', 'update-brought'] : ['search-again'] },
     ),
     item(
       told,

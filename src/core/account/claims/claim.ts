@@ -78,14 +78,5 @@ export type Claim =
   | (Says<'StoodIn'> & { sourceId: string; kind: LimitKind; by: string })
   | (Says<'WithoutQuery'> & { sourceId: string; lineId: string; deed: string })
   | (Says<'LimitNotAvailable'> & { sourceId: string; kinds: LimitKind[] })
-  | (Says<'BroughtIn'> & { count: number; ofHits: boolean })
-  | Says<'Merged'>
-  | (Says<'FoundOnce'> & { count: number })
-  | (Says<'RemovedUnread'> & { count: number; reasons: string[] })
-  | (Says<'Agreed'> & { pairs: number; kappa: boolean; interval: boolean })
-  | (Says<'Settled'> & { how: string | undefined; all: boolean })
-  | (Says<'Sought'> & { count: number; notLooked: number; notHad: number; awaited: number })
-  | Says<'Studies'>
-  | (Says<'Updated'> & { round: number; included: number })
 
 export type ClaimOf<K extends Claim['says']> = Extract<Claim, { says: K }>

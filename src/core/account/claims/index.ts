@@ -4,14 +4,12 @@ import type { FactContext } from '../facts'
 import type { Claim } from './claim'
 import { protocol } from './protocol'
 import { question } from './question'
-import { records } from './records'
 import { searchReview } from './search-review'
 import { searches } from './searches'
-import { selection } from './selection'
 import { sources } from './sources'
 import { terms } from './terms'
 
-const SELECT = [question, protocol, sources, terms, searches, searchReview, records, selection] as const
+const SELECT = [question, protocol, sources, terms, searches, searchReview] as const
 
 /**
  * What there is to be said of a review, found before a word is written. Planned, set and run are different facts: a claim

@@ -2,7 +2,7 @@ import { asTold } from '../as-run'
 import { paragraph, type Inline, type Paragraph } from '../document'
 import { inlineWords, type FactContext, type Stage } from '../facts'
 import { selectClaims } from '../claims'
-import { sayingsTold } from '../sayings'
+import { sayingsTold, type SayingName } from '../sayings'
 import type { Grouped, GroupedOf, Phase, Theme } from './grouped'
 import { judging, screening } from './group/read'
 import { departing } from './group/protocol'
@@ -36,8 +36,8 @@ export function groupAll(of: FactContext, { order, length }: Telling): Grouped[]
   const all = [
     ...where(claims, sayings, order === 'time'),
     ...words(claims, sayings, context, order === 'time'),
-    ...screening(claims, sayings),
-    ...judging(claims, sayings),
+    ...screening(sayings),
+    ...judging(sayings),
     ...departing(claims),
     ...toldAs(
       sayings.filter((s) => s.saying === 'deposited'),
@@ -45,9 +45,9 @@ export function groupAll(of: FactContext, { order, length }: Telling): Grouped[]
     ),
   ]
   // How many known items were found is told when it has been told what came in.
-  const told = after(all, 'found', 'brought')
+  const told = after(all, 'found', 'came-in')
   if (length === 'full') return told
-  const full = told.some((g) => g.tells === 'saying' && g.saying === 'texts-read')
+  const full = told.some((g) => nameOf(g) === 'texts-read')
   const how = told.some((g) => g.tells === 'ways')
   const lacking = told.some((g) => g.tells === 'no limit' || g.tells === 'stood in')
   const ways = told.filter((g): g is GroupedOf<'other way'> => g.tells === 'other way' && g.done)
@@ -55,8 +55,7 @@ export function groupAll(of: FactContext, { order, length }: Telling): Grouped[]
   const departed = told.find((g): g is GroupedOf<'departed'> => g.tells === 'departed')
   const short = told.filter(
     // What was read in full says how many were sought.
-    (g) =>
-      g.core && !(full && (g.tells === 'sought' || g.tells === 'studies')) && !(how && g.tells === 'broken'),
+    (g) => g.core && !(full && nameOf(g) === 'texts-sought') && !(how && g.tells === 'broken'),
   )
   return short.flatMap((g): Grouped[] => {
     // What was departed from is said where the protocol is.
@@ -80,11 +79,14 @@ export function groupAll(of: FactContext, { order, length }: Telling): Grouped[]
   })
 }
 
+/** What is told, by its name. */
+const nameOf = (g: Grouped): string => (g.tells === 'saying' ? g.saying : g.tells)
+
 /** The same with one thing right behind another, where both are there. */
-function after(all: readonly Grouped[], what: Grouped['tells'], behind: Grouped['tells']): Grouped[] {
+function after(all: readonly Grouped[], what: Grouped['tells'], behind: SayingName): Grouped[] {
   const moved = all.filter((g) => g.tells === what)
   const others = all.filter((g) => g.tells !== what)
-  const at = others.findIndex((g) => g.tells === behind)
+  const at = others.findIndex((g) => nameOf(g) === behind)
   return moved.length && at >= 0 ? [...others.slice(0, at + 1), ...moved, ...others.slice(at + 1)] : [...all]
 }
 
@@ -103,10 +105,6 @@ function inShort(told: Grouped): Grouped {
       return { ...told, few: true }
     case 'saying':
       return { ...told, short: true }
-    case 'agreed':
-      return { ...told, bare: true }
-    case 'brought':
-      return { ...told, once: false, bare: true }
     case 'dated':
       return { ...told, counted: false }
     case 'ways':
@@ -115,8 +113,6 @@ function inShort(told: Grouped): Grouped {
         ways: told.ways.slice(0, 1).map((w) => ({ ...w, what: { ...w.what, narrower: undefined } })),
         all: told.all && told.ways.length === 1,
       }
-    case 'removed':
-      return { ...told, reasons: [] }
     default:
       return told
   }
@@ -203,7 +199,7 @@ export function paragraphsOf(sentences: readonly ToldSentence[]): Paragraph[] {
   const begun = new Set<string>()
   let count = 0
   for (const { told, content } of sentences) {
-    const name = told.tells === 'saying' ? told.saying : told.tells
+    const name = nameOf(told)
     const matter = name === 'limit in some' ? 'limits' : name
     const last = made[made.length - 1]
     if (!last || (BREAKS.has(name) && !begun.has(matter) && count > 1)) {

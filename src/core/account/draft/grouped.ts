@@ -95,13 +95,6 @@ export type Grouped =
   | (Told<'limit in some'> & { limit: ReasonedLimit; sourceIds: string[] })
   | (Told<'no limit'> & { kinds: Alike<LimitValue['kind'][]>[] })
   | (Told<'stood in'> & { kind: LimitValue['kind']; by: Alike<string>[] })
-  | (Told<'brought'> & { ofHits: boolean; merged: boolean; once: boolean; bare?: true })
-  | (Told<'removed'> & { count: number; reasons: string[] })
-  | (Told<'agreed'> & { pairs: number; kappa: boolean; interval: boolean; bare?: true })
-  | (Told<'settled'> & { how: string | undefined; all: boolean })
-  | (Told<'sought'> & { notLooked: number; notHad: number; awaited: number })
   | (Told<'saying'> & ToldSaying & { short?: true })
-  | Told<'studies'>
-  | (Told<'updated'> & { round: number; included: number })
 
 export type GroupedOf<K extends Grouped['tells']> = Extract<Grouped, { tells: K }>

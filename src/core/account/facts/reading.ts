@@ -1,7 +1,7 @@
 import { inWords, plural, thousands } from '../../base'
 import { reasonsOfTheirOwn } from '../sayings/texts-reasons'
 import { readAlike } from '../sayings/who-read'
-import { passSums } from './selection'
+import { othersOf, passSums } from './selection'
 import { MISSING, type FactContext, type Reader } from './fact'
 
 type Group = ReturnType<typeof readAlike>[number]
@@ -81,14 +81,5 @@ export const READING = {
       from: 'works ruled out on their full text without a reason',
     }
   },
-  'out.others': (c, of) => {
-    const named = new Set(of.split('\n'))
-    const rest = passSums(c.figures).outReasons.reduce((n, r) => n + (named.has(r.reason) ? 0 : r.count), 0)
-    return {
-      text: `other reasons: ${thousands(rest)}`,
-      missing: !rest,
-      stage: 'selection',
-      from: 'the main reasons of the close pass that are not named',
-    }
-  },
+  'out.others': (c, of) => othersOf(passSums(c.figures).outReasons, of),
 } satisfies Record<string, Reader>

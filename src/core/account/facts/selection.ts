@@ -79,9 +79,11 @@ const forReason =
       from,
     }
   }
-/** Each two readers who ruled some of the same titles and abstracts, unseen by each other. */
-export const pairsOf = ({ agreements }: Figures): ReaderPair[] =>
-  agreements.broad.pairs.filter((p) => p.both > 0)
+const passOf = (of: string): 'broad' | 'close' => (of === 'close' ? 'close' : 'broad')
+
+/** Each two readers of a pass who ruled some of the same works, unseen by each other. */
+export const pairsOf = ({ agreements }: Figures, pass: 'broad' | 'close' = 'broad'): ReaderPair[] =>
+  agreements[pass].pairs.filter((p) => p.both > 0)
 
 /** Numbers of all pairs: the one, or the lowest and the highest. */
 const spread = (all: readonly number[], words: (n: number) => string): string => {
@@ -90,6 +92,18 @@ const spread = (all: readonly number[], words: (n: number) => string): string =>
   return ends.join(' to ')
 }
 const two = (n: number): string => `${n < 0 ? '−' : ''}${Math.abs(n).toFixed(2)}`
+
+/** Of those with any other reason than the ones that are named, one a row. */
+export function othersOf(reasons: readonly Reason[], of: string): ReturnType<Reader> {
+  const named = new Set(of.split('\n'))
+  const rest = reasons.reduce((n, r) => n + (named.has(r.reason) ? 0 : r.count), 0)
+  return {
+    text: `other reasons: ${thousands(rest)}`,
+    missing: !rest,
+    stage: 'selection',
+    from: 'reasons that are not named',
+  }
+}
 
 /** Facts of the rulings. */
 export const SELECTION: Record<string, Reader> = {
@@ -107,6 +121,16 @@ export const SELECTION: Record<string, Reader> = {
     return { text: inWords(n), missing: !n, stage: 'selection', from: 'who has ruled' }
   },
   'broad.removed': works((s) => s.removed, 'works that went out together, unread'),
+  'removed.none': (c) => {
+    const none = passSums(c.figures).removedReasons.find((r) => r.reason === 'none')
+    return {
+      text: `no reason noted: ${thousands(none?.count ?? 0)}`,
+      missing: !none,
+      stage: 'selection',
+      from: 'works that went out together, unread, without a reason',
+    }
+  },
+  'removed.others': (c, of) => othersOf(passSums(c.figures).removedReasons, of),
   'removed.for': forReason((s) => s.removedReasons, 'works that went out together, unread'),
   'broad.read': works((s) => s.screened, 'the rulings of the broad pass'),
   'broad.ruled': number((s) => s.screened, 'the rulings of the broad pass'),
@@ -119,22 +143,28 @@ export const SELECTION: Record<string, Reader> = {
     from: 'works nobody has ruled',
   }),
   'broad.toSettle': number((s) => s.toSettle, 'works ruled differently and not settled'),
-  'agreed.both': (c) => {
-    const all = pairsOf(c.figures).map((p) => p.both)
+  // Of titles where no pass is named: so they stand in sections that people edited.
+  'agreed.both': (c, of) => {
+    const all = pairsOf(c.figures, passOf(of)).map((p) => p.both)
+    const [one, many] = of === 'close' ? ['full text', 'full texts'] : ['work', 'works']
     return {
-      text: all.length === 1 ? plural(all[0]!, 'work') : `${spread(all, thousands)} works`,
+      text: all.length === 1 ? plural(all[0]!, one, many) : `${spread(all, thousands)} ${many}`,
       missing: !all.length,
       stage: 'selection',
       from: 'works on which two readers ruled',
     }
   },
-  'agreed.pairs': (c) => ({
-    text: pluralInWords(pairsOf(c.figures).length, 'pair'),
+  'agreed.seen': (c, of) => {
+    const n = pairsOf(c.figures, passOf(of)).reduce((sum, p) => sum + p.seen, 0)
+    return { text: thousands(n), stage: 'selection', from: 'works ruled with the other’s ruling in sight' }
+  },
+  'agreed.pairs': (c, of) => ({
+    text: pluralInWords(pairsOf(c.figures, passOf(of)).length, 'pair'),
     stage: 'selection',
     from: 'readers who ruled the same works',
   }),
-  'agreed.share': (c) => {
-    const all = pairsOf(c.figures).flatMap((p) => p.agreed ?? [])
+  'agreed.share': (c, of) => {
+    const all = pairsOf(c.figures, passOf(of)).flatMap((p) => p.agreed ?? [])
     return {
       text: `${spread(all, (n) => (n * 100).toFixed(1))} %`,
       missing: !all.length,
@@ -142,8 +172,8 @@ export const SELECTION: Record<string, Reader> = {
       from: 'what readers said first of the same works',
     }
   },
-  'agreed.kappa': (c) => {
-    const all = pairsOf(c.figures).flatMap((p) => p.kappa ?? [])
+  'agreed.kappa': (c, of) => {
+    const all = pairsOf(c.figures, passOf(of)).flatMap((p) => p.kappa ?? [])
     return {
       text: spread(all, two),
       missing: !all.length,
@@ -151,8 +181,8 @@ export const SELECTION: Record<string, Reader> = {
       from: 'what readers said first of the same works',
     }
   },
-  'agreed.interval': (c) => {
-    const [pair] = pairsOf(c.figures)
+  'agreed.interval': (c, of) => {
+    const [pair] = pairsOf(c.figures, passOf(of))
     return {
       text: pair?.interval ? `${two(pair.interval[0])} to ${two(pair.interval[1])}` : MISSING,
       missing: !pair?.interval,
@@ -160,16 +190,20 @@ export const SELECTION: Record<string, Reader> = {
       from: 'what readers said first of the same works',
     }
   },
-  'settled.n': (c) => ({
-    text: inWords(c.figures.settled.broad),
+  'settled.n': (c, of) => ({
+    text: inWords(c.figures.settled[passOf(of)]),
     stage: 'selection',
     from: 'works ruled differently and settled',
   }),
-  'settled.of': (c) => ({
-    text: plural(c.figures.settled.broad + c.figures.conflicts.broad, 'work'),
-    stage: 'selection',
-    from: 'works ruled differently',
-  }),
+  'settled.of': (c, of) => {
+    const pass = passOf(of)
+    const n = c.figures.settled[pass] + c.figures.conflicts[pass]
+    return {
+      text: pass === 'close' ? plural(n, 'full text') : plural(n, 'work'),
+      stage: 'selection',
+      from: 'works ruled differently',
+    }
+  },
   'texts.sought': works((s) => s.sought, 'works that passed titles and abstracts'),
   'texts.notLooked': number((s) => s.notLooked, 'full texts that nobody has looked for'),
   'texts.noText': number((s) => s.noText, 'works ruled on a full text of which none is noted'),

@@ -69,7 +69,7 @@ function inForce(line: Asked, all: ReadonlyMap<number, Asked>): string[] {
 }
 
 /** The run that counts of a source by its name: of its last line, else the one that records came of. */
-function countedRun(source: string, deeds: Deeds) {
+export function countedRun(source: string, deeds: Deeds) {
   const id = deeds.of('source.set').findLast((s) => s.name === source)?.id
   const lines = deeds.of('strategy.set').findLast((p) => p.sourceId === id)?.lines as
     | { id: string }[]

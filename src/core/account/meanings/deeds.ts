@@ -20,7 +20,15 @@ export interface RuledBy {
   asked: string
 }
 
-/** A slow reading of a journal, deed by deed: what meanings are judged by. A record is a work here. */
+/** What was brought in at once. */
+export interface Brought {
+  id: string
+  sourceId: string
+  count: number
+  roundId?: string
+}
+
+/** A slow reading of a journal, deed by deed: what meanings are judged by. */
 export class Deeds {
   readonly live: readonly Deed[]
 
@@ -42,19 +50,64 @@ export class Deeds {
     )
   }
 
-  /** Every record that was brought in. */
-  get works(): string[] {
+  /** What was brought in and not taken out again, in order. */
+  brought(): Brought[] {
     const gone = new Set(this.of('import.remove').map((i) => i.id))
-    return this.of('records.import').flatMap((i) =>
-      gone.has(i.id) ? [] : Array.from({ length: i.count as number }, (_, n) => `${i.id as string}/${n + 1}`),
-    )
+    return this.of('records.import').filter((i) => !gone.has(i.id)) as unknown as Brought[]
   }
+
+  /**
+   * Works with their records, and what brought each: records that people joined are one work, unless they parted them again.
+   * `ever`: those too that were taken out again; what was said of them was said of the work.
+   */
+  groups(): { records: string[]; from: Brought[]; ever: string[] }[] {
+    const here = new Set(this.brought().map((i) => i.id))
+    const all = this.of('records.import') as unknown as Brought[]
+    const records = all.flatMap((from) =>
+      Array.from({ length: from.count }, (_, n) => ({ id: `${from.id}/${n + 1}`, from })),
+    )
+    const joined = new Map<string, boolean>()
+    for (const e of this.live)
+      if (e.kind === 'pair.join' || e.kind === 'pair.part') {
+        const { a, b } = e.payload as { a: string; b: string }
+        joined.set([a, b].sort().join(' '), e.kind === 'pair.join')
+      }
+    const groups = records.map((r) => [r])
+    for (const [pair, one] of joined) {
+      if (!one) continue
+      const [x, y] = pair.split(' ').map((id) => groups.findIndex((g) => g.some((r) => r.id === id)))
+      if (x === y || x! < 0 || y! < 0) continue
+      groups[x!]!.push(...groups[y!]!)
+      groups.splice(y!, 1)
+    }
+    const place = ({ id }: { id: string }): number => records.findIndex((r) => r.id === id)
+    return groups.flatMap((g) => {
+      const sorted = g.filter((r) => here.has(r.from.id))
+      sorted.sort((a, b) => place(a) - place(b))
+      const ever = g.map((r) => r.id)
+      return sorted.length
+        ? [{ records: sorted.map((r) => r.id), from: sorted.map((r) => r.from), ever }]
+        : []
+    })
+  }
+
+  /** Every work, by its first record. */
+  get works(): string[] {
+    return (this.first ??= this.groups().map((g) => g.records[0]!))
+  }
+  private first: string[] | undefined
+
+  private recordsOf(work: string): readonly string[] {
+    this.records ??= new Map(this.groups().map((g) => [g.records[0]!, g.ever]))
+    return this.records.get(work) ?? [work]
+  }
+  private records: ReadonlyMap<string, readonly string[]> | undefined
 
   /** Pairs of records that the rules in force found alike, and did not join. */
   alike(): (readonly [string, string])[] {
     const last = this.of('partition.set').at(-1)
     const places = last?.toSettle === undefined ? [] : (this.beside?.(last.toSettle as string) ?? [])
-    const there = this.works
+    const there = this.groups().flatMap((g) => g.records)
     return Array.from({ length: places.length / 2 }, (_, n) => places.slice(2 * n, 2 * n + 2)).flatMap(
       ([a, b]) => {
         const [one, other] = [there[a!], there[b!]]
@@ -85,13 +138,14 @@ export class Deeds {
   private readonly said = new Map<string, ReadonlyMap<string, RuledBy>>()
   private saidOf(work: string, pass: string): Map<string, RuledBy> {
     const found = new Map<string, RuledBy>()
+    const own = this.recordsOf(work)
     for (const e of this.live) {
       const p = e.payload as Any
       const mine =
         e.kind === 'ruling.set'
-          ? p.recordId === work
-          : e.kind === 'ruling.many' && (p.records as string[]).includes(work)
-      if (e.kind === 'ruling.remove' && p.recordId === work && p.pass === pass)
+          ? own.includes(p.recordId as string)
+          : e.kind === 'ruling.many' && (p.records as string[]).some((r) => own.includes(r))
+      if (e.kind === 'ruling.remove' && own.includes(p.recordId as string) && p.pass === pass)
         found.delete(p.reader as string)
       if (!mine || p.pass !== pass) continue
       const reader = p.reader as string

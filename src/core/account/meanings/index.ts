@@ -1,7 +1,10 @@
 import type { Asked, Duplicates, ReadByMany, Reads, Shown, TextsRead, TitlesRead } from '../reads/en'
 import { Deeds, type Deed } from './deeds'
 import { broughtShort, limitsBeyond } from './counted'
+import { agreed, settled } from './differing'
+import { cameIn, removedUnread, studies, textsSought, updateBrought } from './gathered'
 import { notSent } from './not-sent'
+import { reasonWords } from './reason-words'
 import { phrasesSentApart } from './phrases'
 import { countsByHand, countsCorrected, searchesWithout, truncation } from './searches'
 import { followed, looked, notGone, peopleAsked, searchAgain, sourceGone } from './ways'
@@ -128,13 +131,6 @@ function textsRead(read: TextsRead, deeds: Deeds): boolean {
   )
 }
 
-/** A question is told as it is asked, where it has no statement of its own. */
-function reasonWords(deeds: Deeds, reason: string): string {
-  if (!reason.startsWith('question:')) return reason || 'no reason noted'
-  const question = deeds.of('criterion.set').findLast((q) => `question:${q.id as string}` === reason)
-  return question ? `“${(question.text as string).trim()}”` : 'a question that was taken away'
-}
-
 function duplicates(read: Duplicates, deeds: Deeds): boolean {
   const pair = (a: unknown, b: unknown): string => [a, b].map(String).sort().join(' ')
   const pairs = new Set([...deeds.of('pair.join'), ...deeds.of('pair.part')].map((p) => pair(p.a, p.b)))
@@ -162,6 +158,15 @@ function textsReasons(read: { own: number }, deeds: Deeds): boolean {
 }
 
 const MEANINGS: { readonly [N in keyof Reads]: (read: Reads[N], deeds: Deeds) => boolean } = {
+  'came-in': cameIn,
+  'removed-unread': removedUnread,
+  'titles-agreed': (read, deeds) => agreed(read, deeds, 'broad'),
+  'texts-agreed': (read, deeds) => agreed(read, deeds, 'close'),
+  'titles-settled': (read, deeds) => settled(read, deeds, 'broad'),
+  'texts-settled': (read, deeds) => settled(read, deeds, 'close'),
+  'texts-sought': textsSought,
+  studies,
+  'update-brought': updateBrought,
   'brought-short': broughtShort,
   duplicates,
   'titles-read': titlesRead,

@@ -1,6 +1,15 @@
 import { asTold } from '../as-run'
 import type { FactContext } from '../facts'
 import type { Saying } from './saying'
+import { cameIn } from './came-in'
+import { removedUnread } from './removed-unread'
+import { titlesAgreed } from './titles-agreed'
+import { titlesSettled } from './titles-settled'
+import { textsSought } from './texts-sought'
+import { textsAgreed } from './texts-agreed'
+import { textsSettled } from './texts-settled'
+import { studies } from './studies'
+import { updateBrought } from './update-brought'
 import { broughtShort } from './brought-short'
 import { countsByHand } from './counts-by-hand'
 import { countsCorrected } from './counts-corrected'
@@ -28,16 +37,25 @@ import { waysNotGone } from './ways-not-gone'
 
 /** Everything that is told in this way, by its name, in the order in which a part tells it. */
 export const SAYINGS = {
+  'came-in': cameIn,
   'brought-short': broughtShort,
   duplicates,
+  'removed-unread': removedUnread,
   'titles-read': titlesRead,
   'titles-who': titlesWho,
   'titles-order': titlesOrder,
   'titles-asked': titlesAsked,
+  'titles-agreed': titlesAgreed,
+  'titles-settled': titlesSettled,
+  'texts-sought': textsSought,
   'texts-read': textsRead,
   'texts-reasons': textsReasons,
   'texts-who': textsWho,
   'texts-asked': textsAsked,
+  'texts-agreed': textsAgreed,
+  'texts-settled': textsSettled,
+  studies,
+  'update-brought': updateBrought,
   'way-followed': wayFollowed,
   'way-looked': wayLooked,
   'way-people': wayPeople,

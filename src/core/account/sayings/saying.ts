@@ -3,7 +3,16 @@ import type { Phase, Theme } from '../draft/grouped'
 
 /** What sayings of one family tell of: of it exactly one is told, where anything of it happened. */
 export type Family =
+  | 'came in'
   | 'duplicates'
+  | 'removed unread'
+  | 'agreement on titles'
+  | 'agreement on texts'
+  | 'differences on titles'
+  | 'differences on texts'
+  | 'texts sought'
+  | 'studies'
+  | 'what an update brought'
   | 'titles read'
   | 'who read titles'
   | 'questions of titles'

@@ -3,6 +3,7 @@ import { selectClaims, type Claim } from '../../claims'
 import { ofKind } from '../../draft/group/alike'
 import type { FactContext } from '../../facts'
 import { passSums } from '../../facts/selection'
+import { settledIn } from '../../sayings/settled'
 import { denies, isPlan, ofAll, type Matter } from './said'
 
 const claimOf = <K extends Claim['says']>(c: FactContext, says: K) => ofKind(selectClaims(c), says)
@@ -20,9 +21,9 @@ export const differences: Matter = (s, c) => {
   if (/\bagreed on (?:every|all|each)\b/i.test(s)) return record
   if (denies(s))
     return /\bopen\b|\bwait|\bunsettled\b|\bunresolved\b/i.test(s) ? (open ? record : undefined) : record
-  const [how] = claimOf(c, 'Settled')
-  if (/\bthird\b/i.test(s) && how && !/third/i.test(how.how ?? ''))
-    return `differences were settled otherwise: ${how.how ?? 'in several ways'}`
+  const hows = (['broad', 'close'] as const).flatMap((pass) => settledIn(c, pass).hows)
+  if (/\bthird\b/i.test(s) && hows.length && !hows.some((how) => /third/i.test(how)))
+    return `differences were settled otherwise: ${hows.join(', ')}`
   const ended = /\bsettled\b|\bresolved\b|\bdecided\b|\badjudicated\b/i.test(s)
   return ended && ofAll(s) && open ? record : undefined
 }

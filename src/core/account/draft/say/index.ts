@@ -3,7 +3,6 @@ import { WORDS as ENGLISH } from '../../words/en'
 import type { Words } from '../../words/en/words'
 import type { Grouped, GroupedOf } from '../grouped'
 import { PROTOCOL } from './protocol'
-import { READ } from './read'
 import { SEARCH_REVIEW } from './search-review'
 import type { Say } from './speaker'
 import { WHERE } from './where'
@@ -19,7 +18,7 @@ const saying = (told: GroupedOf<'saying'>, say: Say, context: FactContext): stri
   return (told.short && words.short ? words.short : words.says)(told.found, say, context)
 }
 
-const SAYINGS: Sayings = { saying, ...WHERE, ...PROTOCOL, ...WORDS, ...SEARCH_REVIEW, ...READ }
+const SAYINGS: Sayings = { saying, ...WHERE, ...PROTOCOL, ...WORDS, ...SEARCH_REVIEW }
 
 /** Templates for what is told; facts stand in them by name. */
 export const sayingsOf = (told: Grouped, say: Say, context: FactContext): string[] =>

@@ -1,11 +1,19 @@
 import type { SayingName } from '../../sayings'
+import { agreedOn, type AgreedOn } from './agreed'
 import { broughtShort, type BroughtShort } from './brought-short'
+import { cameIn, type CameIn } from './came-in'
 import { countsByHand, countsCorrected, type ByHand } from './counts'
 import { deposited, type Deposited } from './deposited'
 import { limitsBeyond, type LimitsBeyond } from './limits-beyond'
 import { numberIn, partsOf } from './number'
+import { reasonsIn } from './reasons'
+import { removedUnread, type RemovedUnread } from './removed-unread'
 import { searchAgain, type SearchAgain } from './search-again'
 import { searchesWithout, type Without } from './searches-without'
+import { settledOf, type SettledOf } from './settled'
+import { studies } from './studies'
+import { textsSought, type TextsSoughtRead } from './texts-sought'
+import { updateBrought, type UpdateBrought } from './update-brought'
 import { sourceGone, type SourceGone } from './source-gone'
 import { textsReasons } from './texts-reasons'
 import { notSent, type NotSent } from './not-sent'
@@ -59,6 +67,15 @@ export interface Shown {
 
 /** What each printed sentence says, taken apart; undefined: it is another sentence. */
 export interface Reads {
+  'came-in': CameIn
+  'removed-unread': RemovedUnread
+  'titles-agreed': AgreedOn
+  'texts-agreed': AgreedOn
+  'titles-settled': SettledOf
+  'texts-settled': SettledOf
+  'texts-sought': TextsSoughtRead
+  studies: { studies: number }
+  'update-brought': UpdateBrought
   'brought-short': BroughtShort
   duplicates: Duplicates
   'titles-read': TitlesRead
@@ -144,15 +161,11 @@ function textsRead(sentence: string): TextsRead | undefined {
   const why = / \((.*)\)/.exec(m[4]!)?.[1]
   const all = counts(m[4]!.replace(/ \(.*\)/, ''), TEXTS)
   if (!all) return undefined
-  const reasons = (why?.split(/(?<=: [\d,]+), /) ?? []).map((part) => {
-    const [, words = '', n] = /^(.*): ([\d,]+)$/.exec(part) ?? []
-    return { words, count: numberIn(n) ?? Number.NaN }
-  })
   return {
     read,
     noText: m[3] === undefined ? 0 : (numberIn(m[2]) ?? 'all'),
     out: all.out ?? 0,
-    reasons,
+    reasons: reasonsIn(why),
     open: all.open ?? 0,
     toSettle: all.toSettle ?? 0,
     kept: all.kept ?? 0,
@@ -235,6 +248,15 @@ function duplicates(sentence: string): Duplicates | undefined {
 
 /** Takes printed sentences apart, in every voice, order and length; written apart from the words that make them. */
 export const READS: { readonly [N in SayingName]: (sentence: string) => Reads[N] | undefined } = {
+  'came-in': cameIn,
+  'removed-unread': removedUnread,
+  'titles-agreed': (s) => agreedOn(s, 'titles'),
+  'texts-agreed': (s) => agreedOn(s, 'texts'),
+  'titles-settled': (s) => settledOf(s, 'titles'),
+  'texts-settled': (s) => settledOf(s, 'texts'),
+  'texts-sought': textsSought,
+  studies,
+  'update-brought': updateBrought,
   'brought-short': broughtShort,
   duplicates,
   'titles-read': titlesRead,
@@ -264,6 +286,12 @@ export const READS: { readonly [N in SayingName]: (sentence: string) => Reads[N]
 export type { Time } from './days'
 export type { ReadByMany } from './who-read'
 export type {
+  AgreedOn,
+  CameIn,
+  RemovedUnread,
+  SettledOf,
+  TextsSoughtRead,
+  UpdateBrought,
   BroughtShort,
   ByHand,
   Followed,

@@ -1,4 +1,13 @@
 import type { FoundOf, SayingName } from '../../sayings'
+import { cameIn } from './came-in'
+import { removedUnread } from './removed-unread'
+import { titlesAgreed } from './titles-agreed'
+import { titlesSettled } from './titles-settled'
+import { textsSought } from './texts-sought'
+import { textsAgreed } from './texts-agreed'
+import { textsSettled } from './texts-settled'
+import { studies } from './studies'
+import { updateBrought } from './update-brought'
 import { countsByHand } from './counts-by-hand'
 import { countsCorrected } from './counts-corrected'
 import { deposited } from './deposited'
@@ -27,6 +36,15 @@ import type { Words } from './words'
 
 /** The words of every saying in English; one without words does not compile. */
 export const WORDS: { readonly [N in SayingName]: Words<FoundOf<N>> } = {
+  'came-in': cameIn,
+  'removed-unread': removedUnread,
+  'titles-agreed': titlesAgreed,
+  'titles-settled': titlesSettled,
+  'texts-sought': textsSought,
+  'texts-agreed': textsAgreed,
+  'texts-settled': textsSettled,
+  studies,
+  'update-brought': updateBrought,
   duplicates,
   'titles-read': titlesRead,
   'titles-who': titlesWho,

@@ -3,21 +3,10 @@ import { are, were, type Say } from '../../draft/say/speaker'
 import type { FactContext } from '../../facts'
 import type { FoundOf } from '../../sayings'
 import { readersOfAny } from '../../sayings/who-read'
+import { reasonsTold } from './reasons'
 import type { Words } from './words'
 
 type Found = FoundOf<'texts-read'>
-
-/** So many reasons are told by name where there are more. */
-const NAMED = 3
-
-/** All reasons with their numbers, or the most frequent and the rest together: they sum to what was set aside. */
-function reasonsTold(all: Found['reasons']): string[] {
-  // A reason with signs that have a meaning in a document is counted, and not told.
-  const tellable = all.filter((r) => !/[{}*]/.test(r.reason))
-  const named = tellable.length === all.length && all.length <= NAMED + 1 ? all : tellable.slice(0, NAMED)
-  const told = named.map((r) => (r.reason === 'none' ? '{out.none}' : `{out.for:${r.reason}}`))
-  return named.length < all.length ? [...told, `{out.others:${named.map((r) => r.reason).join('\n')}}`] : told
-}
 
 const told = (
   { out, open, toSettle, noText, included, reasons, finished }: Found,
@@ -26,7 +15,7 @@ const told = (
   short: boolean,
 ): string[] => {
   const so = finished ? '' : 'so far '
-  const why = short ? [] : reasonsTold(reasons)
+  const why = short ? [] : reasonsTold('out', reasons)
   const parts = [
     out
       ? `{close.out} ${were(out)} set aside${why.length ? ` (${why.join(', ')})` : ''}`

@@ -1,0 +1,19 @@
+import { were } from '../../draft/say/speaker'
+import type { FoundOf } from '../../sayings'
+import { reasonsTold } from './reasons'
+import type { Words } from './words'
+
+type Found = FoundOf<'removed-unread'>
+
+const says = ({ count }: Found, why: readonly string[]): string[] => {
+  const for_ = why.length ? ` (${why.join(', ')})` : ''
+  return [
+    `Before anything was read, {broad.removed} ${were(count)} removed${for_}.`,
+    `{^broad.removed} ${were(count)} removed before anything was read${for_}.`,
+  ]
+}
+
+export const removedUnread: Words<Found> = {
+  says: (found) => says(found, reasonsTold('removed', found.reasons)),
+  short: (found) => says(found, []),
+}

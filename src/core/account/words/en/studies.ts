@@ -1,0 +1,7 @@
+import type { FoundOf } from '../../sayings'
+import type { Words } from './words'
+
+/** Behind what was read in full, of which so many remain. */
+export const studies: Words<FoundOf<'studies'>> = {
+  says: () => ['Those that remain report {studies}.', 'Between them, those that remain report {studies}.'],
+}
