@@ -7,6 +7,9 @@ import { stateOf, type CheckedEntry, type Line, type Run } from './journal-state
 import { protocolPatterns } from './protocol-checker.fixture'
 import { togetherPatterns } from './sources-checker.fixture'
 import { searchReviewPatterns } from './search-review-checker.fixture'
+import { foundWords } from './known-checker.fixture'
+import { titleOf } from './random-review.fixture'
+import { timesIn } from './reads/en/days'
 import { finds, limitHolds, spelledOut, subsets } from './what-lines-find.fixture'
 
 /** What the checker knows of how databases speak, by the id of the source. */
@@ -23,6 +26,12 @@ const number = (words: string): number => {
   const small = 'no one two three four five six seven eight nine ten eleven twelve'.split(' ').indexOf(words)
   return small >= 0 ? small : Number(words.replace(/,/g, ''))
 }
+
+/** The places of a line and of all that it refers to. */
+const reachedFrom = (lines: readonly Line[], at: number): number[] => [
+  at,
+  ...[...(lines[at]?.text ?? '').matchAll(/#(\d+)/g)].flatMap((m) => reachedFrom(lines, Number(m[1]) - 1)),
+]
 
 /** Every sentence of the account that is not borne out by the journal, with why. */
 export function untrueClaims(
@@ -52,9 +61,11 @@ export function untrueClaims(
       const conceptId = now.find((l) => l.id === line.id)?.conceptId
       return conceptId === undefined ? was : { ...was, conceptId }
     }
-    s.strategies[id] = whole.map((line) => {
+    // What the run that counts had reached stands as it stood then, whatever was run of it since.
+    const reached = new Set(whole === now ? [] : reachedFrom(whole, whole.length - 1))
+    s.strategies[id] = whole.map((line, at) => {
       const run = ran(line)
-      if (!run || run.asked === asks(whole, line)) return belongs(line)
+      if (reached.has(at) || !run || run.asked === asks(whole, line)) return belongs(line)
       return belongs(s.linesAt.get(run.id)!.find((l) => l.id === line.id)!)
     })
   }
@@ -164,8 +175,19 @@ export function untrueClaims(
       ),
   )
   const inUse = s.terms.filter((t) => t.status === 'in use')
-  const FOUND =
-    '(?:; (?:none of them is|(\\w+)(?: of them| of all of them)? (?:is|are)|it is|all of them are) among the records brought in)?'
+  const FOUND = '(?:; (.*?))?'
+  const knownSo = foundWords(s, number, {
+    titles: new Set(
+      s.imports.flatMap((i) => Array.from({ length: i.count }, (_, n) => titleOf(`${i.id}/${n}`))),
+    ),
+    leftOut: (year) =>
+      searched.length > 0 &&
+      searched.every((d) => {
+        const lines = s.strategies[d.id] ?? []
+        const limited = limitHolds(lines, lines.length - 1, { kind: 'years', from: 2017, to: 2026 })
+        return current(d.id, final(d.id)) !== undefined && limited && (year < 2017 || year > 2026)
+      }),
+  })
   const searchedAre = (words: string): boolean =>
     same(
       names(words),
@@ -174,9 +196,38 @@ export function untrueClaims(
   const open = databases.filter((d) => !searched.includes(d)).map((d) => d.name)
   /** Those that the sentence before named. */
   const spoken = searched.length ? searched : databases
-  const spells = (id: string): number => {
+  /** The times at which a source was searched, from the first to the last day of each. */
+  const spells = (id: string): { first: string; last: string }[] => {
     const days = [...new Set(runsOf(id).map((r) => r.at.slice(0, 10)))].sort()
-    return days.filter((d, n) => n === 0 || Date.parse(d) - Date.parse(days[n - 1]!) > 14 * 86_400_000).length
+    const begins = days.filter(
+      (d, n) => n === 0 || Date.parse(d) - Date.parse(days[n - 1]!) > 14 * 86_400_000,
+    )
+    return begins.map((first, n) => ({
+      first,
+      last: days.filter((d) => d < (begins[n + 1] ?? '~')).at(-1)!,
+    }))
+  }
+  /** Each of these was searched at these times, one after the other. */
+  const searchedAt = (ids: readonly string[], words: string): boolean => {
+    const times = timesIn(words.replace(/again, with revised strategies,/, 'again'))
+    return (
+      times !== undefined &&
+      times.every(({ first, last }, n) => {
+        const own = ids.flatMap((id) => spells(id)[n] ?? [])
+        return (
+          own.length === ids.length &&
+          own.map((t) => t.first).sort()[0] === first &&
+          own
+            .map((t) => t.last)
+            .sort()
+            .at(-1) === last
+        )
+      })
+    )
+  }
+  const countedLast = (id: string): boolean => {
+    const run = current(id, final(id))
+    return run !== undefined && run.at.slice(0, 10) >= spells(id).at(-1)!.first
   }
   const way = (name: string) => s.sources.find((x) => x.name === name && x.kind !== 'database')
   const patterns: [RegExp, Check][] = [
@@ -243,25 +294,29 @@ export function untrueClaims(
       new RegExp(
         `^(?:([\\w,]+) known items? that (?:was|were) named before searching served as a test|As a test served ([\\w,]+) known items? that (?:was|were) named before searching)${FOUND}\\.$`,
       ),
-      (m) => number((m[1] ?? m[2])!.toLowerCase()) === before && before > 0,
+      (m) => number((m[1] ?? m[2])!.toLowerCase()) === before && before > 0 && knownSo(m[3]),
     ],
     [
       new RegExp(
         `^(?:Another|Later, another) (\\w+) (?:was|were) added later${FOUND}\\.$|^Later, another (\\w+) (?:was|were) added${FOUND}\\.$`,
       ),
-      (m) => number((m[1] ?? m[3])!) === s.known.length - before && before > 0,
+      (m) => number((m[1] ?? m[3])!) === s.known.length - before && before > 0 && knownSo(m[2] ?? m[4]),
     ],
     [
       new RegExp(
         `^(?:([\\w,]+) known items? that (?:was|were) named while searching served as a test|As a test served ([\\w,]+) known items? that (?:was|were) named while searching)${FOUND}\\.$`,
       ),
-      (m) => number((m[1] ?? m[2])!.toLowerCase()) === s.known.length && before === 0 && s.runs.length > 0,
+      (m) =>
+        number((m[1] ?? m[2])!.toLowerCase()) === s.known.length &&
+        before === 0 &&
+        s.runs.length > 0 &&
+        knownSo(m[3]),
     ],
     [
       new RegExp(
         `^(?:([\\w,]+) known items? (?:was|were) named to test the searches|To test the searches, ([\\w,]+) known items? (?:was|were) named)${FOUND}\\.$`,
       ),
-      (m) => number((m[1] ?? m[2])!.toLowerCase()) === s.known.length && !s.runs.length,
+      (m) => number((m[1] ?? m[2])!.toLowerCase()) === s.known.length && !s.runs.length && knownSo(m[3]),
     ],
     [/^We searched one database, (.*) \(Table 1\)\.$/, (m) => searchedAre(m[1]!)],
     [
@@ -309,7 +364,12 @@ export function untrueClaims(
             : undefined
         const list = who?.map(idOf) ?? searched.map((d) => d.id)
         const said = m[2]!.split(' and again').length
-        return list.length > 0 && list.every((x) => spells(x) === said)
+        return (
+          list.length > 0 &&
+          list.every((x) => spells(x).length === said) &&
+          searchedAt(list, m[2]!) &&
+          (!m[4] || searched.every((d) => countedLast(d.id)))
+        )
       },
     ],
     [

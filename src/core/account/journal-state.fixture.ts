@@ -71,10 +71,17 @@ export function stateOf(entries: readonly CheckedEntry[]) {
     }[],
     known: live.flatMap((e) =>
       e.kind === 'known.add'
-        ? (e.payload as { items: { id: string; title: string }[] }).items.map((i) => ({ ...i, at: e.at }))
+        ? (e.payload as { items: { id: string; title: string; year?: number }[] }).items.map((i) => ({
+            ...i,
+            at: e.at,
+          }))
         : [],
     ),
-    imports: byId('records.import', 'import.remove') as never as { sourceId: string; count: number }[],
+    imports: byId('records.import', 'import.remove') as never as {
+      id: string
+      sourceId: string
+      count: number
+    }[],
     runs: all.filter((r) => !corrected.has(r.id)),
     strategies,
     linesAt,

@@ -107,8 +107,17 @@ export const reviews = fc.record({
   strategies: fc.array(strategy, { minLength: 3, maxLength: 3 }),
   before: fc.array(strategy, { minLength: 3, maxLength: 3 }),
   ran: fc.array(fc.constantFrom('never', 'before', 'now', 'both', 'some'), { minLength: 3, maxLength: 3 }),
+  /** What was searched before is searched again a month later, or at once. */
+  later: fc.boolean(),
+  /** Of what is searched again, not every line is. */
+  partly: fc.nat(2).map((n) => n === 2),
   knownFirst: fc.nat(2),
   knownLater: fc.nat(2),
+  /** Of each known item, whether it is a record that may be brought in, and its year. */
+  knownAre: fc.array(fc.record({ record: fc.boolean(), year: fc.constantFrom(undefined, 2010, 2020) }), {
+    minLength: 4,
+    maxLength: 4,
+  }),
   dropped: fc.subarray(['x', 'nothing*']),
   droppedReason: fc.boolean(),
   brought: fc.nat(3),
@@ -196,13 +205,13 @@ export function journal(d: Drawn): { entries: Entry[]; asked: Map<string, string
     for (let i = 0; i < d.changed; i++) put({ kind: 'criterion.set', payload: criterion(`c${i}`) })
   }
   if (d.protocol === 'first') protocol()
-  const known = (id: string): unknown => ({
-    id,
-    raw: id,
-    form: 'reference',
-    title: `Known ${id}`,
-    authors: [],
-  })
+  let nth = 0
+  const known = (id: string): unknown => {
+    const { record, year } = d.knownAre[nth]!
+    const title = record ? titleOf(`i${d.sources[0]}/${nth}`) : titleOf(`known ${id}`)
+    nth++
+    return { id, raw: id, form: 'reference', title, authors: [], ...(year === undefined ? {} : { year }) }
+  }
   for (let i = 0; i < d.knownFirst; i++) put({ kind: 'known.add', payload: { items: [known(`k${i}`)] } })
   const run = (sourceId: string, lines: readonly Line[], only: number, release: string): void => {
     const keys = lineKeys(lines)
@@ -271,7 +280,9 @@ export function journal(d: Drawn): { entries: Entry[]; asked: Map<string, string
       run(s, past, 1, 'release of March 2026')
     }
     put({ kind: 'strategy.set', payload: { sourceId: s, lines, why: 'drafted anew' } })
-    if (ran === 'now' || ran === 'both') run(s, lines, 1, 'release of September 2026')
+    if (ran === 'both' && d.later) minute += 30 * 24 * 60
+    if (ran === 'now' || ran === 'both')
+      run(s, lines, ran === 'both' && d.partly ? 2 : 1, 'release of September 2026')
     if (ran === 'some') run(s, lines, 2, 'release of September 2026')
   })
   if (d.protocol === 'late') protocol()
@@ -374,7 +385,7 @@ const term = (id: string, expression: string, status: string): object => ({
 })
 
 /** A title that has no word in common with any other. */
-function titleOf(name: string): string {
+export function titleOf(name: string): string {
   let sum = 7
   for (const sign of name) sum = (sum * 131 + sign.codePointAt(0)!) % 2_147_483_647
   return sum.toString(26).replace(/\d/g, (digit) => 'qrstuvwxyz'[Number(digit)]!)

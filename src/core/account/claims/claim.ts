@@ -55,7 +55,13 @@ export type Claim =
   | (Says<'SourcesIndexed'> & { sourceIds: string[] })
   | (Says<'SourceChosen'> & { sourceId: string; reason: string })
   | (Says<'SearchedTogether'> & { sourceId: string; platform: boolean })
-  | (Says<'SearchedOn'> & { sourceId: string; spells: number; revised: boolean })
+  | (Says<'SearchedOn'> & {
+      sourceId: string
+      spells: number
+      revised: boolean
+      /** The run that counts is one of the last time of searching. */
+      counted: boolean
+    })
   | (Says<'PagesSeen'> & { sourceId: string; count: number })
   | (Says<'OtherSource'> & { sourceId: string; kind: string; done: boolean; reason: string })
   | Says<'TermsGathered'>

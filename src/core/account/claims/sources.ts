@@ -1,6 +1,6 @@
 import type { Source } from '../../review'
 import type { FactContext } from '../facts'
-import { revisedBetween, searchedIn } from '../standing'
+import { finalRun, revisedBetween, searchedIn } from '../standing'
 import { wasGone } from '../ways-gone'
 import { daysOf, spellsOf } from '../words'
 import type { Claim } from './claim'
@@ -32,14 +32,18 @@ export function sources(context: FactContext): Claim[] {
         sourceId: s.id,
         platform: !!s.platform?.trim(),
       })
-  for (const s of done)
+  for (const s of done) {
+    const spells = spellsOf(daysOf(review, s.id))
+    const counting = finalRun(review, s.id)?.at.slice(0, 10) ?? ''
     claims.push({
       says: 'SearchedOn',
       on: on([s]),
       sourceId: s.id,
-      spells: spellsOf(daysOf(review, s.id)).length,
+      spells: spells.length,
       revised: revisedBetween(review, s.id),
+      counted: counting >= (spells.at(-1)?.first ?? '~'),
     })
+  }
   return [...claims, ...others]
 }
 

@@ -7,6 +7,7 @@ import { draftAccount, type Telling } from '../../draft'
 import type { FactContext } from '../../facts'
 import { readingContext, readingJournal, readings } from '../../random-reading.fixture'
 import { contextOf, journal, reviews } from '../../random-review.fixture'
+import { gatheringJournal, gatherings } from '../../random-gathering.fixture'
 import { searchingJournal, searchings } from '../../random-ways.fixture'
 import { adviceOn, lookAt } from '..'
 import { FALSE_STATEMENTS, LATER } from '../false-statements.fixture'
@@ -112,6 +113,12 @@ describe('what somebody wrote and the record has otherwise', () => {
     fc.assert(
       fc.property(searchings, (drawn) => {
         expect(strange(readingContext(searchingJournal(drawn)))).toEqual([])
+      }),
+      { numRuns },
+    )
+    fc.assert(
+      fc.property(gatherings, (drawn) => {
+        expect(strange(readingContext(gatheringJournal(drawn)))).toEqual([])
       }),
       { numRuns },
     )

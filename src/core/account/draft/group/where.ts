@@ -116,7 +116,7 @@ function dated(claims: readonly Claim[], byTime: boolean): Grouped[] {
         })),
         all: groups.length === 1,
         revised,
-        counted: most > 1,
+        counted: most > 1 && on.every((c) => c.counted),
       },
     ]
   const ids = (list: readonly { sourceId: string }[]): string[] => list.map((c) => c.sourceId)
@@ -137,7 +137,7 @@ function dated(claims: readonly Claim[], byTime: boolean): Grouped[] {
         spells: [{ sourceIds: ids(own), what: [n + 1] }],
         all: own.length === on.length,
         revised: n + 2 === most && revised,
-        counted: n + 2 === most,
+        counted: n + 2 === most && on.every((c) => c.counted),
       }
     }),
   ]

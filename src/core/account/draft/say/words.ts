@@ -160,12 +160,20 @@ export const WORDS = {
   },
   found: ({ found, of, outside }: GroupedOf<'found'>) => {
     const why = missedWords({ found, of, outside })
+    if (of === 1)
+      return [
+        `The one known item was ${found ? '' : 'not '}among them${why}.`,
+        `Among them the one known item was ${found ? 'found' : 'not found'}${why}.`,
+      ]
+    if (found === of) return ['All known items were among them.', 'Among them were all known items.']
+    if (!found)
+      return [
+        `None of the known items was among them${why}.`,
+        `Among them was none of the known items${why}.`,
+      ]
     return [
-      found === of
-        ? 'All known items were among them.'
-        : !found
-          ? `None of the known items was among them${why.replace(',', ':')}.`
-          : `Of the known items, {known.found} ${were(found)} among them${why}.`,
+      `Of the known items, {known.found} ${were(found)} among them${why}.`,
+      `Among them ${were(found)} {known.found} of the known items${why}.`,
     ]
   },
   limits: ({ limits, how, partly }: GroupedOf<'limits'>, say: Say) => {
@@ -258,6 +266,7 @@ function missedWords({ found, of, outside }: Found): string {
   if (!outside) return ''
   const missed = of - found - outside
   const years = `from ${outside === 1 ? 'a year' : 'years'} that the limits leave out`
+  if (of === 1) return `; it is ${years}`
   if (!missed) {
     const others = !found ? 'all' : outside === 1 ? 'the other one' : 'the other {known.outside}'
     return `, and ${others} ${are(outside)} ${years}`
@@ -265,13 +274,16 @@ function missedWords({ found, of, outside }: Found): string {
   return `, {known.outside} ${are(outside)} ${years}, and {known.missed} ${were(missed)} not found`
 }
 
+/** Behind how many were named: how many were found. `all`: of those too that were named before. */
 function foundWords({ found, of, outside }: Found, all: boolean): string {
   const why = missedWords({ found, of, outside })
   const among = 'among the records brought in'
-  const they = all ? 'of all of them' : of === 1 ? '' : 'of them'
-  if (!found) return `; none of them is ${among}${why}`
-  if (found === of) return of === 1 ? `; it is ${among}` : `; all of them are ${among}`
-  return `; {known.found} ${they ? `${they} ` : ''}${found === 1 ? 'is' : 'are'} ${among}${why}`
+  if (of === 1) return `; it is ${found ? '' : 'not '}${among}${why}`
+  const them = all ? 'taken together, ' : ''
+  const of_ = all ? '' : ' of them'
+  if (!found) return `; ${them}none${of_} is ${among}${why}`
+  if (found === of) return `; ${all ? 'all known items' : 'all of them'} are ${among}`
+  return `; ${them}{known.found}${of_} ${found === 1 ? 'is' : 'are'} ${among}${why}`
 }
 
 /** "for each concept" where all that were asked for have it, else their names. */
