@@ -61,7 +61,7 @@ test('five files of five formats become one list: settled, looked through, group
 }) => {
   await openDemo(page, 'records')
   const head = page.locator('.records-head')
-  await expect(head).toContainText('487 works from 952 records')
+  await expect(head).toContainText(/\d+ works from \d+ records/)
   await test.step('each is recognised, looked at, and comes in beside what is there', async () => {
     await bring(page, 'one.ris', RIS, /Murmurs under the skylight/)
     await bring(page, 'two.bib', BIB, /broken/)
@@ -189,6 +189,9 @@ test('a browser killed in the middle of reading 50,000 records has all of them o
     await openDemo(page, 'records')
     await saved(page)
     const url = page.url()
+    const held = /\d+ works from \d+ records/
+    await expect(page.locator('.records-head')).toContainText(held)
+    const [before] = held.exec((await page.locator('.records-head').textContent())!)!
     await page.getByLabel('File with records').setInputFiles(file)
     const dialog = page.getByRole('dialog')
     await dialog.getByRole('button', { name: 'Bring the records in' }).click()
@@ -200,7 +203,7 @@ test('a browser killed in the middle of reading 50,000 records has all of them o
     context = await launch()
     page = context.pages()[0] ?? (await context.newPage())
     await page.goto(url)
-    await expect(page.locator('.records-head')).toContainText('487 works from 952 records')
+    await expect(page.locator('.records-head')).toContainText(before)
     await page.keyboard.press('t')
     await expect(page.getByRole('heading', { name: /One work, or two\?/ })).toBeVisible()
     await page.keyboard.press('1')

@@ -47,6 +47,18 @@ const DROPPED: Record<string, [string, string]> = {
   A: ['pupil*', 'names the people, not the place, and finds nearly everything'],
 }
 
+/** What is written where a source has no sign for any ending: the forms that the reader meant. */
+const WRITTEN_OUT: Record<string, string> = {
+  'classroom*': 'classroom',
+  'primary school*': 'primary school',
+  'elementary school*': 'elementary school',
+  // No record there has a schoolroom.
+  ' OR schoolroom*': '',
+  'reverberat*': 'reverberation OR reverberant',
+  'acoustic*': 'acoustic OR acoustics',
+  'amplif*': 'amplification',
+}
+
 /** By source and concept: heading, and whether with narrower. */
 const HEADINGS: Record<string, Record<string, [string, boolean][]>> = {
   fernhollow: {
@@ -320,6 +332,11 @@ function draft(diary: Diary, standin: OpenStandin): void {
     ...l,
   }))
   diary.do('strategy.draft', { sourceId, lines })
+  if (standin.profile.truncation?.any) return
+  for (const { id, text } of lines) {
+    const written = Object.entries(WRITTEN_OUT).reduce((t, [cut, forms]) => t.replace(cut, forms), text)
+    if (written !== text) diary.do('line.change', { sourceId, id, text: written })
+  }
 }
 
 /** Runs every line and logs it; gives what the last one found, and its run. */
