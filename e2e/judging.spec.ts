@@ -19,6 +19,8 @@ test('a known item is missed, the reason is seen, a term is added, and the item 
   await page.keyboard.press('4')
   await page
     .getByRole('region', { name: 'Plan and lines' })
+    .getByRole('paragraph')
+    .filter({ hasText: 'Reading comprehension' })
     .getByRole('button', { name: 'put it in' })
     .click()
   await expect(page.locator('[data-line="8"] [title*="Reading comprehension"]')).toBeVisible()

@@ -54,7 +54,7 @@ const WRITTEN_OUT: Record<string, string> = {
   'elementary school*': 'elementary school',
   // No record there has a schoolroom.
   ' OR schoolroom*': '',
-  'reverberat*': 'reverberation OR reverberant',
+  'reverberat*': 'reverberation',
   'acoustic*': 'acoustic OR acoustics',
   'amplif*': 'amplification',
 }

@@ -1,6 +1,6 @@
 import { keptFor } from '../base'
 import { limitState, type Profile } from '../profile'
-import { parse, print, sameLimit, walk, withoutPlaces, type LimitKind } from '../query'
+import { meaningOf, parse, sameLimit, walk, type LimitKind } from '../query'
 import { standingRuns, type Line, type PlannedLimit, type Review, type Run, type Term } from '../review'
 import { finalLine, limitsThatCount, termExpression } from '../strategy'
 import type { FactContext } from './facts/fact'
@@ -80,8 +80,8 @@ export const triedAndDropped = keptFor((review: Review): Term[] => {
     return own !== undefined && said.has(unit(own))
   })
 })
-const unit = (e: Parameters<typeof print>[0]): string =>
-  e.kind === 'heading' ? `heading ${e.label.toLowerCase()}` : print(withoutPlaces(e)).toLowerCase()
+const unit = (e: Parameters<typeof meaningOf>[0]): string =>
+  e.kind === 'heading' ? `heading ${e.label.toLowerCase()}` : meaningOf(e).toLowerCase()
 
 /** Concepts of a source whose run lines have headings, and those whose run lines have words. */
 export function conceptsWith(

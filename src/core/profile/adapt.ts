@@ -5,12 +5,14 @@ import {
   inFields,
   isNearOperand,
   mapChildren,
+  maskedWords,
   maskParts,
   not,
   numbersIn,
   or,
   print,
   textSpelledOut,
+  typedAs,
   walk,
   word,
   type Expr,
@@ -20,6 +22,7 @@ import {
 import { lossWords, type Direction, type Loss, type LossCause } from './loss'
 import { formsOf, sameFields } from './forms'
 import { bareWord, looseWords, nameIn, quotedWords } from './sayable'
+import { typedSayable } from './signs'
 import type { Profile, Reach } from './schema'
 
 /** What printing takes from outside the profile. */
@@ -193,11 +196,13 @@ class Adapter {
     this.stopWords(e.words, e)
     if (!this.profile.quotes.exact) this.stems(e, e.words[e.words.length - 1]!)
     const masked = e.words.some((w) => /[*?]/.test(w))
-    if (!masked) return e
+    if (!masked) return this.asTyped(e)
     const said = e.words.map((w) => this.mask(w))
     const loss = said.find((s) => s.loss)?.loss
     if (this.profile.quotes.signs && said.every((s) => s.words.length === 1)) {
-      const whole: Expr = { ...e, words: said.map((s) => s.words[0]!) }
+      const { typed: _, ...bare } = e
+      const words = said.map((s) => s.words[0]!)
+      const whole = words.join(' ') === e.words.join(' ') ? this.asTyped(e) : { ...bare, words }
       if (loss) this.lose(e, loss.cause, loss.direction, whole)
       return whole
     }
@@ -207,6 +212,13 @@ class Adapter {
     const wider = !loss || loss.direction === 'wider'
     this.lose(e, { code: 'phrase-truncated' }, wider ? 'wider' : 'changed', apart)
     return apart
+  }
+
+  /** What stood between its words stays where the database would read it back as that phrase. */
+  private asTyped(e: Expr & { kind: 'phrase' }): Expr {
+    if (e.typed === undefined || typedSayable(e.typed, this.profile)) return e
+    const { typed: _, ...bare } = e
+    return bare
   }
 
   private near(e: Expr & { kind: 'near' }): Expr {
@@ -374,7 +386,8 @@ class Adapter {
   private classCode(e: Expr & { kind: 'class' }): Expr {
     const { classes } = this.profile
     const asWords = (cause: LossCause): Expr => {
-      const said: Expr = { kind: 'phrase', words: wordsOf(e.code) }
+      const words = maskedWords(e.code)
+      const said = this.asTyped({ kind: 'phrase', words, ...typedAs(e.code, words) })
       this.lose(e, cause, 'changed', said)
       return said
     }

@@ -189,6 +189,20 @@ describe('printing', () => {
     expect(losses.at(-1)).toMatchObject({ what: 'length', direction: 'changed' })
   })
 
+  it('sends names, numbers and words with hyphens as they were typed, and reads them back so', () => {
+    const profile = PROFILES.fernhollow!
+    for (const typed of ['"Osei, M."', '"O’Neil"', '"10.5555/room.12.3"', '"state-of-the-art"', '"R & D"']) {
+      const { text, losses } = printFor(parse(typed).tree!, profile)
+      expect(text).toBe(typed.replaceAll('"', "'"))
+      expect(losses).toEqual([])
+      expect(print(readFrom(text, profile).tree!)).toBe(typed)
+    }
+    // What would be taken for something else there goes: its sign for any ending is no part of a name.
+    const star = { ...profile, truncation: { ...profile.truncation, any: '&' } }
+    expect(printFor(parse('"R & D"').tree!, star).text).toBe("'R D'")
+    expect(printFor(parse('class: B12.a').tree!, PROFILES.wideband!).text).toBe('"B12.a"')
+  })
+
   it('lists the narrower headings as phrases where there is no vocabulary', () => {
     const { text } = printFor(parse('heading.below: "Reading"').tree!, PROFILES.wideband!, options)
     expect(text).toBe('OWNWORDS["reading"] OR OWNWORDS["reading fluency"]')

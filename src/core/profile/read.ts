@@ -1,5 +1,14 @@
 import { problem, type Problem, type Span } from '../base'
-import { DEEPEST, isNearOperand, maskedWords, readWord, tooDeep, withoutPlaces, type Expr } from '../query'
+import {
+  DEEPEST,
+  isNearOperand,
+  maskedWords,
+  readWord,
+  typedAs,
+  tooDeep,
+  withoutPlaces,
+  type Expr,
+} from '../query'
 import type { Profile } from './schema'
 import { marksOf, type Placed } from './marks'
 import { joinedRows, rowsIn, type Row } from './rows'
@@ -316,7 +325,7 @@ class Reader {
     }
     return words.length === 1 && mark.kind === 'text'
       ? readWord(only, mark.at)
-      : { kind: 'phrase', words, at: mark.at }
+      : { kind: 'phrase', words, ...typedAs(mark.text, words), at: mark.at }
   }
 
   private lines(mark: Placed & { kind: 'lines' }): Expr | undefined {

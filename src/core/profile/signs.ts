@@ -69,6 +69,18 @@ export function maskText(text: string, profile: Profile): string {
 export const inQuotes = (text: string, profile: Profile): string =>
   profile.quotes.open + text + profile.quotes.close
 
+/** A phrase as it was typed, in the database's signs: what stands between its words stays. */
+export const maskTyped = (typed: string, profile: Profile): string =>
+  typed.replace(/[\p{L}\p{N}\p{M}*?]+/gu, (word) => maskText(word, profile))
+
+/** Would a phrase as it was typed be read there as just that phrase? */
+export function typedSayable(typed: string, profile: Profile): boolean {
+  const inside = maskTyped(typed, profile)
+  const { open, close } = profile.quotes
+  if (inside.includes(open) || inside.includes(close)) return false
+  return inTheirQuotes(inside, profile).replace(/\s+/g, ' ').trim() === typed
+}
+
 /** Words side by side in the database's signs. */
 export const maskWords = (words: readonly string[], profile: Profile): string =>
   words.map((w) => maskText(w, profile)).join(' ')

@@ -3,7 +3,7 @@ import { type Expr } from '../query'
 import { filled, formsOf, type Form } from './forms'
 import { nameIn } from './sayable'
 import type { Profile } from './schema'
-import { inQuotes, maskText, maskWords } from './signs'
+import { inQuotes, maskText, maskTyped, maskWords } from './signs'
 
 /**
  * Writes an adapted expression in the forms of a database. Brackets stand around every joined part inside another, and
@@ -31,7 +31,11 @@ export function write(e: Expr, profile: Profile): string {
       return maskText(e.text, profile)
     case 'phrase':
       // What a source read without quotes it is asked without quotes again, or it would no longer stem.
-      return e.loose ? maskWords(e.words, profile) : inQuotes(maskWords(e.words, profile), profile)
+      if (e.loose) return maskWords(e.words, profile)
+      return inQuotes(
+        e.typed === undefined ? maskWords(e.words, profile) : maskTyped(e.typed, profile),
+        profile,
+      )
     case 'and':
     case 'or':
     case 'not':

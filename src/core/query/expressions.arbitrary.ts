@@ -1,4 +1,5 @@
 import fc from 'fast-check'
+import { typedAs } from './mask'
 import { FIELDS, type Expr, type Field } from './tree'
 
 /** Random expressions for property tests, over a small stock of words so that they often match. */
@@ -21,9 +22,11 @@ export const anyWord = fc.oneof(
   { weight: 1, arbitrary: fc.constantFrom(...MASKED) },
 )
 const word = anyWord.map((text): Expr => ({ kind: 'word', text }))
+/** Mostly words side by side; some as people type names, numbers and words with hyphens. */
+const BETWEEN = [' ', ' ', ' ', ' ', '-', ', ', '’', ' & ', '/', '. ']
 const phrase = fc
-  .array(anyWord, { minLength: 1, maxLength: 3 })
-  .map((words): Expr => ({ kind: 'phrase', words }))
+  .tuple(fc.array(anyWord, { minLength: 1, maxLength: 3 }), fc.constantFrom(...BETWEEN))
+  .map(([words, between]): Expr => ({ kind: 'phrase', words, ...typedAs(words.join(between), words) }))
 const nearOperand = fc.oneof(
   word,
   phrase,

@@ -79,3 +79,10 @@ export function maskedWords(text: string): string[] {
         /[\p{L}\p{N}]/u.test(w.replace(/\*\d{0,2}/g, '')),
     )
 }
+
+/** A phrase as it was typed, where that is more than its words side by side; empty where it is not. */
+export function typedAs(text: string, words: readonly string[]): { typed?: string } {
+  const typed = text.normalize('NFKC').replace(/\s+/g, ' ').trim()
+  // Signs that stand for nothing are no part of what was asked.
+  return typed === words.join(' ') || /(?:^|[^\p{L}\p{N}\p{M}*?])[*?]|\*\*/u.test(typed) ? {} : { typed }
+}

@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { hasErrors } from '../base'
-import { DEEPEST, parse, print, withoutPlaces } from '.'
+import { DEEPEST, meaningOf, parse, print, withoutPlaces } from '.'
 import { anyExpression } from './expressions.arbitrary'
 
 const printed = (text: string): string => {
@@ -96,7 +96,16 @@ describe('plain notation', () => {
   })
 
   it('reads a hyphenated run as a phrase and keeps truncation inside it', () => {
-    expect(printed('sound-field*')).toBe('"sound field*"')
+    expect(printed('sound-field*')).toBe('"sound-field*"')
+  })
+
+  it('keeps what stands between the words of a phrase, and takes it for no other phrase', () => {
+    for (const typed of ['"Osei, M."', '"10.5555/room.12.3"', '"O’Neil"', '"sound-field"', '"R & D"'])
+      expect(printed(typed)).toBe(typed)
+    expect(printed('10.5555/room.12')).toBe('"10.5555/room.12"')
+    expect(meaningOf(parse('sound-field').tree!)).toBe(meaningOf(parse('"sound field"').tree!))
+    // A sign that stands for nothing is not kept.
+    expect(printed('"sound -* field"')).toBe('"sound field"')
   })
 
   it('reads fields, headings with their options, classes and lines', () => {

@@ -1,6 +1,6 @@
 import { hasErrors, keptByText, problem, type Problem, type Span } from '../base'
 import { lex, type Mark } from './lexer'
-import { maskedWords } from './mask'
+import { maskedWords, typedAs } from './mask'
 import { print } from './print'
 import { unquoted } from './spelling'
 import { MOST_IN_RANGE, readWord, type Expr, type Lines } from './tree'
@@ -294,7 +294,7 @@ class Parser {
       return undefined
     }
     if (words.length === 1 && !quote) return readWord(only, at)
-    return { kind: 'phrase', words, ...(quote?.loose ? { loose: true } : {}), at }
+    return { kind: 'phrase', words, ...(quote?.loose ? { loose: true } : typedAs(text, words)), at }
   }
 
   /** What stands behind `heading:` or `class:`: one name, or several in brackets joined by OR. */

@@ -1,18 +1,28 @@
 import { never } from '../base'
 import { inQuotes, looksLikeOperator } from './spelling'
-import { type Expr, type Lines } from './tree'
+import { type Expr, type Lines, type Phrase } from './tree'
 
 /**
  * Writes an expression in plain notation: operators in capitals, brackets around every joined part that stands inside
  * another. `parse(print(e))` is `e` again, places aside, for every tree that a reader gives. A word that is spelled like
  * an operator prints as a phrase of one word, which is how readers keep it.
  */
-export function print(e: Expr): string {
+export const print = (e: Expr): string => written(e, (p) => p.typed ?? p.words.join(' '))
+
+/** The same without what is only typed: two expressions that ask the same give the same. Keys are made of it. */
+export const meaningOf = (e: Expr): string => written(e, (p) => p.words.join(' '))
+
+function written(e: Expr, between: (p: Phrase) => string): string {
+  const part = (inner: Expr): string => {
+    const joined =
+      inner.kind === 'and' || inner.kind === 'or' || inner.kind === 'not' || inner.kind === 'near'
+    return joined ? `(${written(inner, between)})` : written(inner, between)
+  }
   switch (e.kind) {
     case 'word':
       return looksLikeOperator(e.text) ? inQuotes(e.text) : e.text
     case 'phrase':
-      return `${e.loose ? '~' : ''}${inQuotes(e.words.join(' '))}`
+      return `${e.loose ? '~' : ''}${inQuotes(between(e))}`
     case 'and':
     case 'or':
     case 'not':
@@ -32,11 +42,6 @@ export function print(e: Expr): string {
     default:
       return never(e)
   }
-}
-
-function part(e: Expr): string {
-  const joined = e.kind === 'and' || e.kind === 'or' || e.kind === 'not' || e.kind === 'near'
-  return joined ? `(${print(e)})` : print(e)
 }
 
 function ranges(e: Lines): string {

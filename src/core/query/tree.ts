@@ -48,6 +48,11 @@ export interface Phrase extends Placed {
    * plain notation it has a tilde before it: `~"room noise"`.
    */
   loose?: boolean
+  /**
+   * What stood between the quotes, or the run with its hyphens, where that is more than its words: `Osei, M.`,
+   * `sound-field`, `10.5555/x.1`. It is sent so where a source can take it; what a phrase means is its words alone.
+   */
+  typed?: string
 }
 export interface And extends Placed {
   kind: 'and'

@@ -19,7 +19,13 @@ export function usePlanAgainstRun(review: Review, sources: readonly SourceInfo[]
     return planAgainstRun(
       terms.filter((t) => own.has(t.conceptId)),
       strategies,
-      (id) => sources.find((s) => s.source.id === id)?.vocabulary !== undefined,
+      (id) => {
+        const found = sources.find((s) => s.source.id === id)
+        return {
+          hasVocabulary: found?.vocabulary !== undefined,
+          truncates: !found?.profile || found.profile.truncation?.any !== undefined,
+        }
+      },
     )
   }, [terms, strategies, concepts, sources])
 }

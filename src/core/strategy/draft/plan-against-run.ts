@@ -1,7 +1,7 @@
 import { or, parse, parseSound, print, type Expr } from '../../query'
 import { termExpression, type PlanTerm } from './draft'
 import type { LineLike } from '../lines/keys'
-import { unitsOf } from './units'
+import { isFormOf, unitsOf, type Unit } from './units'
 
 export interface Unused<T> {
   term: T
@@ -22,12 +22,13 @@ export interface Unplanned {
 /**
  * The plan beside what the lines say: terms in use that no line of a source has, and words or headings in lines that
  * the plan does not know. A source without lines is not compared. With or without narrower, and as main focus, is the
- * same heading here; a text word serves every source, a heading its own.
+ * same heading here; a text word serves every source, a heading its own. Where a source has no sign for any ending, a planned
+ * word with one is there in its forms.
  */
 export function planAgainstRun<T extends PlanTerm>(
   terms: readonly T[],
   strategies: Readonly<Record<string, readonly LineLike[]>>,
-  hasVocabulary: (sourceId: string) => boolean,
+  of: (sourceId: string) => { hasVocabulary: boolean; truncates: boolean },
 ): { unused: Unused<T>[]; unplanned: Unplanned[] } {
   const unused: Unused<T>[] = []
   const unplanned: Unplanned[] = []
@@ -39,21 +40,24 @@ export function planAgainstRun<T extends PlanTerm>(
     })
   for (const [sourceId, lines] of Object.entries(strategies)) {
     if (!lines.length) continue
-    const said = new Map<string, Unplanned>()
+    const { hasVocabulary, truncates } = of(sourceId)
+    const said = new Map<string, Unplanned & { unit: Unit }>()
     lines.forEach((line, i) => {
       const { tree } = parse(line.text)
       for (const u of tree ? unitsOf(tree) : [])
         if (!said.has(u.key))
-          said.set(u.key, { sourceId, lineId: line.id, number: i + 1, kind: u.kind, text: u.text })
+          said.set(u.key, { sourceId, lineId: line.id, number: i + 1, kind: u.kind, text: u.text, unit: u })
     })
     const planned = new Set<string>()
     for (const { term, units: own } of units) {
       const everywhere = term.kind === 'text' || term.kind === 'named'
-      if (!everywhere && (term.sourceId !== sourceId || !hasVocabulary(sourceId))) continue
-      for (const u of own) planned.add(u.key)
-      if (own.length && !own.every((u) => said.has(u.key))) unused.push({ term, sourceId })
+      if (!everywhere && (term.sourceId !== sourceId || !hasVocabulary)) continue
+      const forms = (u: Unit): string[] =>
+        truncates ? [] : [...said].flatMap(([key, { unit }]) => (isFormOf(unit, u) ? [key] : []))
+      for (const u of own) for (const key of [u.key, ...forms(u)]) planned.add(key)
+      if (own.length && !own.every((u) => said.has(u.key) || forms(u).length)) unused.push({ term, sourceId })
     }
-    for (const [key, unit] of said) if (!planned.has(key)) unplanned.push(unit)
+    for (const [key, { unit: _, ...there }] of said) if (!planned.has(key)) unplanned.push(there)
   }
   return { unused, unplanned }
 }

@@ -1,4 +1,4 @@
-import { parse, print, referredLines, walk, withoutPlaces } from '../../query'
+import { meaningOf, parse, referredLines, walk } from '../../query'
 import type { DraftLine } from './draft'
 import { renumberText } from '../lines/references'
 
@@ -166,5 +166,5 @@ function describe(
 
 function sameText(a: string, b: string): boolean {
   const [x, y] = [parse(a).tree, parse(b).tree]
-  return x && y ? print(withoutPlaces(x)) === print(withoutPlaces(y)) : a === b
+  return x && y ? meaningOf(x) === meaningOf(y) : a === b
 }

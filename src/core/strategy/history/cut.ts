@@ -63,7 +63,7 @@ const delimited =
       },
     })
     // Who quotes only what needs it means the marks round anything else as part of the text: a phrase.
-    const needs = (cell: string): boolean => cell.includes(sign) || /["\n]/.test(cell)
+    const needs = (cell: string): boolean => cell.includes(sign) || /[",;\t\n]/.test(cell)
     const marked = (cell: string, raw: string): boolean => raw.includes(`"${cell.replace(/"/g, '""')}"`)
     // A head is written in its own way: it says nothing of how the searches below it are.
     const isHead = ({ cells }: { cells: string[] }): boolean =>

@@ -104,6 +104,7 @@ describe('plan against run', () => {
   })
   const lines = (...texts: string[]): LineLike[] =>
     texts.map((text, i) => ({ id: `l${i}`, text, limits: [] }))
+  const own = { hasVocabulary: true, truncates: true }
   const heading = term('Room acoustics', { kind: 'heading', sourceId: 's', withNarrower: true })
 
   it('names planned terms that no line has, and words in lines that nobody planned', () => {
@@ -112,7 +113,7 @@ describe('plan against run', () => {
       {
         s: lines('text: (Noise OR babble OR "sound field")', 'heading: "Room acoustics" OR heading: "Echo"'),
       },
-      () => true,
+      () => own,
     )
     expect(unused.map((u) => u.term.expression)).toEqual(['reverberat*'])
     expect(unplanned.map((u) => [u.number, u.kind, u.text])).toEqual([
@@ -122,12 +123,23 @@ describe('plan against run', () => {
     ])
   })
 
+  it('knows a truncated word in its forms where a source has no sign for truncation, and nowhere else', () => {
+    const terms = [term('reverberat*'), term('"primary school*"'), term('amplif*')]
+    const there = { s: lines('text: (reverberating OR reverberation OR "Primary school" OR school)') }
+    const plain = planAgainstRun(terms, there, () => ({ ...own, truncates: false }))
+    expect(plain.unused.map((u) => u.term.expression)).toEqual(['amplif*'])
+    expect(plain.unplanned.map((u) => u.text)).toEqual(['school'])
+    expect(planAgainstRun(terms, there, () => own).unused).toHaveLength(3)
+  })
+
   it('compares no source without lines, and no heading where there is no vocabulary', () => {
-    expect(planAgainstRun([term('noise'), heading], { s: [] }, () => true)).toEqual({
+    expect(planAgainstRun([term('noise'), heading], { s: [] }, () => own)).toEqual({
       unused: [],
       unplanned: [],
     })
-    expect(planAgainstRun([heading], { s: lines('noise') }, () => false).unused).toEqual([])
+    expect(
+      planAgainstRun([heading], { s: lines('noise') }, () => ({ ...own, hasVocabulary: false })).unused,
+    ).toEqual([])
   })
 
   it('puts a planned term into the line of its concept, by OR, and nowhere else', () => {

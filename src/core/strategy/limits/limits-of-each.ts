@@ -1,13 +1,4 @@
-import {
-  numbersIn,
-  parse,
-  print,
-  sameLimit,
-  walk,
-  withoutPlaces,
-  type Expr,
-  type LimitValue,
-} from '../../query'
+import { meaningOf, numbersIn, parse, sameLimit, walk, type Expr, type LimitValue } from '../../query'
 import type { LineLike } from '../lines/keys'
 import { Diagrams, TooLarge } from './diagrams'
 
@@ -112,7 +103,7 @@ function reckon(
       case 'fields':
         return said(e.of, i, `${fields} ${e.fields.join(',')}`)
       default:
-        return of.sign(`${fields} ${print(withoutPlaces(e))}`)
+        return of.sign(`${fields} ${meaningOf(e)}`)
     }
   }
   try {

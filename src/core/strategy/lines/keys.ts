@@ -1,5 +1,5 @@
 import { canonicalJson, digestOf, keptFor } from '../../base'
-import { parse, print, referredLines, type LimitValue } from '../../query'
+import { meaningOf, parse, referredLines, type LimitValue } from '../../query'
 
 /** As much of a line as decides what it finds. */
 export interface LineLike {
@@ -33,7 +33,7 @@ const RULE_0: KeyRule = {
   version: 0,
   said: (text) => {
     const { tree } = parse(text)
-    return tree ? print(tree) : text
+    return tree ? meaningOf(tree) : text
   },
 }
 /** The rule under which keys are made now. */
