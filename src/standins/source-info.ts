@@ -3,7 +3,7 @@ import { inventedIn, sourceInfoIn, type Registry, type SourceInfoOf } from '../c
 import type { Review, RunEvidence, Source } from '../core/review'
 import { evidenceNow, LATEST, profileOf, releaseWords, standin, standinKey, type StandinInfo } from '.'
 
-export { fileKey } from '../core/sources'
+export { fileKey, hasHeadings } from '../core/sources'
 
 export const STANDIN_REGISTRY: Registry<StandinInfo> = {
   find: standin,

@@ -53,6 +53,8 @@ import {
   leaveUndescribed,
   logAgain,
   logByHand,
+  addHeadingSeen,
+  logLookUp,
   logRuns,
   logWay,
   nameCriteria,
@@ -150,6 +152,13 @@ const CASES: Record<string, (review: Review) => readonly Command[]> = {
       typed: { ...PROFILES.mindmere!, sideBySide: 'phrase' },
     }),
   leaveUndescribed: (r) => leaveUndescribed(at(r), { ...SOURCE, id: 'u', name: 'Database' }),
+  addHeadingSeen: (r) =>
+    addHeadingSeen(at(r), {
+      sourceId: 's',
+      page: { label: 'Classroom sound', broader: [], narrower: ['Hum'], related: [], usedFor: [] },
+      from: 'page',
+    }),
+  logLookUp: (r) => logLookUp(at(r), { sourceId: 's', words: ' school bells ' }),
   logRuns: (r) =>
     logRuns(
       at(r),

@@ -1,7 +1,7 @@
 import type { SourceFacts } from '../account'
 import type { Review, Source } from '../review'
 import type { Registry, SearchedHere } from './registry'
-import { sourceInfoIn } from './source-info'
+import { hasHeadings, sourceInfoIn } from './source-info'
 
 /** What stands in the place of a release for a database outside: how it was reached and what it covers. */
 const asSearched = (review: Review, source: Source): string => {
@@ -29,7 +29,7 @@ export const sourceFactsIn =
         ? registry.releaseWords(info.release ?? registry.latest)
         : asSearched(review, info.source),
       ...(info.standin ? { releaseWords: registry.releaseWords } : {}),
-      hasVocabulary: vocabulary !== undefined,
+      hasVocabulary: hasHeadings(info),
       short: info.short,
       profile,
       ...(vocabulary ? { vocabularyTitle: vocabulary.title } : {}),

@@ -1,5 +1,6 @@
 import type { Profile } from '../profile'
-import { importOf, type Review, type Source, type VocabularyFile } from '../review'
+import { digestOf } from '../base'
+import { importOf, type HeadingNoted, type Review, type Source, type VocabularyFile } from '../review'
 import type { Registry, SearchedHere } from './registry'
 
 /** What the screens must know of a source beside what the plan says of it. */
@@ -16,11 +17,27 @@ export interface SourceInfoOf<S extends SearchedHere> {
   /** How it speaks: its own description, or one that the user wrote. */
   profile: Profile | undefined
   /** The vocabulary to be read for it: a file that was brought in, else its own. */
-  vocabulary: { key: string; title: string; file: VocabularyFile | undefined } | undefined
+  vocabulary: SourceVocabulary | undefined
+}
+
+export interface SourceVocabulary {
+  key: string
+  title: string
+  file: VocabularyFile | undefined
+  /** Only these headings of it were seen, on its pages: what they do not say is not known. */
+  noted?: readonly HeadingNoted[]
 }
 
 /** The key under which the worker keeps the vocabulary of a file. */
 export const fileKey = (file: Pick<VocabularyFile, 'digest'>): string => `file:${file.digest}`
+
+/** The key of headings that were noted: another list is another vocabulary. */
+export const notedKey = (noted: readonly HeadingNoted[]): string =>
+  `file:noted:${digestOf(new TextEncoder().encode(JSON.stringify(noted)))}`
+
+/** Are its records indexed with headings, by its thesaurus or by its description? */
+export const hasHeadings = (info: Pick<SourceInfoOf<SearchedHere>, 'vocabulary' | 'profile'>): boolean =>
+  info.vocabulary !== undefined || info.profile?.headings !== undefined
 
 /** What any source is: one that searches here, a described one and one without a query are cases of the same. */
 export function sourceInfoIn<S extends SearchedHere>(
@@ -31,6 +48,10 @@ export function sourceInfoIn<S extends SearchedHere>(
   const here = registry.find(source.profileId)
   const file = review.vocabularies.find((v) => v.sourceId === source.id)
   const own = here?.vocabularyTitle && { key: here.id, title: here.vocabularyTitle, file: undefined }
+  const noted = review.headingsNoted?.filter((h) => h.sourceId === source.id) ?? []
+  const seen = noted.length
+    ? { key: notedKey(noted), title: `Headings seen of ${source.name}`, file: undefined, noted }
+    : undefined
   return {
     source,
     short: here?.short ?? source.name,
@@ -38,7 +59,7 @@ export function sourceInfoIn<S extends SearchedHere>(
     searched: here && registry.keyOf(here.id, source.release),
     release: here && (source.release ?? registry.latest),
     profile: here ? registry.profileOf(here) : review.profiles.find((p) => p.id === source.profileId),
-    vocabulary: file ? { key: fileKey(file), title: file.title, file } : own || undefined,
+    vocabulary: file ? { key: fileKey(file), title: file.title, file } : own || seen,
   }
 }
 

@@ -15,3 +15,5 @@ export {
   type QuestionSuggestion,
 } from './suggest'
 export { readVocabulary, type VocabularyFormat } from './read-vocabulary'
+export { readHeadingPage, type HeadingPage } from './heading-page'
+export { listOfNoted, notedAs, type NotedHeading } from './noted'

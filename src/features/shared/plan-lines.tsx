@@ -6,7 +6,7 @@ import { listed, plural } from '@/core/base'
 import type { Concept, Letter, Review, Term } from '@/core/review'
 import { placeTerm, planAgainstRun, type Unplanned } from '@/core/strategy'
 
-import type { SourceInfo } from '@/standins/source-info'
+import { hasHeadings, type SourceInfo } from '@/standins/source-info'
 import { LetterList } from '@/ui/letter-list'
 import { Strand } from '@/ui/strand'
 import { dropTerm, putTerms } from './term-commands'
@@ -22,7 +22,7 @@ export function usePlanAgainstRun(review: Review, sources: readonly SourceInfo[]
       (id) => {
         const found = sources.find((s) => s.source.id === id)
         return {
-          hasVocabulary: found?.vocabulary !== undefined,
+          hasVocabulary: found !== undefined && hasHeadings(found),
           truncates: !found?.profile || found.profile.truncation?.any !== undefined,
         }
       },

@@ -67,7 +67,7 @@ export function useMarker(review: Review): (record: Rec) => MarkedRecord {
 
 /** Which concept a heading was taken for, narrower ones included; by folded label. */
 function useHeadingLetters(review: Review): ReadonlyMap<string, string> {
-  const { terms, concepts, sources, vocabularies } = review
+  const { terms, concepts, sources, vocabularies, headingsNoted } = review
   const { value } = useAsked(
     async () => {
       const jobs = terms
@@ -85,7 +85,7 @@ function useHeadingLetters(review: Review): ReadonlyMap<string, string> {
     },
     // Of the review only these decide what a heading stands for.
     // eslint-disable-next-line react-hooks/exhaustive-deps
-    [terms, concepts, sources, vocabularies],
+    [terms, concepts, sources, vocabularies, headingsNoted],
     { keep: true },
   )
   return value ?? NO_LETTERS

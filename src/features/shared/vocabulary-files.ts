@@ -1,13 +1,14 @@
 import { useEffect, useMemo } from 'react'
 import type { Review } from '@/core/review'
 import { useStore } from '@/store/provider'
+import { listOfNoted } from '@/core/vocabulary'
 import { fileKey, sourceInfo, type SourceInfo } from '@/standins/source-info'
 import { vocabularyDesk } from '@/workers'
 
-/** The sources of a review with what is known of each; hands vocabularies from files to the worker. */
+/** The sources of a review with what is known of each; hands vocabularies from files, and of headings seen, to the worker. */
 export function useSourceInfos(review: Review): SourceInfo[] {
   const { bytesOf, deed } = useStore()
-  const { sources, vocabularies, profiles } = review
+  const { sources, vocabularies, profiles, headingsNoted } = review
   useEffect(() => {
     for (const file of vocabularies)
       deed(
@@ -20,6 +21,22 @@ export function useSourceInfos(review: Review): SourceInfo[] {
       )
   }, [bytesOf, deed, vocabularies])
   // Nothing else of the review decides what a source is.
-  // eslint-disable-next-line react-hooks/exhaustive-deps
-  return useMemo(() => sources.map((s) => sourceInfo(review, s)), [sources, vocabularies, profiles])
+  const infos = useMemo(
+    () => sources.map((s) => sourceInfo(review, s)),
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+    [sources, vocabularies, profiles, headingsNoted],
+  )
+  useEffect(() => {
+    for (const { vocabulary } of infos)
+      if (vocabulary?.noted) {
+        const { key, title, noted } = vocabulary
+        deed(
+          (async () => {
+            if (await vocabularyDesk().has(key)) return
+            await vocabularyDesk().examine(key, new TextEncoder().encode(listOfNoted(noted)), `${title}.txt`)
+          })(),
+        )
+      }
+  }, [deed, infos])
+  return infos
 }

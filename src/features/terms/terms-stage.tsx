@@ -6,7 +6,7 @@ import { flushSync } from 'react-dom'
 import type { Concept, Review, Term } from '@/core/review'
 import { useActions, type Action } from '@/store/actions'
 import { useSession, useStore } from '@/store/provider'
-import type { SourceInfo } from '@/standins/source-info'
+import { hasHeadings, type SourceInfo } from '@/standins/source-info'
 import { useSplit } from '@/ui/split'
 import { Tabs } from '../shared/tabs'
 import { DroppedReason } from './dropped'
@@ -14,6 +14,7 @@ import { useSourceInfos } from '../shared/vocabulary-files'
 import type { ChipDeeds } from './chip'
 import { saveGrid, type GridFile } from './grid-files'
 import { PlanLines, usePlanAgainstRun } from '../shared/plan-lines'
+import { HeadingsSeen } from './headings-seen'
 import { Reader } from './reader'
 import { dropTerm, moveTerm, takeBack } from '../shared/term-commands'
 import { sameCell, TermGrid, type Cell } from './term-grid'
@@ -65,7 +66,7 @@ function Grid({
 }) {
   const { deed } = useStore()
   const { message } = App.useApp()
-  const columns = useMemo(() => sources.filter((s) => s.vocabulary), [sources])
+  const columns = useMemo(() => sources.filter(hasHeadings), [sources])
   const cells = useMemo(
     () =>
       review.concepts.flatMap((c) =>
@@ -204,7 +205,10 @@ function Grid({
                 vocabulary in from a file (<kbd>V</kbd>).
               </p>
             )}
-            {info ? (
+            {info && !info.vocabulary?.file && !info.standin && (
+              <HeadingsSeen key={info.source.id} concept={concept} review={review} info={info} />
+            )}
+            {info?.vocabulary ? (
               <Reader
                 key={`${concept.id}/${cell.sourceId}`}
                 concept={concept}
@@ -213,7 +217,7 @@ function Grid({
                 others={columns.filter((s) => s !== info)}
                 openAt={openAt}
               />
-            ) : (
+            ) : info ? null : (
               <WordEntry key={concept.id} concept={concept} review={review} sources={sources} />
             )}
             <DroppedHere review={review} cell={cell} concept={concept} />

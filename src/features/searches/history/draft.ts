@@ -2,14 +2,14 @@ import { limitState } from '@/core/profile'
 import type { Review } from '@/core/review'
 import { draftStrategy, type DraftSource } from '@/core/strategy'
 import { draftSource } from '@/standins'
-import type { SourceInfo } from '@/standins/source-info'
+import { hasHeadings, type SourceInfo } from '@/standins/source-info'
 import type { Store } from '@/store/store'
 
 export const draftSourceOf = (info: SourceInfo): DraftSource =>
   info.standin
     ? draftSource(info.standin)
     : {
-        hasVocabulary: info.vocabulary !== undefined || info.profile?.headings !== undefined,
+        hasVocabulary: hasHeadings(info),
         hasLimit: (kind) => !info.profile || limitState(kind, info.profile) !== 'not available',
       }
 

@@ -141,7 +141,8 @@ export function useJudgement(review: Review, info: SourceInfo, lines: readonly L
     () => (searched ? undefined : currentRuns(review, source.id)),
     [searched, review, source.id],
   )
-  const key = vocabulary?.key
+  // Of headings that were only seen here and there, nothing can be said to be missing.
+  const key = vocabulary?.noted ? undefined : vocabulary?.key
   const job = useMemo(() => {
     if (searched)
       return async (goOn: (done: number, of: number) => boolean) =>
