@@ -1,5 +1,5 @@
 import { expect } from '@playwright/test'
-import { beginReview, openDemo, saved, stage, typeWords, test } from './help'
+import { accessible, beginReview, openDemo, saved, stage, typeWords, test } from './help'
 
 test('a known item is missed, the reason is seen, a term is added, and the item is found', async ({
   page,
@@ -80,6 +80,7 @@ test('a database outside is described by a file, its runs are logged by hand, an
     truncation: { any: '+' },
     fields: [{ of: ['title', 'abstract', 'keywords'], form: 'topic:({expr})' }],
     any: ['title', 'abstract', 'keywords'],
+    headings: { plain: 'subj:"{label}"', below: 'subj:"{label}/all"' },
     lines: { reference: 'line {n}', kept: 'session' },
     caps: { exported: 1 },
   }
@@ -102,14 +103,33 @@ test('a database outside is described by a file, its runs are logged by hand, an
   await page.getByLabel('Coverage of Lantern Index').blur()
   await stage(page, 'Terms')
   await typeWords(page, ['noise', 'read*'])
+  await test.step('what a page of its thesaurus shows is noted, taken, and looked up from then on', async () => {
+    for (const key of ['ArrowUp', 'ArrowUp', 'ArrowRight']) await page.keyboard.press(key)
+    const seen = page.getByRole('region', { name: 'Headings of Lantern Index' })
+    const field = seen.getByLabel('What the page of a heading shows')
+    await field.fill('Room sound\nfound in 300 records')
+    await expect(seen.getByText(/No part of a heading is named in this/)).toBeVisible()
+    await field.fill('Room sound\nScope note: Sound in rooms.\nNarrower terms\nRoom noise (31)\nEchoes')
+    await expect(seen.getByText('Narrower: Room noise and Echoes')).toBeVisible()
+    await accessible(page, 'headings that were seen', '.headings-seen')
+    await seen.getByRole('button', { name: 'Note “Room sound” and take it' }).click()
+    await expect(seen.getByText(/Noted: Room sound \(/)).toBeVisible()
+    await seen.getByLabel('Looked up and not found').fill('school bells')
+    await page.keyboard.press('Enter')
+    await expect(seen.getByText(/Not there: “school bells”/)).toBeVisible()
+    await page.getByLabel('Look up a heading').fill('echo')
+    await expect(page.getByRole('heading', { name: 'Take “Echoes”' })).toBeVisible()
+  })
   await stage(page, 'Searches')
   await page.getByRole('button', { name: /Draft from the plan/ }).click()
   await page.locator('[data-line="2"]').click()
-  await expect(page.getByText('topic:(read+)')).toBeVisible()
+  await expect(page.getByText('subj:"Room sound"')).toBeVisible()
   for (const [line, hits] of [
     [1, '120'],
     [2, '80'],
-    [3, '2'],
+    [3, '180'],
+    [4, '80'],
+    [5, '2'],
   ] as const) {
     await page.locator(`[data-line="${line}"]`).click()
     await page.getByLabel(`Hits of line ${line}, as shown there`).fill(hits)

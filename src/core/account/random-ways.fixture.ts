@@ -129,6 +129,11 @@ export const searchings = fc.record({
   gone: fc.constantFrom(undefined, undefined, 'nothing', 'records', 'stayed', 'again'),
   /** Of which of its lines records of the first database came, if that was noted. */
   came: fc.constantFrom('last', 'last', 'first', 'none'),
+  /** What was looked up in the thesaurus of the first database, when, and whether it was there. */
+  lookedUp: fc.array(
+    fc.record({ words: fc.constantFrom('Noise', 'echo', 'Room sound'), day, there: fc.boolean() }),
+    { maxLength: 3 },
+  ),
   /** The record was deposited, once or again. */
   deposits: fc.constantFrom(0, 0, 0, 1, 2),
   ways: fc.uniqueArray(way, { selector: (w) => (w[0]!.payload as { id: string }).id, maxLength: 4 }),
@@ -297,6 +302,11 @@ function takenOutOf(how: NonNullable<Searching['gone']>): (Command | Command[])[
   ]
 }
 
+export const noted = (id: string, label: string, on: string): object => ({
+  ...{ id, sourceId: 'Fen', label, broader: [], narrower: [], related: [], usedFor: [] },
+  ...{ day: on, from: 'page' },
+})
+
 const over = (what: 'filter' | 'earlier strategy'): object => ({
   takenOver: { what, name: 'Trials', changed: '' },
 })
@@ -308,6 +318,7 @@ export const searchingJournal = ({
   gone,
   came,
   deposits,
+  lookedUp,
   limit,
   taken,
   both,
@@ -355,6 +366,14 @@ export const searchingJournal = ({
         }))
       : []),
     ...ways.flat(),
+    ...lookedUp.map(({ words: said, day: on, there }, n) =>
+      there
+        ? { kind: 'heading.noted', payload: noted(`n-${n}`, said, on) }
+        : {
+            kind: 'lookup.log',
+            payload: { id: `l-${n}`, what: 'heading', sourceId: 'Fen', words: said, day: on },
+          },
+    ),
     ...(gone ? takenOutOf(gone) : []),
     ...Array.from({ length: deposits }, (_, n) => ({
       kind: 'package.deposit',

@@ -13,7 +13,7 @@ import {
   type Reading,
 } from './random-reading.fixture'
 import { gatheringJournal, gatherings, type Gathering } from './random-gathering.fixture'
-import { searchingJournal, searchings, type Searching } from './random-ways.fixture'
+import { noted, searchingJournal, searchings, type Searching } from './random-ways.fixture'
 import { READS } from './reads/en'
 import { groupsOf, isTold, SAYING_NAMES, SAYINGS, sayingsTold, type SayingName } from './sayings'
 import { limitsBeyond } from './sayings/limits-beyond'
@@ -44,7 +44,7 @@ const OTHERS =
 
 /** Sentences of the parts on searching that are no sayings yet: none of these has a word that the sayings there have. */
 const OF_SEARCHES =
-  /^(?!.*(?:truncation|not as a phrase|NOT was not sent|references of|that cite|looked through|asked on|answer|by hand|search histor|logged wrongly|took over no|taken out of the plan|to be run again|no two databases|deposited|set no limits|limited to|found in .* brought in|were found, of which|came in[.;]|Searching brought|that the searches found|searches found [\d,]+ records|An update|By an update|nobody else|none of the questions|for further works)).*$/
+  /^(?!.*(?:truncation|not as a phrase|NOT was not sent|references of|that cite|looked through|asked on|answer|by hand|search histor|logged wrongly|took over no|taken out of the plan|to be run again|no two databases|deposited|set no limits|limited to|found in .* brought in|were found, of which|were looked up|came in[.;]|Searching brought|that the searches found|searches found [\d,]+ records|An update|By an update|nobody else|none of the questions|for further works)).*$/
 
 interface Case {
   drawn: Reading | Searching | Gathering
@@ -207,6 +207,10 @@ const BREAKS: Readonly<
     c.review.limits.length
       ? undefined
       : [{ kind: 'limit.set', payload: { id: 'z', limit: { kind: 'years', from: 2018 }, reason: '' } }],
+  'headings-seen': (_e, c) =>
+    c.review.headingsNoted?.length || c.review.lookups?.length
+      ? [{ kind: 'heading.noted', payload: noted('n-late', 'Din', '2027-03-04') as never }]
+      : undefined,
   truncation: (_e, c) => {
     // The same line is sent again as it is written.
     const run = c.review.runs.findLast((r) => /\*/.test(r.text) && r.lineId === last(c, r.sourceId))

@@ -157,6 +157,7 @@ const CASES: Record<string, (review: Review) => readonly Command[]> = {
       sourceId: 's',
       page: { label: 'Classroom sound', broader: [], narrower: ['Hum'], related: [], usedFor: [] },
       from: 'page',
+      conceptId: 'c',
     }),
   logLookUp: (r) => logLookUp(at(r), { sourceId: 's', words: ' school bells ' }),
   logRuns: (r) =>

@@ -1,5 +1,5 @@
 import type { Profile } from '../profile'
-import { digestOf } from '../base'
+import { digestOf, foldLabel } from '../base'
 import { importOf, type HeadingNoted, type Review, type Source, type VocabularyFile } from '../review'
 import type { Registry, SearchedHere } from './registry'
 
@@ -48,7 +48,9 @@ export function sourceInfoIn<S extends SearchedHere>(
   const here = registry.find(source.profileId)
   const file = review.vocabularies.find((v) => v.sourceId === source.id)
   const own = here?.vocabularyTitle && { key: here.id, title: here.vocabularyTitle, file: undefined }
-  const noted = review.headingsNoted?.filter((h) => h.sourceId === source.id) ?? []
+  const all = review.headingsNoted?.filter((h) => h.sourceId === source.id) ?? []
+  // Of one that was noted more than once, what was seen last.
+  const noted = [...new Map(all.map((h) => [foldLabel(h.label), h])).values()]
   const seen = noted.length
     ? { key: notedKey(noted), title: `Headings seen of ${source.name}`, file: undefined, noted }
     : undefined

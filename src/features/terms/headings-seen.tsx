@@ -7,7 +7,7 @@ import type { Concept, HeadingNoted, Review } from '@/core/review'
 import { readHeadingPage, type HeadingPage } from '@/core/vocabulary'
 import type { SourceInfo } from '@/standins/source-info'
 import { useStore } from '@/store/provider'
-import { putTerms } from '../shared/term-commands'
+import css from './headings-seen.module.css'
 
 interface Props {
   concept: Concept
@@ -28,11 +28,7 @@ export function HeadingsSeen({ concept, review, info }: Props) {
   const noted = info.vocabulary?.noted ?? []
   const notThere = review.lookups?.filter((l) => l.sourceId === sourceId) ?? []
   const take = (from: 'page' | 'person', seen: Omit<HeadingPage, 'unread'>): void => {
-    store.deed(store.doIt(addHeadingSeen, { sourceId, page: seen, from }))
-    const { label } = seen
-    putTerms(store, review, [
-      { conceptId: concept.id, sourceId, origin: 'look-up', kind: 'heading', expression: label },
-    ])
+    store.deed(store.doIt(addHeadingSeen, { sourceId, page: seen, from, conceptId: concept.id }))
     setPasted('')
   }
   const takeWhatIsThere = (): void => {
@@ -42,7 +38,7 @@ export function HeadingsSeen({ concept, review, info }: Props) {
     } else if (oneLine) take('person', { ...ALONE, label: pasted.trim() })
   }
   return (
-    <section className="headings-seen" aria-label={`Headings of ${info.short}`}>
+    <section className={`headings-seen ${css.seen}`} aria-label={`Headings of ${info.short}`}>
       <h2>From the thesaurus of {info.short}</h2>
       <p className="sub">
         It is not here. Look a heading up there and paste what its page shows, name and all; or type the name
@@ -72,11 +68,10 @@ export function HeadingsSeen({ concept, review, info }: Props) {
           {page ? `Note “${page.label}” and take it` : 'Note it and take it'}
         </Button>
       </p>
-      <p className="lookup">
+      <label>
+        <span className="sub">Looked up and not found</span>
         <Input
           size="small"
-          aria-label="Looked up and not found"
-          placeholder="looked up and not found"
           value={missing}
           onChange={(e) => setMissing(e.target.value)}
           onPressEnter={() => {
@@ -84,7 +79,7 @@ export function HeadingsSeen({ concept, review, info }: Props) {
             setMissing('')
           }}
         />
-      </p>
+      </label>
       {(noted.length > 0 || notThere.length > 0) && (
         <p className="sub">
           {noted.length > 0 && `Noted: ${listed(noted.map(notedWords))}. `}
@@ -107,7 +102,7 @@ function Seen({ page }: { page: HeadingPage }) {
     ['Used for', page.usedFor],
   ]
   return (
-    <div className="seen" aria-live="polite">
+    <div aria-live="polite">
       <p>
         <b>{page.label}</b>
         {page.scopeNote && <span className="sub"> {page.scopeNote}</span>}

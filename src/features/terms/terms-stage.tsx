@@ -205,9 +205,6 @@ function Grid({
                 vocabulary in from a file (<kbd>V</kbd>).
               </p>
             )}
-            {info && !info.vocabulary?.file && !info.standin && (
-              <HeadingsSeen key={info.source.id} concept={concept} review={review} info={info} />
-            )}
             {info?.vocabulary ? (
               <Reader
                 key={`${concept.id}/${cell.sourceId}`}
@@ -220,6 +217,9 @@ function Grid({
             ) : info ? null : (
               <WordEntry key={concept.id} concept={concept} review={review} sources={sources} />
             )}
+            {info && !info.vocabulary?.file && !info.standin && (
+              <HeadingsSeen key={info.source.id} concept={concept} review={review} info={info} />
+            )}
             <DroppedHere review={review} cell={cell} concept={concept} />
           </>
         )}
@@ -229,9 +229,12 @@ function Grid({
 }
 
 function focusPane(pane: Pane): void {
-  const where = { terms: '.lookup input', harvest: '#harvest', names: '#named-name', lines: '#unplanned' }[
-    pane
-  ]
+  const where = {
+    terms: '.lookup input, .headings-seen textarea',
+    harvest: '#harvest',
+    names: '#named-name',
+    lines: '#unplanned',
+  }[pane]
   document.querySelector<HTMLElement>(where)?.focus()
 }
 

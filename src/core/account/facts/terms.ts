@@ -1,7 +1,8 @@
 import { inWords, listed, plural } from '../../base'
 import { termsInUse, type Term } from '../../review'
 import { triedAndDropped } from '../standing'
-import { nameInText, someNamed } from '../words'
+import { lookedUp } from '../sayings/headings-seen'
+import { nameInText, someNamed, spellWords } from '../words'
 import { MISSING, type FactContext, type Reader } from './fact'
 
 const NAMED_BY_YIELD = 9
@@ -100,6 +101,27 @@ export const TERMS: Record<string, Reader> = {
       stage: 'terms',
       anchor: `concept:${conceptId}`,
       from: 'the headings of the term grid',
+    }
+  },
+  'lookup.days': (c, sourceId) => {
+    const { days } = lookedUp(c, sourceId)
+    const [first, last] = [days[0], days.at(-1)]
+    return {
+      text: first && last ? spellWords({ first, last }) : MISSING,
+      missing: !first,
+      stage: 'terms',
+      anchor: `source:${sourceId}`,
+      from: 'headings that were noted or looked up in its thesaurus',
+    }
+  },
+  'lookup.missing': (c, sourceId) => {
+    const { missing } = lookedUp(c, sourceId)
+    return {
+      text: listed(missing.map((w) => `“${w}”`)) || MISSING,
+      missing: !missing.length,
+      stage: 'terms',
+      anchor: `source:${sourceId}`,
+      from: 'what was looked up in its thesaurus and is no heading there',
     }
   },
 }

@@ -3,6 +3,7 @@ import { Deeds, type Deed } from './deeds'
 import { broughtShort, limitsBeyond } from './counted'
 import { agreed, settled } from './differing'
 import { cameIn, removedUnread, studies, textsSought, updateBrought } from './gathered'
+import { headingsSeen } from './looked-up'
 import { notSent } from './not-sent'
 import { reasonWords } from './reason-words'
 import { phrasesSentApart } from './phrases'
@@ -187,6 +188,7 @@ const MEANINGS: { readonly [N in keyof Reads]: (read: Reads[N], deeds: Deeds) =>
     const last = deeds.of('package.deposit').at(-1)
     return last?.address === read.address && last.day === read.day
   },
+  'headings-seen': headingsSeen,
   truncation,
   'phrases-apart': phrasesSentApart,
   'not-sent': notSent,

@@ -15,6 +15,7 @@ import { countsByHand } from './counts-by-hand'
 import { countsCorrected } from './counts-corrected'
 import { deposited } from './deposited'
 import { duplicates } from './duplicates'
+import { headingsSeen } from './headings-seen'
 import { limitsBeyondPlan } from './limits-beyond'
 import { notSent } from './not-sent'
 import { phrasesSentApart } from './phrases-apart'
@@ -63,6 +64,7 @@ export const SAYINGS = {
   'source-gone': sourceGone,
   'search-again': searchAgain,
   deposited,
+  'headings-seen': headingsSeen,
   truncation,
   'phrases-apart': phrasesSentApart,
   'not-sent': notSent,

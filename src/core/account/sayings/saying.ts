@@ -13,6 +13,7 @@ export type Family =
   | 'texts sought'
   | 'studies'
   | 'what an update brought'
+  | 'headings looked up'
   | 'titles read'
   | 'who read titles'
   | 'questions of titles'

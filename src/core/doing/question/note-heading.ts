@@ -1,4 +1,5 @@
 import { foldLabel } from '../../base'
+import type { Command, Term } from '../../review'
 import type { HeadingPage } from '../../vocabulary'
 import type { Doing } from '../doing'
 
@@ -7,20 +8,40 @@ export interface HeadingSeen {
   sourceId: string
   page: Omit<HeadingPage, 'unread'>
   from: 'page' | 'person'
+  /** The concept that it is taken for. */
+  conceptId: string
 }
 
 /**
- * Notes a heading with the day. One that was noted before is noted anew; where only its name is known now, what was seen of it
- * stays.
+ * Notes a heading with the day, and takes it for a concept. One that was noted before is noted once more, and what was seen of it
+ * last counts; where only its name is known now, what was seen of it stays.
  */
-export const addHeadingSeen: Doing<HeadingSeen> = ({ review, now }, { sourceId, page, from }) => {
+export const addHeadingSeen: Doing<HeadingSeen> = (
+  { review, now, newId },
+  { sourceId, page, from, conceptId },
+) => {
   const label = page.label.trim()
-  const id = `noted:${sourceId}/${foldLabel(label)}`
-  const known = review.headingsNoted?.some((h) => h.id === id) ?? false
-  if (!label || (known && from === 'person')) return []
+  if (!label) return []
+  const known = review.headingsNoted?.some(
+    (h) => h.sourceId === sourceId && foldLabel(h.label) === foldLabel(label),
+  )
   const { scopeNote, broader, narrower, related, usedFor } = page
   const seen = { broader, narrower, related, usedFor, ...(scopeNote ? { scopeNote } : {}) }
-  return [{ kind: 'heading.noted', payload: { id, sourceId, label, ...seen, day: now.slice(0, 10), from } }]
+  const noted: Command = {
+    kind: 'heading.noted',
+    payload: { id: newId(), sourceId, label, ...seen, day: now.slice(0, 10), from },
+  }
+  const term: Term = {
+    ...{ id: newId(), conceptId, sourceId, kind: 'heading', expression: label },
+    ...{ withNarrower: false, mainFocus: false, origin: 'look-up', status: 'in use' },
+  }
+  const taken = review.terms.some(
+    (t) => t.sourceId === sourceId && t.kind === 'heading' && foldLabel(t.expression) === foldLabel(label),
+  )
+  return [
+    ...(known && from === 'person' ? [] : [noted]),
+    ...(taken ? [] : [{ kind: 'terms.set' as const, payload: { terms: [term] } }]),
+  ]
 }
 
 /** Notes that words were looked up in the thesaurus of a source and are no heading there. */

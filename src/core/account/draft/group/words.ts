@@ -24,6 +24,10 @@ export function words(
     ),
     ...takenOver(claims),
     ...terms(claims, context),
+    ...toldAs(
+      sayings.filter((s) => s.saying === 'headings-seen'),
+      ['plan'],
+    ),
     ...known(claims, byTime),
     ...limits(claims),
     ...toldAs(

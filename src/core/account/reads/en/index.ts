@@ -4,6 +4,7 @@ import { broughtShort, type BroughtShort } from './brought-short'
 import { cameIn, type CameIn } from './came-in'
 import { countsByHand, countsCorrected, type ByHand } from './counts'
 import { deposited, type Deposited } from './deposited'
+import { headingsSeen, type HeadingsSeen } from './headings-seen'
 import { limitsBeyond, type LimitsBeyond } from './limits-beyond'
 import { numberIn, partsOf } from './number'
 import { reasonsIn } from './reasons'
@@ -93,6 +94,7 @@ export interface Reads {
   'source-gone': SourceGone
   'search-again': SearchAgain
   deposited: Deposited
+  'headings-seen': HeadingsSeen
   truncation: Truncation
   'phrases-apart': PhrasesApart
   'not-sent': NotSent
@@ -274,6 +276,7 @@ export const READS: { readonly [N in SayingName]: (sentence: string) => Reads[N]
   'source-gone': sourceGone,
   'search-again': searchAgain,
   deposited,
+  'headings-seen': headingsSeen,
   truncation,
   'phrases-apart': phrasesSentApart,
   'not-sent': notSent,
@@ -295,6 +298,7 @@ export type {
   BroughtShort,
   ByHand,
   Followed,
+  HeadingsSeen,
   LimitsBeyond,
   Looked,
   NotGone,

@@ -24,6 +24,7 @@ import { titlesOrder } from './titles-order'
 import { titlesRead } from './titles-read'
 import { titlesWho } from './titles-who'
 import { broughtShort } from './brought-short'
+import { headingsSeen } from './headings-seen'
 import { limitsBeyond } from './limits-beyond'
 import { notSent } from './not-sent'
 import { phrasesSentApart } from './phrases-apart'
@@ -61,6 +62,7 @@ export const WORDS: { readonly [N in SayingName]: Words<FoundOf<N>> } = {
   'source-gone': sourceGone,
   'search-again': searchAgain,
   deposited,
+  'headings-seen': headingsSeen,
   truncation,
   'phrases-apart': phrasesSentApart,
   'not-sent': notSent,
