@@ -47,7 +47,7 @@ export function HeadingsSeen({ concept, review, info }: Props) {
       <Input.TextArea
         aria-label="What the page of a heading shows"
         placeholder={'Classroom sound\nBroader terms: School buildings\nNarrower terms: …'}
-        autoSize={{ minRows: 3, maxRows: 10 }}
+        autoSize={{ minRows: 3, maxRows: 6 }}
         value={pasted}
         onChange={(e) => setPasted(e.target.value)}
         onKeyDown={(e) => {

@@ -7,6 +7,7 @@ import { useActions, type Action } from '@/store/actions'
 import { useSession, useStore } from '@/store/provider'
 import { useAsked } from '@/store/use-asked'
 import { recordsDesk } from '@/workers'
+import { listSteps } from '../../shared/list-steps'
 import { useSourceNames, type Desk } from '../use-desk'
 import { FacetsColumn } from './facets-column'
 import { useGrouping } from './grouping'
@@ -58,19 +59,10 @@ export function WorksPane({ desk, list }: { desk: Desk; list: AskedWorksState })
   }
   const actions = useMemo<Action[]>(
     () => [
-      {
-        id: 'work-next',
-        label: 'Next work',
-        key: 'ArrowDown',
-        strip: true,
-        run: () => setAt(Math.min(count - 1, place + 1)),
-      },
-      {
-        id: 'work-before',
-        label: 'Work before',
-        key: 'ArrowUp',
-        run: () => setAt(Math.max(0, place - 1)),
-      },
+      ...listSteps({
+        ...{ id: 'work', next: 'Next work', before: 'Work before', row: 'work' },
+        ...{ at: place, count, go: setAt },
+      }).map((a) => (a.key === 'ArrowDown' ? { ...a, strip: true } : a)),
       {
         id: 'work-find',
         label: 'Look for words',

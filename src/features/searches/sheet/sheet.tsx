@@ -86,15 +86,16 @@ function Body({
   pane: Pane
   show: (pane: Pane) => void
 }) {
-  const { review, info, lines, view, chosen, at, marked, busy, problems, set } = sheet
+  const { review, info, lines, view, chosen, chosenByHand, at, marked, busy, problems, set } = sheet
   const judged = useJudgement(review, info, lines)
   // Where one reads below, the sheet takes less of the room; each way remembers what it was dragged to.
   const writing = useSplit('searches', 55)
   const reading = useSplit('searches-reading', 33)
   const { part, handle } = READING.has(pane) ? reading : writing
+  // A sheet opens at its first line, wherever what it found stands.
   useEffect(() => {
-    document.querySelector('.sheet-row.on')?.scrollIntoView({ block: 'nearest' })
-  }, [chosen?.id, part])
+    if (chosenByHand) document.querySelector('.sheet-row.on')?.scrollIntoView({ block: 'nearest' })
+  }, [chosen?.id, chosenByHand, part])
   /** After a line was logged the next one that is still to be run is chosen. */
   const logged = (): void => {
     const next = [...lines.slice(at + 1), ...lines.slice(0, at)].find((l) => !view.runs.has(l.id))

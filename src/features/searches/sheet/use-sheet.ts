@@ -21,6 +21,8 @@ export interface Sheet {
   info: SourceInfo
   lines: Line[]
   view: SheetView
+  /** The chosen line was chosen by somebody, and is not the one that is shown first. */
+  chosenByHand: boolean
   /** The chosen line and its place; absent and -1 in an empty sheet. */
   chosen: Line | undefined
   at: number
@@ -89,6 +91,7 @@ export function useSheet(review: Review, info: SourceInfo): Sheet {
       lines,
       view,
       chosen,
+      chosenByHand: chosen !== undefined && chosen.id === chosenId,
       at: lines.findIndex((l) => l.id === chosen?.id),
       stale: lines.filter((l) => !view.runs.has(l.id)).length,
       marked,

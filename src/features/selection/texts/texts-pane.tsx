@@ -14,6 +14,7 @@ import { Title } from '@/ui/marked'
 import { fileName, saveFile } from '@/ui/save-file'
 import { useFilePick } from '@/ui/file-pick'
 import { recordsDesk } from '@/workers'
+import { listSteps } from '../../shared/list-steps'
 import { KeyHint } from '../../shared/key-hint'
 import type { Selected } from '../use-selected'
 import { saveWord } from '../../shared/word-files'
@@ -94,13 +95,11 @@ export function TextsPane({ selected }: { selected: Selected }) {
     '.pdf,.html,.txt,.docx',
     (file) => row && deed(keepFullText(store, row.id, file, row.retrieval)),
   )
-  const move = (by: number) => (): void => {
-    const next = rows[Math.max(0, Math.min(rows.length - 1, at + by))]
-    if (next) setChosen(next.id)
-  }
   const actions: Action[] = [
-    { id: 'text-next', label: 'Next full text', key: 'ArrowDown', strip: true, run: move(1) },
-    { id: 'text-before', label: 'Full text before', key: 'ArrowUp', run: move(-1) },
+    ...listSteps({
+      ...{ id: 'text', next: 'Next full text', before: 'Full text before', row: 'full text' },
+      ...{ at, count: rows.length, go: (to) => setChosen(rows[to]?.id) },
+    }),
     ...RETRIEVAL_STATES.map((state) => ({
       id: `text-${state}`,
       label: `Full text: ${STATE_WORDS[state]}`,

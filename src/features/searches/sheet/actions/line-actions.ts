@@ -1,6 +1,7 @@
 import { chooseCounts } from '@/core/doing'
 import { countingLine, dependsOn, moveLine } from '@/core/strategy'
 import type { Action } from '@/store/actions'
+import { listSteps } from '../../../shared/list-steps'
 import type { Sheet } from '../use-sheet'
 import { put, some, type Means } from './means'
 
@@ -83,19 +84,12 @@ export function lineActions(sheet: Sheet, means: Means) {
       when: () => some(sheet) && chosen?.described === undefined && chosen?.id !== counting,
       run: () => store.deed(store.doIt(chooseCounts, { sourceId: info.source.id, lineId: chosen!.id })),
     },
-    above: {
-      id: 'line-up',
-      label: 'Line above',
-      key: 'ArrowUp',
-      when: () => at > 0,
-      run: () => set.choose(lines[at - 1]?.id),
-    },
-    below: {
-      id: 'line-down',
-      label: 'Line below',
-      key: 'ArrowDown',
-      when: () => at < lines.length - 1,
-      run: () => set.choose(lines[at + 1]?.id),
-    },
   } satisfies Record<string, Action>
 }
+
+/** Ways through the lines. */
+export const lineSteps = ({ lines, at, set }: Sheet): Action[] =>
+  listSteps({
+    ...{ id: 'line', next: 'Line below', before: 'Line above', row: 'line' },
+    ...{ at, count: lines.length, go: (to) => set.choose(lines[to]?.id) },
+  })

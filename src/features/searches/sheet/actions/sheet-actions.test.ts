@@ -8,7 +8,7 @@ import { line, run } from '../sheet.fixture'
 import { sheetView } from '../sheet-lines'
 import { bringActions } from './bring-actions'
 import { joinActions } from './join-actions'
-import { lineActions } from './line-actions'
+import { lineActions, lineSteps } from './line-actions'
 import { work, type Means } from './means'
 import { runActions } from './run-actions'
 
@@ -67,6 +67,7 @@ function stage({ lines = LINES, chosen, marked = [], runs = [], busy, outside }:
     lines,
     view,
     chosen: lines.find((l) => l.id === chosen),
+    chosenByHand: true,
     at: lines.findIndex((l) => l.id === chosen),
     stale: lines.filter((l) => !view.runs.has(l.id)).length,
     marked: new Set(marked),
@@ -233,13 +234,16 @@ describe('What can be done with a sheet', () => {
 
   it('has one id and one key for each thing that can be done', () => {
     const at = both(stage())
-    const all = Object.values({
-      ...runActions(...at),
-      ...lineActions(...at),
-      ...joinActions(...at),
-      ...bringActions(...at),
-    })
-    expect(all).toHaveLength(23)
+    const all = [
+      ...Object.values({
+        ...runActions(...at),
+        ...lineActions(...at),
+        ...joinActions(...at),
+        ...bringActions(...at),
+      }),
+      ...lineSteps(at[0]),
+    ]
+    expect(all).toHaveLength(27)
     expect(new Set(all.map((a) => a.id)).size).toBe(all.length)
     expect(new Set(all.map((a) => a.key)).size).toBe(all.length)
   })

@@ -7,7 +7,7 @@ import { PANES, type Pane } from '../sheet-pane'
 import type { Sheet } from '../use-sheet'
 import { bringActions } from './bring-actions'
 import { joinActions } from './join-actions'
-import { lineActions } from './line-actions'
+import { lineActions, lineSteps } from './line-actions'
 import type { Means } from './means'
 import { runActions } from './run-actions'
 
@@ -33,6 +33,7 @@ export function useSheetActions(sheet: Sheet, showPane: (pane: Pane) => void): S
   const offered = useMemo(
     () => [
       ...Object.values(own),
+      ...lineSteps(sheet),
       ...PANES.map((p) => ({
         id: `searches-pane-${p.id}`,
         label: p.label,
@@ -40,7 +41,7 @@ export function useSheetActions(sheet: Sheet, showPane: (pane: Pane) => void): S
         run: () => showPane(p.id),
       })),
     ],
-    [own, showPane],
+    [own, sheet, showPane],
   )
   useActions('searches', offered)
   return own
