@@ -4,7 +4,9 @@ import { listSteps } from './list-steps'
 it('goes a row, ten rows, or to an end, and never beyond', () => {
   const from = (at: number, key: string, count = 25): number | undefined => {
     let gone: number | undefined
-    const go = (to: number): void => void (gone = to)
+    const go = (to: number): void => {
+      gone = to
+    }
     const action = listSteps({ id: 'x', next: 'Next', before: 'Before', row: 'row', at, count, go }).find(
       (a) => a.key === key,
     )!
