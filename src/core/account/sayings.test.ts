@@ -44,7 +44,7 @@ const OTHERS =
 
 /** Sentences of the parts on searching that are no sayings yet: none of these has a word that the sayings there have. */
 const OF_SEARCHES =
-  /^(?!.*(?:truncation|not as a phrase|NOT was not sent|references of|that cite|looked through|asked on|answer|by hand|search histor|logged wrongly|took over no|taken out of the plan|to be run again|no two databases|deposited|set no limits|limited to|found in .* brought in|were found, of which|were looked up|came in[.;]|Searching brought|that the searches found|searches found [\d,]+ records|An update|By an update|nobody else|none of the questions|for further works)).*$/
+  /^(?!.*(?:truncation|not as a phrase|NOT was not sent|only in part|references of|that cite|looked through|asked on|answer|by hand|search histor|logged wrongly|took over no|taken out of the plan|to be run again|no two databases|deposited|set no limits|limited to|found in .* brought in|were found, of which|were looked up|came in[.;]|Searching brought|that the searches found|searches found [\d,]+ records|An update|By an update|nobody else|none of the questions|for further works)).*$/
 
 interface Case {
   drawn: Reading | Searching | Gathering
@@ -219,6 +219,11 @@ const BREAKS: Readonly<
   'phrases-apart': (_e, c) => {
     // The same line is sent again as it is written.
     const run = c.review.runs.findLast((r) => apartIn(r).length > 0)
+    return run && [{ kind: 'run.log', payload: { ...run, id: 'again', sent: run.text } }]
+  },
+  'not-partly': (_e, c) => {
+    // The same line is sent again as it is written.
+    const run = c.review.runs.findLast((r) => leavingOut(r).includes('partly'))
     return run && [{ kind: 'run.log', payload: { ...run, id: 'again', sent: run.text } }]
   },
   'not-sent': (_e, c) => {

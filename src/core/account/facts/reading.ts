@@ -1,7 +1,7 @@
 import { inWords, plural, thousands } from '../../base'
 import { reasonsOfTheirOwn } from '../sayings/texts-reasons'
 import { readAlike } from '../sayings/who-read'
-import { othersOf, passSums } from './selection'
+import { noneOf, othersOf, passSums } from './selection'
 import { MISSING, type FactContext, type Reader } from './fact'
 
 type Group = ReturnType<typeof readAlike>[number]
@@ -72,14 +72,6 @@ export const READING = {
     stage: 'selection',
     from: 'works ruled out on their full text for words that are no question',
   }),
-  'out.none': (c) => {
-    const none = passSums(c.figures).outReasons.find((r) => r.reason === 'none')
-    return {
-      text: `no reason noted: ${thousands(none?.count ?? 0)}`,
-      missing: !none,
-      stage: 'selection',
-      from: 'works ruled out on their full text without a reason',
-    }
-  },
+  'out.none': (c) => noneOf(passSums(c.figures).outReasons),
   'out.others': (c, of) => othersOf(passSums(c.figures).outReasons, of),
 } satisfies Record<string, Reader>

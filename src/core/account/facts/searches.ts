@@ -42,6 +42,20 @@ function searchedByRelease(runs: readonly Run[], words: (release: string) => str
   return listed(parts.sort((a, b) => (a.first < b.first ? -1 : 1)).map((p) => p.text))
 }
 
+/** Lines whose NOT was not sent, or only in part. */
+const linesOf =
+  (became: 'lost' | 'partly'): Reader =>
+  (c, id) => {
+    const lines = linesWithoutNot(c.review, id, became)
+    return {
+      text: lines.length ? `line${lines.length === 1 ? '' : 's'} ${listed(lines.map(String))}` : MISSING,
+      missing: !lines.length,
+      stage: 'searches',
+      anchor: `source:${id}`,
+      from: `what was sent to ${nameOf(c, id)}`,
+    }
+  }
+
 /** Facts of the searches, as they were run. */
 export const SEARCHES: Record<string, Reader> = {
   'databases.searched': (c) => {
@@ -96,16 +110,8 @@ export const SEARCHES: Record<string, Reader> = {
       from: `what was sent to ${nameOf(c, id)}`,
     }
   },
-  'lines.withoutNot': (c, id) => {
-    const lines = linesWithoutNot(c.review, id)
-    return {
-      text: lines.length ? `line${lines.length === 1 ? '' : 's'} ${listed(lines.map(String))}` : MISSING,
-      missing: !lines.length,
-      stage: 'searches',
-      anchor: `source:${id}`,
-      from: `what was sent to ${nameOf(c, id)}`,
-    }
-  },
+  'lines.withoutNot': linesOf('lost'),
+  'lines.partNot': linesOf('partly'),
   'limits.beyond': (c, id) => {
     const beyond = limitsBeyond(c.review).get(id) ?? []
     return {

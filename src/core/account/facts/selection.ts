@@ -93,6 +93,17 @@ const spread = (all: readonly number[], words: (n: number) => string): string =>
 }
 const two = (n: number): string => `${n < 0 ? '−' : ''}${Math.abs(n).toFixed(2)}`
 
+/** Of those without a reason. */
+export function noneOf(reasons: readonly Reason[]): ReturnType<Reader> {
+  const none = reasons.find((r) => r.reason === 'none')
+  return {
+    text: `no reason noted: ${thousands(none?.count ?? 0)}`,
+    missing: !none,
+    stage: 'selection',
+    from: 'works that went out without a reason',
+  }
+}
+
 /** Of those with any other reason than the ones that are named, one a row. */
 export function othersOf(reasons: readonly Reason[], of: string): ReturnType<Reader> {
   const named = new Set(of.split('\n'))
@@ -121,15 +132,7 @@ export const SELECTION: Record<string, Reader> = {
     return { text: inWords(n), missing: !n, stage: 'selection', from: 'who has ruled' }
   },
   'broad.removed': works((s) => s.removed, 'works that went out together, unread'),
-  'removed.none': (c) => {
-    const none = passSums(c.figures).removedReasons.find((r) => r.reason === 'none')
-    return {
-      text: `no reason noted: ${thousands(none?.count ?? 0)}`,
-      missing: !none,
-      stage: 'selection',
-      from: 'works that went out together, unread, without a reason',
-    }
-  },
+  'removed.none': (c) => noneOf(passSums(c.figures).removedReasons),
   'removed.others': (c, of) => othersOf(passSums(c.figures).removedReasons, of),
   'removed.for': forReason((s) => s.removedReasons, 'works that went out together, unread'),
   'broad.read': works((s) => s.screened, 'the rulings of the broad pass'),

@@ -4,7 +4,7 @@ import { broughtShort, limitsBeyond } from './counted'
 import { agreed, settled } from './differing'
 import { cameIn, removedUnread, studies, textsSought, updateBrought } from './gathered'
 import { headingsSeen } from './looked-up'
-import { notSent } from './not-sent'
+import { notPartly, notSent } from './not-sent'
 import { reasonWords } from './reason-words'
 import { phrasesSentApart } from './phrases'
 import { countsByHand, countsCorrected, searchesWithout, truncation } from './searches'
@@ -192,6 +192,7 @@ const MEANINGS: { readonly [N in keyof Reads]: (read: Reads[N], deeds: Deeds) =>
   truncation,
   'phrases-apart': phrasesSentApart,
   'not-sent': notSent,
+  'not-partly': notPartly,
   'limits-beyond': limitsBeyond,
   'searches-without': searchesWithout,
   'counts-by-hand': countsByHand,

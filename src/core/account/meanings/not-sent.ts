@@ -21,17 +21,22 @@ const signs = (text: string): string[] =>
     (w) => !/^(?:and|or|not|near|then|any|all)$/.test(w),
   )
 
-/** Just in these lines nothing of what stands behind NOT is in what was sent. */
-export function notSent(read: NotSent, deeds: Deeds): boolean {
+/** Just in these lines so much of what stands behind a NOT is in what was sent. */
+function sentSo(read: NotSent, deeds: Deeds, so: (found: number, wanted: number) => boolean): boolean {
   const own = countingRuns(deeds).find((c) => c.name === read.source)
   if (!own || !read.lines.length) return false
   const lost = own.runs.filter((run) => {
     const sent = signs(run.sent)
     return behindNot(run.text).some((part) => {
       const wanted = signs(part)
-      return wanted.length > 0 && !wanted.some((w) => sent.some((s) => s.startsWith(w)))
+      const found = wanted.filter((w) => sent.some((s) => s.startsWith(w)))
+      return wanted.length > 0 && so(found.length, wanted.length)
     })
   })
   const numbers = [...new Set(lost.map((r) => r.number))]
   return numbers.length === read.lines.length && read.lines.every((n) => numbers.includes(n))
 }
+
+export const notSent = (read: NotSent, deeds: Deeds): boolean => sentSo(read, deeds, (found) => !found)
+export const notPartly = (read: NotSent, deeds: Deeds): boolean =>
+  sentSo(read, deeds, (found, wanted) => found > 0 && found < wanted)

@@ -17,6 +17,7 @@ import { deposited } from './deposited'
 import { duplicates } from './duplicates'
 import { headingsSeen } from './headings-seen'
 import { limitsBeyondPlan } from './limits-beyond'
+import { notPartly } from './not-partly'
 import { notSent } from './not-sent'
 import { phrasesSentApart } from './phrases-apart'
 import { searchAgain } from './search-again'
@@ -68,6 +69,7 @@ export const SAYINGS = {
   truncation,
   'phrases-apart': phrasesSentApart,
   'not-sent': notSent,
+  'not-partly': notPartly,
   'limits-beyond': limitsBeyondPlan,
   'searches-without': searchesWithout,
   'counts-by-hand': countsByHand,

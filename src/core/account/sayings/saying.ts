@@ -32,6 +32,7 @@ export type Family =
   | 'sent without truncation'
   | 'phrases sent as words'
   | 'left out in vain'
+  | 'left out in part'
   | 'not used in searches'
   | 'brought in short'
   | 'limits beyond the plan'

@@ -19,7 +19,7 @@ export function words(
     ...concepts(claims),
     ...ways(claims, context),
     ...toldAs(
-      sayings.filter((s) => ['truncation', 'phrases-apart', 'not-sent'].includes(s.saying)),
+      sayings.filter((s) => ['truncation', 'phrases-apart', 'not-sent', 'not-partly'].includes(s.saying)),
       ['runs'],
     ),
     ...takenOver(claims),

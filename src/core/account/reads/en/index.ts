@@ -17,6 +17,7 @@ import { textsSought, type TextsSoughtRead } from './texts-sought'
 import { updateBrought, type UpdateBrought } from './update-brought'
 import { sourceGone, type SourceGone } from './source-gone'
 import { textsReasons } from './texts-reasons'
+import { notPartly } from './not-partly'
 import { notSent, type NotSent } from './not-sent'
 import { phrasesSentApart, type PhrasesApart } from './phrases-apart'
 import { truncation, type Truncation } from './truncation'
@@ -98,6 +99,7 @@ export interface Reads {
   truncation: Truncation
   'phrases-apart': PhrasesApart
   'not-sent': NotSent
+  'not-partly': NotSent
   'limits-beyond': LimitsBeyond
   'searches-without': Without
   'counts-by-hand': ByHand
@@ -280,6 +282,7 @@ export const READS: { readonly [N in SayingName]: (sentence: string) => Reads[N]
   truncation,
   'phrases-apart': phrasesSentApart,
   'not-sent': notSent,
+  'not-partly': notPartly,
   'limits-beyond': limitsBeyond,
   'searches-without': searchesWithout,
   'counts-by-hand': countsByHand,

@@ -26,6 +26,7 @@ import { titlesWho } from './titles-who'
 import { broughtShort } from './brought-short'
 import { headingsSeen } from './headings-seen'
 import { limitsBeyond } from './limits-beyond'
+import { notPartly } from './not-partly'
 import { notSent } from './not-sent'
 import { phrasesSentApart } from './phrases-apart'
 import { truncation } from './truncation'
@@ -66,6 +67,7 @@ export const WORDS: { readonly [N in SayingName]: Words<FoundOf<N>> } = {
   truncation,
   'phrases-apart': phrasesSentApart,
   'not-sent': notSent,
+  'not-partly': notPartly,
   'brought-short': broughtShort,
   'limits-beyond': limitsBeyond,
   'searches-without': searchesWithout,
