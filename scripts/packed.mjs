@@ -13,26 +13,31 @@ const packed = new Map()
 function pack(name) {
   const known = packed.get(name)
   if (known) return known
-  const bytes = readFileSync(path.join(folder, name))
-  const made = brotliCompressSync(bytes, {
-    params: { [constants.BROTLI_PARAM_QUALITY]: QUALITY, [constants.BROTLI_PARAM_SIZE_HINT]: bytes.length },
-  })
+  const made = brotli(readFileSync(path.join(folder, name)))
   packed.set(name, made)
   return made
 }
 
-/** Is it named among what is taken, and not with a weight of nothing (RFC 9110, 12.5.3)? */
-const takesBrotli = (accepted) =>
-  accepted.split(',').some((part) => {
-    const [coding, ...more] = part.split(';').map((p) => p.trim().toLowerCase())
-    return coding === 'br' && !more.some((m) => /^q=0(?:\.0*)?$/.test(m))
+/** Bytes packed by Brotli. */
+export const brotli = (bytes) =>
+  brotliCompressSync(bytes, {
+    params: { [constants.BROTLI_PARAM_QUALITY]: QUALITY, [constants.BROTLI_PARAM_SIZE_HINT]: bytes.length },
   })
+
+/** Does a request name it among what it takes, and not with a weight of nothing (RFC 9110, 12.5.3)? */
+export const takesBrotli = (request) =>
+  String(request.headers['accept-encoding'] ?? '')
+    .split(',')
+    .some((part) => {
+      const [coding, ...more] = part.split(';').map((p) => p.trim().toLowerCase())
+      return coding === 'br' && !more.some((m) => /^q=0(?:\.0*)?$/.test(m))
+    })
 
 /** Answers a request for such a file; false where it is none, is not there, or is not taken so. */
 export function sendPacked(pathname, request, response) {
   const [, name, ending] = /^\/_next\/static\/((?:[\w.~-]+\/)*[\w.~-]+\.(js|css))$/.exec(pathname) ?? []
-  const takes = takesBrotli(String(request.headers['accept-encoding'] ?? ''))
-  if (!name || name.split('/').includes('..') || !takes || request.method !== 'GET') return false
+  if (!name || name.split('/').includes('..') || !takesBrotli(request) || request.method !== 'GET')
+    return false
   let bytes
   try {
     bytes = pack(name)

@@ -5,7 +5,7 @@ import { readFileSync } from 'node:fs'
 import path from 'node:path'
 import next from 'next'
 import { headersFor } from './headers.mjs'
-import { sendPacked } from './packed.mjs'
+import { brotli, sendPacked, takesBrotli } from './packed.mjs'
 
 const root = path.join(import.meta.dirname, '..')
 process.env.NODE_ENV = 'production'
@@ -13,6 +13,7 @@ const port = Number(process.env.PORT ?? 4310)
 const hostname = process.env.HOST ?? '127.0.0.1'
 const pages = JSON.parse(readFileSync(path.join(root, '.next', 'script-hashes.json'), 'utf8'))
 const serviceWorker = readFileSync(path.join(root, '.next', 'sw.js'))
+const serviceWorkerPacked = brotli(serviceWorker)
 const app = next({ dev: false, dir: root, hostname, port })
 const handle = app.getRequestHandler()
 await app.prepare()
@@ -24,7 +25,11 @@ const server = createServer((request, response) => {
     response.setHeader('Content-Type', 'text/javascript; charset=utf-8')
     // Whether there is a newer one is asked each time.
     response.setHeader('Cache-Control', 'no-cache')
-    response.end(serviceWorker)
+    response.setHeader('Vary', 'Accept-Encoding')
+    if (takesBrotli(request)) {
+      response.setHeader('Content-Encoding', 'br')
+      response.end(serviceWorkerPacked)
+    } else response.end(serviceWorker)
     return
   }
   handle(request, response).catch((error) => {
