@@ -26,6 +26,6 @@ export function useYieldsKept(wanted: boolean): void {
   const counting = wanted && waiting && works.works.length > 0
   useLayoutEffect(() => {
     keepYields({ yields: value, counting })
-    return () => keepYields({ yields: undefined, counting: false })
+    return () => keepYields()
   }, [value, counting])
 }
