@@ -8,7 +8,7 @@ import type { Line, Review } from '@/core/review'
 import { appendLines, carryStrategy, lineToSend, removeLines, type Carried } from '@/core/strategy'
 import { isLikely } from '@/core/vocabulary'
 import { useStore } from '@/store/provider'
-import { hasHeadings, type SourceInfo } from '@/standins/source-info'
+import type { SourceInfo } from '@/standins/source-info'
 import { useAsked } from '@/store/use-asked'
 import { vocabularyDesk, type Match } from '@/workers'
 import { QueryText } from '../sheet/query-text'
@@ -185,7 +185,8 @@ const carryTo = (to: SourceInfo, lines: readonly Line[], settled: Settled): Carr
   carryStrategy(lines, {
     heading: (label) => settled[label],
     hasLimit: (kind) => !to.profile || limitState(kind, to.profile) !== 'not available',
-    hasVocabulary: hasHeadings(to),
+    // Of headings that nobody has seen there, none can be taken for a counterpart.
+    hasVocabulary: to.vocabulary !== undefined,
   })
 
 function headingsIn(lines: readonly Line[]): string[] {
