@@ -25,15 +25,18 @@ export function useElsewhere(
   const { value } = useAsked(() => {
     if (!id || !key) return undefined
     return Promise.all(
-      others.map(async (info) => ({
-        info,
-        matches: await vocabularyDesk().matches(key, id, info.vocabulary!.key),
-      })),
+      // A source may have headings of which none was seen yet.
+      others.flatMap((info) => (info.vocabulary ? [matchesIn(info, info.vocabulary.key, key, id)] : [])),
     )
   }, [id, key, others])
   return value ?? NOWHERE
 }
 const NOWHERE: Elsewhere[] = []
+
+const matchesIn = async (info: SourceInfo, there: string, key: string, id: string): Promise<Elsewhere> => ({
+  info,
+  matches: await vocabularyDesk().matches(key, id, there),
+})
 
 const taken = (review: Review, concept: Concept, info: SourceInfo, label: string): boolean =>
   review.terms.some(
