@@ -29,7 +29,6 @@ const partCalled = (name: string): Part | undefined => NAMES.find(([words]) => w
 /** The name of a part and what stands behind it in the same line; undefined: the line begins none. */
 function beginning(line: string): { part: Part; rest: string } | undefined {
   const alone = partCalled(line.replace(/\s*(?::|\(\d+\))\s*$/, ''))
-  // "Notes" may be a heading: without a colon a line of one word begins a part only where it is one of several.
   if (alone) return { part: alone, rest: '' }
   const colon = /^([^:]{2,30}):\s+(.+)$/.exec(line)
   const called = colon && partCalled(colon[1]!)

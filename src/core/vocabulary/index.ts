@@ -16,4 +16,4 @@ export {
 } from './suggest'
 export { readVocabulary, type VocabularyFormat } from './read-vocabulary'
 export { readHeadingPage, type HeadingPage } from './heading-page'
-export { listOfNoted, notedAs, type NotedHeading } from './noted'
+export { listOfNoted } from './noted'

@@ -1,5 +1,3 @@
-import { foldLabel } from '../base'
-
 /** As much of a heading that was noted as is shown of it. */
 export interface NotedHeading {
   label: string
@@ -24,7 +22,3 @@ export const listOfNoted = (noted: readonly NotedHeading[]): string =>
       ].join('\n'),
     )
     .join('\n')
-
-/** Of these headings, the one with this label, signs and capitals aside. */
-export const notedAs = <H extends NotedHeading>(noted: readonly H[], label: string): H | undefined =>
-  noted.find((h) => foldLabel(h.label) === foldLabel(label))

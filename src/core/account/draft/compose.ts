@@ -80,7 +80,7 @@ export function groupAll(of: FactContext, { order, length }: Telling): Grouped[]
 }
 
 /** What is told, by its name. */
-const nameOf = (g: Grouped): string => (g.tells === 'saying' ? g.saying : g.tells)
+export const nameOf = (g: Grouped): string => (g.tells === 'saying' ? g.saying : g.tells)
 
 /** The same with one thing right behind another, where both are there. */
 function after(all: readonly Grouped[], what: Grouped['tells'], behind: SayingName): Grouped[] {

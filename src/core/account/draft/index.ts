@@ -1,6 +1,6 @@
 import { PARTS, type Paragraph, type Passage } from '../document'
 import type { FactContext } from '../facts'
-import { compose, paragraphsOf, partsInOrder, type Telling } from './compose'
+import { compose, nameOf, paragraphsOf, partsInOrder, type Telling } from './compose'
 import type { Grouped } from './grouped'
 
 /** How a review tells its account, unless something else is asked for. */
@@ -33,7 +33,7 @@ export function draftAccount(context: FactContext, telling: Telling = tellingOf(
           stage,
           about: told.on,
           content,
-          tells: told.tells === 'saying' ? told.saying : told.tells,
+          tells: nameOf(told),
           of: sourcesOf(told),
         })),
       },

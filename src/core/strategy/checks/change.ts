@@ -15,10 +15,8 @@ import { toRanges } from '../lines/references'
 import type { Part } from '../tree'
 import type { Fix, Judging } from './check'
 
-/** An expression as it is shown and compared: its words in plain notation, without places. */
+/** An expression as it is shown and compared: its words in plain notation. The text of a line is printed as it was typed. */
 export const plain = (e: Expr): string => meaningOf(e)
-/** The text of a line: what somebody typed stays as it was typed. */
-export const lineText = (e: Expr): string => print(e)
 
 /**
  * What is offered in words, as an expression; undefined where it cannot be read. What a source takes for keywords is looked for
@@ -48,7 +46,7 @@ export function fixAt(c: Judging, line: number, at: Expr, by: Expr, label: strin
   const said = LEAVES.includes(at.kind) ? plain(at) : undefined
   const nodes = [...walk(own.tree)].filter((e) => e === at || (e.kind === at.kind && plain(e) === said))
   const tree = nodes.reduce((all, node) => put(all, node, by), own.tree)
-  return [{ label, lineId: own.id, text: lineText(tree) }]
+  return [{ label, lineId: own.id, text: print(tree) }]
 }
 
 /** What stands where a part joins others, with some of these left out; undefined where nothing would be left. */
@@ -85,7 +83,7 @@ export function withWords(c: Judging, line: number, words: readonly Expr[], labe
   if (own?.tree?.kind !== 'fields' || !own.tree.fields.includes('text'))
     return withMore(c, line, [inFields(['text'], joined('or', [...words]))], label)
   const parts = own.tree.of.kind === 'or' ? own.tree.of.parts : [own.tree.of]
-  return [{ label, lineId: own.id, text: lineText({ ...own.tree, of: joined('or', [...parts, ...words]) }) }]
+  return [{ label, lineId: own.id, text: print({ ...own.tree, of: joined('or', [...parts, ...words]) }) }]
 }
 
 /** A line with an expression joined to it by OR. */
@@ -93,5 +91,5 @@ export function withMore(c: Judging, line: number, more: readonly Expr[], label:
   const own = c.lines[line - 1]
   if (!own?.tree) return []
   const parts = own.tree.kind === 'or' ? own.tree.parts : [own.tree]
-  return [{ label, lineId: own.id, text: lineText(joined('or', [...parts, ...more])) }]
+  return [{ label, lineId: own.id, text: print(joined('or', [...parts, ...more])) }]
 }

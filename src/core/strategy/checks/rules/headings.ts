@@ -1,8 +1,8 @@
 import { foldLabel, listed, plural } from '../../../base'
-import { mapChildren, type Expr, type HeadingRef } from '../../../query'
+import { mapChildren, type Expr, type HeadingRef, print } from '../../../query'
 import type { Heading } from '../../../vocabulary'
 import type { Part } from '../../tree'
-import { fixAt, plain, withMore, lineText } from '../change'
+import { fixAt, plain, withMore } from '../change'
 import type { Finding, Judging, Rule } from '../check'
 import { gainOf, gainOfMore, gainWords, newTo, worth } from '../gain'
 import { nearestOf } from '../nearest'
@@ -137,7 +137,7 @@ export const mainFocus: Rule = (c) =>
         why: 'What a record is mainly about is the choice of one indexer; a search that wants everything asks for all.',
         gain: { hits: gain!.hits, wanted: gain!.wanted },
         fixes: [
-          { label: 'Ask for all of them', lineId: line.id, text: lineText(withoutFocus(line.tree, nodes)) },
+          { label: 'Ask for all of them', lineId: line.id, text: print(withoutFocus(line.tree, nodes)) },
         ],
       },
     ]

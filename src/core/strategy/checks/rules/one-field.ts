@@ -1,8 +1,8 @@
 import { listed } from '../../../base'
-import { inFields, mapChildren, textSpelledOut, walk, type Expr, type Field } from '../../../query'
+import { inFields, mapChildren, textSpelledOut, walk, type Expr, type Field, print } from '../../../query'
 import { unite } from '../../../engine'
 import type { Part } from '../../tree'
-import { plain, lineText } from '../change'
+import { plain } from '../change'
 import type { Finding, Fix, Judging, Rule } from '../check'
 import { gainOf, gainWords, worth } from '../gain'
 import { headingCalled } from './headings'
@@ -64,11 +64,10 @@ function fixesOf(c: Judging, number: number, fields: readonly Field[]): Fix[] {
   const stripped = bare(line.tree)
   const all = [...walk(stripped)].every((e) => isWords(e) || e.kind === 'or' || e.kind === 'and')
   const some = [...walk(line.tree)].filter((e) => e.kind === 'fields')
-  if (all && some.length === 1)
-    return [{ label, lineId: line.id, text: lineText(inFields(['text'], stripped)) }]
+  if (all && some.length === 1) return [{ label, lineId: line.id, text: print(inFields(['text'], stripped)) }]
   const change = (e: Expr): Expr =>
     e.kind === 'fields' && e.fields.join() === fields.join()
       ? { ...e, fields: ['text'] }
       : mapChildren(e, change)
-  return [{ label, lineId: line.id, text: lineText(change(line.tree)) }]
+  return [{ label, lineId: line.id, text: print(change(line.tree)) }]
 }

@@ -1,6 +1,6 @@
 import { listed } from '../../../base'
-import { isMasked, mapChildren, walk, withoutPlaces, type Expr } from '../../../query'
-import { plain, lineText } from '../change'
+import { isMasked, mapChildren, walk, withoutPlaces, type Expr, print } from '../../../query'
+import { plain } from '../change'
 import type { CheckedLine, Finding, Fix, Rule } from '../check'
 
 const ELEMENT = 'Boolean and proximity operators'
@@ -8,7 +8,7 @@ const ELEMENT = 'Boolean and proximity operators'
 const whole = (line: CheckedLine, label: string, tree: Expr): Fix => ({
   label,
   lineId: line.id,
-  text: lineText(tree),
+  text: print(tree),
 })
 
 /** Operators mixed on one level without brackets: databases read such a line differently. */
