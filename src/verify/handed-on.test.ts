@@ -40,7 +40,7 @@ describe('a review that is handed on', () => {
   it('verifies, whatever was done in it and whatever is left out', { timeout: 240_000 }, async () => {
     await fc.assert(
       fc.asyncProperty(reviews, fc.subarray([...LEAVES]), async (drawn, left) => {
-        const { entries } = journal(drawn)
+        const entries = journal(drawn)
         // Of what lies beside its journal nothing is here: that is said inside, and is no fault.
         const leftOut = [...new Set(entries.flatMap(blobsOf))].sort()
         expect((await faultsOf({ entries, blobs: new Map(), leftOut }, left)).join('\n')).toBe('')

@@ -44,7 +44,7 @@ describe('what was run stays told as run', () => {
     let tried = 0
     fc.assert(
       fc.property(reviews, fc.nat(), fc.nat(), fc.nat(), (drawn, s, l, how) => {
-        const context = contextOf(journal(drawn).entries)
+        const context = contextOf(journal(drawn))
         const ran = new Set(context.review.runs.map((r) => r.lineId))
         const whole = context.review.sources.filter(({ id }) => {
           const last = context.review.strategies[id]?.at(-1)
@@ -69,7 +69,7 @@ describe('what was run stays told as run', () => {
     let otherwise = 0
     fc.assert(
       fc.property(reviews, fc.nat(), (drawn, s) => {
-        const { entries } = journal(drawn)
+        const entries = journal(drawn)
         const before = contextOf(entries)
         const ran = before.review.sources.filter(({ id }) => {
           const line = countingLine(before.review, id)

@@ -1,3 +1,4 @@
+import type { SayingName } from './sayings'
 import type { Stage } from './facts'
 
 /**
@@ -49,10 +50,9 @@ export interface Passage {
   /** As the record would have it, whether it is edited or not; each sentence with the stage that feeds it. */
   drafted: {
     stage: Stage
-    about: readonly string[]
     content: Inline[]
     /** What it tells, by name, and of which sources. */
-    tells: string
+    tells: SayingName
     of: readonly string[]
   }[]
   /** The same as paragraphs. */

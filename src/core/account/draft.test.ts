@@ -3,8 +3,7 @@ import path from 'node:path'
 import { describe, expect, it } from 'vitest'
 import { trials } from '../base/trials.fixture'
 import { draftAccount, inlinesOf, inlineWords, type FactContext, type Telling } from '.'
-import { contextOf, journal, reviews } from './random-review.fixture'
-import { findsSomething } from './what-lines-find.fixture'
+import { contextOf, findsSomething, journal, reviews } from './random-review.fixture'
 import { demoContext } from './demo-context.fixture'
 import { OTHERS } from './other-reviews.fixture'
 
@@ -74,7 +73,7 @@ describe('the draft of any review', () => {
         fc.constantFrom(...TELLINGS),
         (drawn, voice, telling) => {
           fc.pre(drawn.strategies.every((lines) => findsSomething(lines as never)))
-          const { entries } = journal(drawn)
+          const entries = journal(drawn)
           const context = voiced(contextOf(entries), voice)
           for (const passage of draftAccount(context, telling)) {
             for (const node of inlinesOf(passage)) {

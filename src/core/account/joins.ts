@@ -5,13 +5,9 @@ import { joiningLine } from './runs'
 
 /**
  * How the lines of a strategy were joined, read from what they say. `blocks`: concepts joined with AND, each group of
- * several being alternatives; `orWithin` where the lines of some concept were joined with OR first. `other`: anything
- * else, as it is written. Undefined where nothing was joined.
+ * several being alternatives. `other`: anything else, as it is written. Undefined where nothing was joined.
  */
-export type Join =
-  | { kind: 'blocks'; groups: string[][]; orWithin: boolean }
-  | { kind: 'other'; text: string }
-  | undefined
+export type Join = { kind: 'blocks'; groups: string[][] } | { kind: 'other'; text: string } | undefined
 
 export function joinOf(lines: readonly Line[], concepts: readonly string[]): Join {
   const joining = joiningLine(lines)
@@ -24,8 +20,7 @@ export function joinOf(lines: readonly Line[], concepts: readonly string[]): Joi
   const blocks =
     groups.every((g) => g !== undefined) && new Set(flat).size === flat.length && parts.length > 1
   if (!blocks) return { kind: 'other', text: print(withoutPlaces(tree)) }
-  const orWithin = flat.some((id) => lines.some((l) => l.conceptId === id && joinsWithOr(l)))
-  return { kind: 'blocks', groups: groups.map((g) => g!), orWithin }
+  return { kind: 'blocks', groups: groups.map((g) => g!) }
 }
 
 /** The parts of a join by one operator, lists of lines spelled out. */
@@ -57,13 +52,4 @@ function alternativesOf(
     } else return undefined
   }
   return [...new Set(found)]
-}
-
-const joinsWithOr = (line: Line): boolean => {
-  const { tree } = parse(line.text)
-  return (
-    tree !== undefined &&
-    partsOf(tree, 'or').length > 1 &&
-    partsOf(tree, 'or').every((p) => p.kind === 'line')
-  )
 }

@@ -11,6 +11,8 @@ export const gatherings = fc.record({
   gave: fc.array(fc.constantFrom(0, 2, 3), { minLength: 3, maxLength: 3 }),
   /** What the databases found, where they were run. */
   found: fc.array(fc.constantFrom(undefined, 3, 9), { minLength: 2, maxLength: 2 }),
+  /** What was done in the first database without a query, and how many it gave. */
+  browsed: fc.constantFrom(undefined, undefined, 12, 1200),
   /** What later rounds brought again from the first database. */
   updates: fc.array(fc.integer({ min: 1, max: 3 }), { maxLength: 2 }),
   /** Records that people took for one work, by their places among all; and which of these pairs they parted again. */
@@ -21,7 +23,7 @@ export const gatherings = fc.record({
     minLength: 12,
     maxLength: 12,
   }),
-  studies: fc.array(fc.array(nth, { minLength: 2, maxLength: 4 }), { maxLength: 3 }),
+  studies: fc.array(fc.array(nth, { minLength: 2, maxLength: 4 }), { minLength: 1, maxLength: 3 }),
   apart: fc.boolean(),
   removed: fc.nat(5).map((n) => n === 5),
   voice: fc.constantFrom('we' as const, 'I' as const, 'passive' as const),
@@ -34,15 +36,42 @@ const line = (sourceId: string) => ({
   ...{ id: `${sourceId}-1`, text: 'noise', limits: [], note: '', drafted: false },
 })
 
-const searched = (sourceId: string, hits: number | undefined): Command[] =>
+const BROWSED = 'went through the shelf of reports'
+
+/** A search without text, behind the line that counts. */
+const browsedIn = (sourceId: string, hits: number): Command =>
+  ({
+    kind: 'run.log',
+    payload: {
+      ...{ id: `browsed-${sourceId}`, sourceId, lineId: `${sourceId}-2`, key: '', keyRule: 0, number: 2 },
+      reached: [{ number: 2, id: `${sourceId}-2`, text: '', limits: [], described: BROWSED }],
+      ...{ text: '', sent: BROWSED, limits: [], hits, at: '2026-05-09T09:00:00Z' },
+      ...{ by: 'p-1', release: '2026', how: 'by hand' },
+    },
+  }) as never
+
+const searched = (sourceId: string, hits: number | undefined, browsed?: number): Command[] =>
   hits === undefined
     ? []
     : ([
-        { kind: 'strategy.set', payload: { sourceId, why: 'drafted', lines: [line(sourceId)] } },
+        {
+          kind: 'strategy.set',
+          payload: {
+            sourceId,
+            why: 'drafted anew',
+            lines: [
+              line(sourceId),
+              ...(browsed === undefined
+                ? []
+                : [{ ...line(sourceId), id: `${sourceId}-2`, text: '', described: BROWSED }]),
+            ],
+          },
+        },
         {
           kind: 'run.log',
           payload: {
-            ...{ id: `run-${sourceId}`, sourceId, lineId: `${sourceId}-1`, key: '', keyRule: 0, reached: [] },
+            ...{ id: `run-${sourceId}`, sourceId, lineId: `${sourceId}-1`, key: '', keyRule: 0 },
+            reached: [{ number: 1, id: `${sourceId}-1`, text: 'noise', limits: [] }],
             ...{ number: 1, text: 'noise', sent: 'noise', limits: [], hits, at: '2026-05-02T09:00:00Z' },
             ...{ by: 'p-1', release: '2026', how: 'stand-in' },
           },
@@ -87,7 +116,8 @@ export function gatheringJournal(d: Gathering): Entry[] {
       kind: 'source.set',
       payload: { id, kind: id === 'P' ? 'people' : 'database', name: `Source ${id}`, why: '' },
     })),
-    ...searched('A', d.found[0]),
+    ...searched('A', d.found[0], d.browsed),
+    ...(d.browsed === undefined || d.found[0] === undefined ? [] : [browsedIn('A', d.browsed)]),
     ...searched('B', d.found[1]),
     ...files.flatMap(({ id, sourceId, count, ...of }) => [
       ...('roundId' in of

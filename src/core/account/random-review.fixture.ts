@@ -16,15 +16,23 @@ import {
   type Run,
 } from '../review'
 import { lineKeys, reachedBy } from '../strategy'
-import type { World } from './claims.fixture'
+import type { World } from './meanings'
 import type { FactContext } from './facts'
-import { spelledOut } from './what-lines-find.fixture'
+import { listed } from '../base'
+import { foundBy, type SlowLine } from './meanings/what-is-found'
 
 const SOURCES = ['Fen', 'Gale', 'Quay'] as const
 const PROFILE: Record<string, Profile> = {
   Fen: PROFILES.fernhollow!,
   Gale: PROFILES.girder!,
   Quay: PROFILES.quayside!,
+}
+/** Fields that are called otherwise in a sentence. */
+const CALLED: Readonly<Record<string, string>> = {
+  fulltext: 'full text',
+  subject: 'subject headings',
+  place: 'place studied',
+  identifier: 'identifiers',
 }
 export const WORLD: World = {
   indexed: ['Fen', 'Gale'],
@@ -37,6 +45,15 @@ export const WORLD: World = {
       ),
     ]),
   ),
+  usual: Object.fromEntries(
+    SOURCES.map((s) => [
+      s,
+      `all fields that it searches by default (${listed(PROFILE[s]!.any.map((f) => CALLED[f] ?? f))})`,
+    ]),
+  ),
+  nearless: SOURCES.filter((s) => !PROFILE[s]!.nearness),
+  // Records of a file are counted from one, and named here from none.
+  titleOf: (id) => titleOf(id.replace(/\d+$/, (n) => `${Number(n) - 1}`)),
 }
 const CONCEPTS = [
   { id: 'c1', letter: 'A', name: 'Rooms' },
@@ -48,7 +65,17 @@ const LIMITS = [
   { kind: 'language', values: ['en', 'de'] },
   { kind: 'peer reviewed' },
 ] as const
-const TEXTS = ['x', 'y', 'title: z', 'heading: "H"', 'heading.below: "N"', 'x OR y', 'x NOT z']
+const TEXTS = [
+  'x',
+  'y',
+  'title: z',
+  'heading: "H"',
+  'heading.below: "N"',
+  'x OR y',
+  'x NOT z',
+  'x NEAR/3 y',
+  'x AND y',
+]
 
 /** A random strategy: lines of concepts, joins of lines above in any way, limits anywhere. */
 const strategy = fc
@@ -99,6 +126,18 @@ const strategy = fc
 export const reviews = fc.record({
   essential: fc.array(fc.boolean(), { minLength: 3, maxLength: 3 }),
   note: fc.constantFrom('', 'authors rarely name it'),
+  alternatives: fc.option(fc.constantFrom(['c1', 'c2'], ['c2', 'c3']), { nil: undefined }),
+  /** Why each database was taken, and what its thesaurus has no heading for. */
+  whys: fc.array(fc.constantFrom('', 'Its records are old', 'rooms are its subject'), {
+    minLength: 3,
+    maxLength: 3,
+  }),
+  gaps: fc.subarray(['loudness', 'echo']),
+  voice: fc.constantFrom('we' as const, 'I' as const, 'passive' as const),
+  order: fc.constantFrom('theme' as const, 'time' as const),
+  length: fc.constantFrom('full' as const, 'full' as const, 'short' as const),
+  /** Other terms than the one that is searched with most. */
+  terms: fc.subarray(['x', 'z', 'unheard']),
   limits: fc.subarray([...LIMITS]),
   reason: fc.constantFrom('', 'rules changed in 2016'),
   sources: fc.subarray([...SOURCES], { minLength: 1 }),
@@ -157,9 +196,12 @@ export const reviews = fc.record({
 })
 export type Drawn = typeof reviews extends fc.Arbitrary<infer T> ? T : never
 
-export function journal(d: Drawn): { entries: Entry[]; asked: Map<string, string> } {
+/** Can every line find something? Of nothing, everything is true, and nothing can be checked. */
+export const findsSomething = (lines: readonly unknown[]): boolean =>
+  lines.every((_, n) => foundBy(lines as SlowLine[], n).length > 0)
+
+export function journal(d: Drawn): Entry[] {
   const entries: Entry[] = []
-  const asked = new Map<string, string>()
   let minute = 0
   const time = (): string => new Date(Date.UTC(2026, 3, 1, 8, minute++)).toISOString()
   const put = (command: unknown): void => {
@@ -167,6 +209,8 @@ export function journal(d: Drawn): { entries: Entry[]; asked: Map<string, string
     entries.push(nextEntry(entries.at(-1), command as Command, { at: time(), by: 'p-1', salt }))
   }
   put({ kind: 'review.create', payload: { id: 'r', title: 'R' } })
+  put({ kind: 'account.voice', payload: { voice: d.voice } })
+  put({ kind: 'account.telling', payload: { order: d.order, length: d.length } })
   put({ kind: 'question.set', payload: { text: 'How loud is it?' } })
   CONCEPTS.forEach((c, i) =>
     put({
@@ -174,6 +218,7 @@ export function journal(d: Drawn): { entries: Entry[]; asked: Map<string, string
       payload: { ...c, essential: d.essential[i]!, note: d.essential[i] ? '' : d.note },
     }),
   )
+  if (d.alternatives) put({ kind: 'alternatives.set', payload: { id: 'a', conceptIds: d.alternatives } })
   d.limits.forEach((limit, i) =>
     put({ kind: 'limit.set', payload: { id: `p${i}`, limit, reason: d.reason } }),
   )
@@ -185,13 +230,20 @@ export function journal(d: Drawn): { entries: Entry[]; asked: Map<string, string
         kind: 'database',
         name: `${s} Index`,
         profileId: s,
-        why: '',
+        why: d.whys[SOURCES.indexOf(s)]!,
         ...(d.together ? { together: 'the Lantern Reports' } : {}),
       },
     })
   if (d.people)
     put({ kind: 'source.set', payload: { id: 'people', kind: 'people', name: 'two acousticians', why: '' } })
   put({ kind: 'term.set', payload: term('t0', 'y', 'in use') })
+  d.terms.forEach((t, i) => put({ kind: 'term.set', payload: term(`u${i}`, t, 'in use') }))
+  d.gaps.forEach((about, i) =>
+    put({
+      kind: 'gap.set',
+      payload: { id: `g${i}`, conceptId: 'c2', sourceId: d.sources[i % d.sources.length]!, about },
+    }),
+  )
   const protocol = (): void => {
     put({ kind: 'protocol.freeze', payload: { id: 'v0', at: time(), readers: 2 } })
     if (d.registered) put({ kind: 'protocol.register', payload: { place: 'a faculty', number: 'B-12' } })
@@ -218,7 +270,6 @@ export function journal(d: Drawn): { entries: Entry[]; asked: Map<string, string
     lines.forEach((line, i) => {
       if (i % only) return
       const id = `r${minute}`
-      asked.set(id, spelledOut(lines as never, i))
       const payload: Run = {
         id,
         sourceId,
@@ -238,7 +289,6 @@ export function journal(d: Drawn): { entries: Entry[]; asked: Map<string, string
       }
       put({ kind: 'run.log', payload })
       if (d.correct && i === 0) {
-        asked.set(`${id}c`, asked.get(id)!)
         put({
           kind: 'run.log',
           payload: { ...payload, id: `${id}c`, hits: payload.hits + 1, supersedes: id, because: 'mistyped' },
@@ -364,7 +414,7 @@ export function journal(d: Drawn): { entries: Entry[]; asked: Map<string, string
     })
   for (const [work, state] of d.brought ? d.fetched : [])
     put({ kind: 'retrieval.set', payload: { recordId: recordId(work), state } })
-  return { entries, asked }
+  return entries
 }
 const criterion = (id: string): object => ({
   id,

@@ -79,9 +79,32 @@ const contact = (sourceId: string): fc.Arbitrary<Command> =>
       payload: given({ ...p, id: `${sourceId}-${p.id}`, sourceId, way: 'a letter', what: '' }) as never,
     }))
 
+const page = (sourceId: string): fc.Arbitrary<Command> =>
+  fc
+    .record({
+      id: fc.constantFrom('g1', 'g2', 'g3'),
+      seen: fc.option(day, { nil: undefined }),
+      publisher: fc.constantFrom('a school board', 'a school board', ''),
+      dated: fc.constantFrom('2019', '2019', ''),
+      evidence: fc.constantFrom('own measurements', ''),
+      purpose: fc.constantFrom('advice', ''),
+    })
+    .map((p) => ({
+      kind: 'page.set',
+      payload: given({
+        ...p,
+        id: `${sourceId}-${p.id}`,
+        sourceId,
+        address: 'https://school.example/rooms',
+        title: 'Rooms',
+        searched: 'noise',
+      }) as never,
+    }))
+
 const way = fc.constantFrom(...KINDS).chain((kind) => {
   const deeds: fc.Arbitrary<Command>[] = [logged(kind)]
   if (kind === 'reference lists' || kind === 'citing papers') deeds.push(step(kind))
+  if (kind === 'web') deeds.push(page(kind), page(kind), page(kind))
   if (kind === 'people') deeds.push(contact(kind), contact(kind))
   return fc
     .array(fc.oneof(...deeds), { maxLength: 3 })

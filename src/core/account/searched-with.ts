@@ -1,6 +1,6 @@
 import { listed } from '../base'
 import { adapt, spelled, type Profile } from '../profile'
-import { children, parse, print, walk, withoutPlaces, type Expr, type Field } from '../query'
+import { children, parse, print, referredLines, walk, withoutPlaces, type Expr, type Field } from '../query'
 import type { Line } from '../review'
 
 /** What the lines of one source searched with, as the source was really asked. */
@@ -52,6 +52,8 @@ function* fieldsOfWords(e: Expr, around: Fields): Generator<Fields> {
 export function searchedWith(
   lines: readonly { line: Line; number: number }[],
   profile: Profile | undefined,
+  /** All lines that they may refer to, in their places. */
+  all: readonly Line[] = lines.map((l) => l.line),
 ): SearchedWith {
   const found: SearchedWith = { headings: false, codes: false, fields: [], leftOut: [], nearnessLost: false }
   const bySet = new Map<string, { fields: Fields; lines: number[] }>()
@@ -65,7 +67,7 @@ export function searchedWith(
     found.headings ||= kinds.some((e) => e.kind === 'heading')
     found.codes ||= kinds.some((e) => e.kind === 'class')
     for (const e of kinds)
-      if (e.kind === 'not') found.leftOut.push(...e.parts.slice(1).map((p) => asWritten(p, lines)))
+      if (e.kind === 'not') found.leftOut.push(...e.parts.slice(1).map((p) => asWritten(p, all)))
     const sets = [...fieldsOfWords(tree, undefined)]
     if (!sets.length) continue
     const union: Fields = sets.some((s) => !s) ? undefined : [...new Set(sets.flatMap((s) => s ?? []))]
@@ -79,9 +81,13 @@ export function searchedWith(
   return found
 }
 
-/** A part in plain notation; one that is another line, as that line is written. */
-const asWritten = (e: Expr, lines: readonly { line: Line; number: number }[]): string =>
-  (e.kind === 'line' && lines.find((l) => l.number === e.number)?.line.text) || print(withoutPlaces(e))
+/** A part in plain notation; one that is another line as that is written, or by its number where that is built of others. */
+function asWritten(e: Expr, lines: readonly Line[]): string {
+  if (e.kind !== 'line') return print(withoutPlaces(e)).replace(/#(?=\d)/g, 'line ')
+  const { text = '' } = lines[e.number - 1] ?? {}
+  const { tree } = parse(text)
+  return tree && !referredLines(tree).length ? text : `line ${e.number}`
+}
 
 /** "title, abstract and keywords", "the title alone", "all fields that it searches by default (…)". */
 function fieldWords(fields: Fields, profile: Profile | undefined): string {

@@ -71,16 +71,17 @@ export const triedAndDropped = keptFor((review: Review): Term[] => {
   const said = new Set(
     review.runs.flatMap((run) => {
       const { tree } = parse(run.text)
-      return tree ? [...walk(tree)].map(unit) : []
+      return tree ? [...walk(tree)].map(unitOf) : []
     }),
   )
   return review.terms.filter((t) => {
     if (t.status !== 'dropped') return false
     const own = termExpression(t)
-    return own !== undefined && said.has(unit(own))
+    return own !== undefined && said.has(unitOf(own))
   })
 })
-const unit = (e: Parameters<typeof meaningOf>[0]): string =>
+/** By what a term is known in a line. */
+export const unitOf = (e: Parameters<typeof meaningOf>[0]): string =>
   e.kind === 'heading' ? `heading ${e.label.toLowerCase()}` : meaningOf(e).toLowerCase()
 
 /** Concepts of a source whose run lines have headings, and those whose run lines have words. */
@@ -122,7 +123,11 @@ export function runWith({ review, source }: FactContext, sourceId: string): Sear
   const run = currentRuns(review, sourceId)
   const lines = (review.strategies[sourceId] ?? []).map((line, i) => ({ line, number: i + 1 }))
   const ran = lines.filter(({ line }) => run.has(line.id))
-  const found = searchedWith(ran, source(sourceId)?.profile)
+  const found = searchedWith(
+    ran,
+    source(sourceId)?.profile,
+    lines.map((l) => l.line),
+  )
   // What was to be left out is told as left out only where all of it was sent.
   const whole = ran.every(({ line }) => leavingOut(run.get(line.id)!).every((how) => how === 'sent'))
   return whole ? found : { ...found, leftOut: [] }

@@ -3,12 +3,13 @@ import { inlinesOf, type Inline, type Passage } from './document'
 import { draftAccount } from './draft'
 import { inlineWords, type FactContext } from './facts'
 import { READS } from './reads/en'
-import { isSaying } from './sayings'
+import { sentencesIn } from './sentences'
+import type { SayingName } from './sayings'
 
 /** A sentence of the draft, with the passage to which it belongs, and whether the text as it stands says it. */
 export interface ToldInText {
   /** What it tells, and of which part of the review where there are several. */
-  tells: string
+  tells: SayingName
   of: readonly string[]
   passage: Passage['id']
   content: readonly Inline[]
@@ -35,15 +36,15 @@ export const toldInText = keptFor((context: FactContext & Section): ToldInText[]
   const { passages = draftAccount(context) } = context
   return passages.flatMap(({ id, edited, content, drafted }) => {
     const text = edited ? content.map((p) => wordsOf(context, [...inlinesOf(p)])).join(' ') : ''
-    const sentences = text.split(/(?<=[.?!]) (?=\p{Lu})/u)
+    const sentences = sentencesIn(text)
     return drafted.map(({ tells, of, content: own }): ToldInText => {
       const words = wordsOf(context, own)
-      const reads = isSaying(tells) ? READS[tells] : undefined
-      const meant = reads && JSON.stringify(reads(words))
+      const reads = READS[tells]
+      const meant = JSON.stringify(reads(words))
       const said =
         !edited ||
         text.includes(words) ||
-        (meant !== undefined && sentences.some((s) => JSON.stringify(reads!(s)) === meant))
+        (meant !== undefined && sentences.some((s) => JSON.stringify(reads(s)) === meant))
       return { tells, of, passage: id, content: own, said }
     })
   })

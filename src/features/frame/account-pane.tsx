@@ -19,7 +19,7 @@ const WHAT_COMES: Record<string, string> = {
 /** What a stage feeds of a part, as one paragraph; what concerns the open sheet first. */
 function fedBy(stage: string, { drafted }: Passage, sourceId: string | undefined): Paragraph[] {
   const own = drafted.filter((s) => s.stage === stage)
-  const about = (s: Passage['drafted'][number]): boolean => s.about.includes(`source:${sourceId}`)
+  const about = (s: Passage['drafted'][number]): boolean => sourceId !== undefined && s.of.includes(sourceId)
   const first = sourceId ? own.filter(about) : []
   const content = [...first, ...own.filter((s) => !first.includes(s))].flatMap((s, n) => [
     ...(n ? [{ type: 'text' as const, text: ' ' }] : []),

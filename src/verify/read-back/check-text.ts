@@ -1,8 +1,8 @@
 import { unzipSync } from 'fflate'
 import Papa from 'papaparse'
-import { isSaying, READS, toldInText, inlineWords, type FactContext } from '../../core/account'
+import { inlineWords, READS, sentencesIn, toldInText, type FactContext } from '../../core/account'
 import { plural } from '../../core/base'
-import { judgedWorks } from '../../core/figures'
+import { judgedWorks, termYields } from '../../core/figures'
 import type { OpenedReview } from '../../core/handed'
 import { reasonWords } from '../../core/selection'
 import { sourceFactsOf } from '../../standins/source-facts'
@@ -39,7 +39,14 @@ export function checkText(bytes: Uint8Array, opened: OpenedReview): Check {
   ]
   if (!read.length && csv === undefined) return checked(ABOUT, 'no files for people were packed', [])
   const { review, told, entries } = opened
-  const context: FactContext = { review, figures: told.figures, entries, source: sourceFactsOf(review) }
+  const context: FactContext = {
+    review,
+    figures: told.figures,
+    entries,
+    source: sourceFactsOf(review),
+    // By these it is told which words most works hold.
+    yields: termYields(review, opened.works.works),
+  }
   const faults = read.flatMap(([name, back]) => [
     ...listFaults(name, back, opened),
     ...sentenceFaults(name, back.paragraphs, context),
@@ -124,29 +131,34 @@ function csvFaults(csv: string, { review, told }: OpenedReview): string[] {
   })
 }
 
+/** What names something in words that could be anything: it is read only where it names what is there. */
+const NAMING: ReadonlySet<string> = new Set([
+  ...['way-gone', 'ways-at-once', 'way-planned', 'chosen', 'to-search-besides', 'no-nearness'],
+  ...['asked-with', 'asked-otherwise', 'without-query', 'taken-over', 'searched-on', 'together'],
+])
+
 /** Sentences that can be taken apart, and say another thing than the record has to tell of the same. */
 function sentenceFaults(name: string, paragraphs: readonly string[], context: FactContext): string[] {
   const meant = new Map<string, Set<string>>()
-  for (const { tells, content } of toldInText(context)) {
-    if (!isSaying(tells)) continue
-    const words = content
-      .map((n) => inlineWords(context, n))
-      .join('')
-      .replace(/\s+/g, ' ')
-      .trim()
-    const own = meant.get(tells) ?? new Set()
-    meant.set(tells, own.add(JSON.stringify(READS[tells](words))))
-  }
+  // Terms may be named in the order of the plan, where nobody counted how many works hold each.
+  for (const c of [context, { ...context, yields: undefined }])
+    for (const { tells, content } of toldInText(c)) {
+      const words = content
+        .map((n) => inlineWords(c, n))
+        .join('')
+        .replace(/\s+/g, ' ')
+        .trim()
+      const own = meant.get(tells) ?? new Set()
+      meant.set(tells, own.add(JSON.stringify(READS[tells](words))))
+    }
   const names = Object.keys(READS) as (keyof typeof READS)[]
-  return paragraphs.flatMap((p) =>
-    p
-      .replace(/\s+/g, ' ')
-      .split(/(?<=[.?!]) (?=\p{Lu})/u)
-      .flatMap((sentence): string[] => {
-        const taken = names.filter((n) => READS[n](sentence) !== undefined)
-        const [only] = taken
-        if (taken.length !== 1 || meant.get(only!)?.has(JSON.stringify(READS[only!](sentence)))) return []
-        return [`${name} says “${sentence}”, which the journal does not bear out.`]
-      }),
-  )
+  const { review } = context
+  const sources = review.sources.flatMap((s) => [s.name, context.source(s.id)?.short ?? s.name])
+  return paragraphs.flatMap(sentencesIn).flatMap((sentence): string[] => {
+    const taken = names.filter((n) => READS[n](sentence) !== undefined)
+    const [only] = taken
+    if (taken.length !== 1 || meant.get(only!)?.has(JSON.stringify(READS[only!](sentence)))) return []
+    if (NAMING.has(only!) && !sources.some((s) => sentence.includes(s))) return []
+    return [`${name} says “${sentence}”, which the journal does not bear out.`]
+  })
 }

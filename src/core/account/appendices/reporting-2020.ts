@@ -1,7 +1,6 @@
 import { isTold, SAYINGS } from '../sayings'
 import { thousands } from '../../base'
-import { selectClaims } from '../claims'
-import { ofKind } from '../draft/group/alike'
+import { waysGone } from '../sayings/ways'
 import { departures } from '../protocol'
 import { searchedIn } from '../standing'
 import { toldInText } from '../told-in-text'
@@ -19,7 +18,7 @@ export function reportingItems2020(c: AppendixContext): ReportingItem[] {
   const { readers } = figures
   const searched = searchedIn(review)
   const criteria = review.criteria.filter((q) => q.text.trim())
-  const ways = ofKind(selectClaims(c), 'OtherSource').filter((w) => w.done).length
+  const ways = waysGone(c).length
   const plural = (n: number, one: string): string => `${thousands(n)} ${one}${n === 1 ? '' : 's'}`
   const included = isTold('texts-read', c) ? SAYINGS['texts-read'].finds.found(c, '') : undefined
   const [frozen, ...amended] = review.protocol ?? []
@@ -97,7 +96,7 @@ export function reportingItems2020(c: AppendixContext): ReportingItem[] {
       registration && `${registration.place}${registration.number ? ` (${registration.number})` : ''}`,
       'first part',
       'methods',
-      { tells: ['protocol'] },
+      { tells: ['protocol-frozen'] },
     ),
     item(
       told,
@@ -106,7 +105,7 @@ export function reportingItems2020(c: AppendixContext): ReportingItem[] {
       frozen && `frozen on ${dateWords(frozen.at)}`,
       'first part',
       'methods',
-      { tells: ['protocol'] },
+      { tells: ['protocol-frozen'] },
     ),
     item(
       told,

@@ -1,6 +1,7 @@
 import type { Passage } from '../document'
 import type { Inline } from '../document'
 import type { Stage } from '../facts'
+import type { SayingName } from '../sayings'
 import type { ToldInText } from '../told-in-text'
 
 /** An item of a reporting checklist: what the record has for it, and whether the section says it; never a tick. */
@@ -26,10 +27,10 @@ export interface ReportingItem {
 
 /** By which sentences an item is said in the text: those that tell one of these, of one of these sources where some are named. */
 export interface SaidBy {
-  tells: readonly string[]
+  tells: readonly SayingName[]
   of?: readonly string[]
   /** That nothing of it was done is said by these. */
-  not?: readonly string[]
+  not?: readonly SayingName[]
 }
 
 /**

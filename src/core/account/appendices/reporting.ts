@@ -1,19 +1,29 @@
 import { nameOfPerson, type TakenOver } from '../../review'
 import { asTold } from '../as-run'
-import { selectClaims } from '../claims'
 import { limitsBeyond } from '../sayings/limits-beyond'
-import { ofKind } from '../draft/group/alike'
+import { takenOverIn } from '../sayings/as-sent'
+import { reviewersOf, searchReviewed } from '../sayings/search-reviewed'
 import { text } from '../document'
 import { cell, type Block, type Cell } from '../documents/tree'
 import { searchedIn } from '../standing'
 import { toldInText } from '../told-in-text'
-import { isTold, SAYINGS } from '../sayings'
+import { isTold, SAYINGS, type SayingName } from '../sayings'
 import type { NotGone } from '../sayings/ways-not-gone'
 import { daysOf, spellsOf } from '../words'
 import { wasGone } from '../ways-gone'
 import type { AppendixContext } from './context'
 import { reportingItems2020 } from './reporting-2020'
 import { item, type ReportingItem, type SaidBy } from './reporting-item'
+
+/** By what it is told which limits there were. */
+const LIMITS_TOLD: readonly SayingName[] = [
+  'limits-kept',
+  'limits-planned',
+  'limits-dropped',
+  'limit-in-some',
+  'no-limit',
+  'limits-beyond',
+]
 
 /**
  * The sixteen items of PRISMA-S (Rethlefsen et al., Systematic Reviews 2021;10:39; numbers and matters of the items from
@@ -31,7 +41,7 @@ export function reportingItems(c: AppendixContext): ReportingItem[] {
     ? SAYINGS['ways-not-gone'].finds.found(c, '').what
     : []
   const byWays = (not: readonly NotGone[], ...kinds: string[]): SaidBy => ({
-    tells: ['other way', 'other ways', 'way-followed', 'way-looked', 'way-people', 'pages'],
+    tells: ['way-gone', 'ways-at-once', 'way-followed', 'way-looked', 'way-people', 'pages-noted'],
     of: done.filter((s) => kinds.includes(s.kind)).map((s) => s.id),
     not: not.length && not.every((n) => notGone.includes(n)) ? ['ways-not-gone'] : [],
   })
@@ -48,7 +58,7 @@ export function reportingItems(c: AppendixContext): ReportingItem[] {
   ]
   const hand = ways('hand search', 'own collection')
   // What a line says and nobody ran closes nothing.
-  const tookOver = ofKind(selectClaims(c), 'TookOver')
+  const tookOver = takenOverIn(c)
   const taken = (what: TakenOver['what']): string[] => [
     ...new Set(tookOver.flatMap((t) => (t.what === what ? [t.name] : []))),
   ]
@@ -154,8 +164,7 @@ export function reportingItems(c: AppendixContext): ReportingItem[] {
       'second part',
       'question',
       {
-        tells:
-          limited || beyond ? ['limits', 'limit in some', 'no limit', 'limits-beyond'] : ['searches-without'],
+        tells: limited || beyond ? LIMITS_TOLD : ['searches-without'],
       },
     ),
     item(
@@ -165,7 +174,7 @@ export function reportingItems(c: AppendixContext): ReportingItem[] {
       names(taken('filter')) || undefined,
       'second part',
       'searches',
-      { tells: ['taken over'], not: ['searches-without'] },
+      { tells: ['taken-over'], not: ['searches-without'] },
       !taken('filter').length,
     ),
     item(
@@ -175,7 +184,7 @@ export function reportingItems(c: AppendixContext): ReportingItem[] {
       names(taken('earlier strategy')) || undefined,
       'second part',
       'searches',
-      { tells: ['taken over'], not: ['searches-without'] },
+      { tells: ['taken-over'], not: ['searches-without'] },
       !taken('earlier strategy').length,
     ),
     item(
@@ -185,7 +194,7 @@ export function reportingItems(c: AppendixContext): ReportingItem[] {
       again ? 'searched again' : reminded ? 'a date for it is set' : undefined,
       'first part',
       'searches',
-      { tells: again ? ['dated', 'update-brought'] : ['search-again'] },
+      { tells: again ? ['searched-on', 'searched-again', 'update-brought'] : ['search-again'] },
     ),
     item(
       told,
@@ -200,13 +209,14 @@ export function reportingItems(c: AppendixContext): ReportingItem[] {
       14,
       'whether the strategies were looked over by somebody',
       names(
-        ofKind(selectClaims(c), 'SearchesReviewed').map(
-          ({ reader, as }) => `${nameOfPerson(review, reader)}${as ? ` (${as})` : ''}`,
-        ),
+        reviewersOf(c).map((reader) => {
+          const { as } = searchReviewed.finds.found(c, reader)
+          return `${nameOfPerson(review, reader)}${as ? ` (${as})` : ''}`
+        }),
       ) || undefined,
       'second part',
       'methods',
-      { tells: ['reviewed'], not: ['searches-without'] },
+      { tells: ['search-reviewed'], not: ['searches-without'] },
       true,
     ),
     item(

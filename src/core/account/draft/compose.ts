@@ -1,15 +1,19 @@
-import { asTold } from '../as-run'
 import { paragraph, type Inline, type Paragraph } from '../document'
 import { inlineWords, type FactContext, type Stage } from '../facts'
-import { selectClaims } from '../claims'
-import { sayingsTold, type SayingName } from '../sayings'
-import type { Grouped, GroupedOf, Phase, Theme } from './grouped'
-import { judging, screening } from './group/read'
-import { departing } from './group/protocol'
-import { toldAs } from './group/told-as'
-import { where } from './group/where'
-import { words } from './group/words'
-import { sayingsOf, speaker } from './say'
+import { asTold } from '../as-run'
+import {
+  SAYINGS,
+  sayingsTold,
+  type Phase,
+  type Place,
+  type Saying,
+  type SayingName,
+  type Theme,
+  type ToldSaying,
+} from '../sayings'
+import { WORDS } from '../words/en'
+import { speaker, type Say } from '../words/en/speaker'
+import type { Words } from '../words/en/words'
 
 /** How a section is told: by theme or in order of time, in full or short. */
 export interface Telling {
@@ -17,9 +21,12 @@ export interface Telling {
   length: 'full' | 'short'
 }
 
-/** What is told in a few sentences, with what it rests on and the stage that feeds it. */
+/** What is told in one sentence, with the part in which it stands. */
+export type Told = ToldSaying & Place & { core: boolean }
+
+/** What is told in a few sentences, and the stage that feeds it. */
 export interface ToldSentence {
-  told: Grouped
+  told: Told
   stage: Stage
   content: Inline[]
 }
@@ -28,94 +35,40 @@ export interface ToldPart {
   sentences: ToldSentence[]
 }
 
-/** Everything there is to say of a review, put together and in order; no word is written yet. */
-export function groupAll(of: FactContext, { order, length }: Telling): Grouped[] {
-  const context = asTold(of)
-  const claims = selectClaims(context)
-  const sayings = sayingsTold(context)
-  const all = [
-    ...where(claims, sayings, order === 'time'),
-    ...words(claims, sayings, context, order === 'time'),
-    ...screening(sayings),
-    ...judging(sayings),
-    ...departing(claims),
-    ...toldAs(
-      sayings.filter((s) => s.saying === 'deposited'),
-      ['plan'],
-    ),
-  ]
-  // How many known items were found is told when it has been told what came in.
-  const told = after(all, 'found', 'came-in')
-  if (length === 'full') return told
-  const full = told.some((g) => nameOf(g) === 'texts-read')
-  const how = told.some((g) => g.tells === 'ways')
-  const lacking = told.some((g) => g.tells === 'no limit' || g.tells === 'stood in')
-  const ways = told.filter((g): g is GroupedOf<'other way'> => g.tells === 'other way' && g.done)
-  const protocol = told.some((g) => g.tells === 'protocol')
-  const departed = told.find((g): g is GroupedOf<'departed'> => g.tells === 'departed')
-  const short = told.filter(
-    // What was read in full says how many were sought.
-    (g) => g.core && !(full && nameOf(g) === 'texts-sought') && !(how && g.tells === 'broken'),
-  )
-  return short.flatMap((g): Grouped[] => {
-    // What was departed from is said where the protocol is.
-    if (g.tells === 'departed' && protocol) return []
-    if (g.tells === 'protocol')
-      return [g.begun ? { ...g, points: departed?.points ?? 0 } : { ...g, registered: false }]
-    if (g.tells === 'limits' && lacking) return [{ ...g, ...inShort(g), partly: true } as Grouped]
-    if (g.tells !== 'other way' || !g.done || ways.length < 2) return [inShort(g)]
-    if (g !== ways[0]) return []
-    const { theme, phase, stage } = g
-    return [
-      {
-        tells: 'other ways',
-        theme,
-        phase,
-        stage,
-        on: ways.flatMap((w) => w.on),
-        ways: ways.map(({ sourceId, kind }) => ({ sourceId, kind })),
-      },
-    ]
+/** The review as it is told in this way, whatever way it has chosen. */
+function toldIn(context: FactContext, { order, length }: Telling): FactContext {
+  const { account } = context.review
+  if (account.order === order && account.length === length) return context
+  return { ...context, review: { ...context.review, account: { ...account, order, length } } }
+}
+
+/** What the short form says in another sentence: it is not said twice. */
+const SAID_BY: Readonly<Partial<Record<SayingName, SayingName>>> = {
+  // What was read in full says how many were sought.
+  'texts-sought': 'texts-read',
+  // How lines were joined names the concepts.
+  divided: 'asked-with',
+}
+
+/** Everything there is to say of a review, in order; no word is written yet. */
+export function groupAll(context: FactContext): Told[] {
+  const all = sayingsTold(context).map((told): Told => {
+    const own = SAYINGS[told.saying] as Saying<unknown>
+    const phase = own.phaseOf?.(told.found) ?? own.place.phase
+    return { ...told, ...own.place, phase, core: own.core ?? false }
+  })
+  if (context.review.account.length !== 'short') return all
+  const names = new Set(all.map((t) => t.saying))
+  return all.filter(({ core, saying }) => {
+    const other = SAID_BY[saying]
+    return core && !(other && names.has(other))
   })
 }
 
-/** What is told, by its name. */
-export const nameOf = (g: Grouped): string => (g.tells === 'saying' ? g.saying : g.tells)
-
-/** The same with one thing right behind another, where both are there. */
-function after(all: readonly Grouped[], what: Grouped['tells'], behind: SayingName): Grouped[] {
-  const moved = all.filter((g) => g.tells === what)
-  const others = all.filter((g) => g.tells !== what)
-  const at = others.findIndex((g) => nameOf(g) === behind)
-  return moved.length && at >= 0 ? [...others.slice(0, at + 1), ...moved, ...others.slice(at + 1)] : [...all]
-}
-
-/** Reasons go to the full form. */
-function inShort(told: Grouped): Grouped {
-  switch (told.tells) {
-    case 'limits':
-      return { ...told, limits: told.limits.map((l) => ({ ...l, reason: '' })) }
-    case 'limit in some':
-      return { ...told, limit: { ...told.limit, reason: '' } }
-    case 'searched':
-      return { ...told, table: false }
-    case 'other way':
-      return { ...told, reason: '' }
-    case 'terms':
-      return { ...told, few: true }
-    case 'saying':
-      return { ...told, short: true }
-    case 'dated':
-      return { ...told, counted: false }
-    case 'ways':
-      return {
-        ...told,
-        ways: told.ways.slice(0, 1).map((w) => ({ ...w, what: { ...w.what, narrower: undefined } })),
-        all: told.all && told.ways.length === 1,
-      }
-    default:
-      return told
-  }
+/** A saying in words: ways that begin differently, the best first. */
+function sayingsOf(told: ToldSaying, say: Say, context: FactContext): string[] {
+  const { says, short } = WORDS[told.saying] as Words<unknown>
+  return (context.review.account.length === 'short' && short ? short : says)(told.found, say, context)
 }
 
 const THEMES: readonly Theme[] = ['where', 'words', 'screened', 'judged']
@@ -158,9 +111,10 @@ function shortened(content: readonly Inline[], named: Set<string>): Inline[] {
  * The section as it is drafted: parts of sentences. Of the ways in which a thing can be said, that one is taken by which no
  * sentence begins like the one before.
  */
-export function compose(context: FactContext, telling: Telling): ToldPart[] {
+export function compose(of: FactContext, telling: Telling): ToldPart[] {
+  const context = toldIn(asTold(of), telling)
   const say = speaker(context.review.account.voice)
-  const all = groupAll(context, telling)
+  const all = groupAll(context)
   const named = new Set<string>()
   return partsInOrder(telling).flatMap((id): ToldPart[] => {
     let last = ''
@@ -191,7 +145,16 @@ export function compose(context: FactContext, telling: Telling): ToldPart[] {
 }
 
 /** What begins a paragraph when it is first told. */
-const BREAKS = new Set<string>(['other way', 'terms', 'limits', 'limit in some', 'titles-read'])
+const BREAKS: Readonly<Partial<Record<SayingName, string>>> = {
+  'way-gone': 'ways',
+  'way-planned': 'ways',
+  terms: 'terms',
+  'limits-kept': 'limits',
+  'limits-planned': 'limits',
+  'limits-dropped': 'limits',
+  'limit-in-some': 'limits',
+  'titles-read': 'titles',
+}
 
 /** Sentences as paragraphs: those of one matter together, and none of a single sentence where it can be helped. */
 export function paragraphsOf(sentences: readonly ToldSentence[]): Paragraph[] {
@@ -199,14 +162,13 @@ export function paragraphsOf(sentences: readonly ToldSentence[]): Paragraph[] {
   const begun = new Set<string>()
   let count = 0
   for (const { told, content } of sentences) {
-    const name = nameOf(told)
-    const matter = name === 'limit in some' ? 'limits' : name
+    const matter = BREAKS[told.saying]
     const last = made[made.length - 1]
-    if (!last || (BREAKS.has(name) && !begun.has(matter) && count > 1)) {
+    if (!last || (matter && !begun.has(matter) && count > 1)) {
       made.push([...content])
       count = 0
     } else last.push({ type: 'text', text: ' ' }, ...content)
-    begun.add(matter)
+    if (matter) begun.add(matter)
     count++
   }
   return made.map((content) => ({ type: 'paragraph', content: merged(content) }))

@@ -1,7 +1,7 @@
 import { PARTS, type Paragraph, type Passage } from '../document'
 import type { FactContext } from '../facts'
-import { compose, nameOf, paragraphsOf, partsInOrder, type Telling } from './compose'
-import type { Grouped } from './grouped'
+import type { Review } from '../../review'
+import { compose, paragraphsOf, partsInOrder, type Telling, type Told } from './compose'
 
 /** How a review tells its account, unless something else is asked for. */
 export const tellingOf = ({ review: { account } }: FactContext): Telling => ({
@@ -31,23 +31,32 @@ export function draftAccount(context: FactContext, telling: Telling = tellingOf(
         draft,
         drafted: sentences.map(({ told, stage, content }) => ({
           stage,
-          about: told.on,
           content,
-          tells: nameOf(told),
-          of: sourcesOf(told),
+          tells: told.saying,
+          of: sourcesOf(told, context.review),
         })),
       },
     ]
   })
 }
 
-/** The sources that a sentence is of. */
-const sourcesOf = (told: Grouped): readonly string[] => [
-  ...('sourceId' in told ? [told.sourceId] : []),
-  ...('sourceIds' in told ? told.sourceIds : []),
-  ...(told.tells === 'other ways' ? told.ways.map((w) => w.sourceId) : []),
-  ...(told.tells === 'saying' && told.of !== undefined ? [told.of] : []),
-]
+/** The sources that a sentence is of: what it is told of, and what its words name. */
+function sourcesOf({ of, found }: Told, { sources }: Review): readonly string[] {
+  const { sourceId, sourceIds = [] } = (found ?? {}) as { sourceId?: string; sourceIds?: string[] }
+  const named = new Set([
+    ...(of?.split(/[+/]/) ?? []),
+    ...(sourceId === undefined ? [] : [sourceId]),
+    ...sourceIds,
+  ])
+  return sources.flatMap((s) => (named.has(s.id) ? [s.id] : []))
+}
 
-export { compose, groupAll, paragraphsOf, type Telling, type ToldPart, type ToldSentence } from './compose'
-export type { Grouped, GroupedOf } from './grouped'
+export {
+  compose,
+  groupAll,
+  paragraphsOf,
+  type Telling,
+  type Told,
+  type ToldPart,
+  type ToldSentence,
+} from './compose'

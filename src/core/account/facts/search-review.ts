@@ -28,6 +28,9 @@ const reading =
     }
   }
 
+const searchedOf = (c: FactContext): string[] => [
+  ...new Set(standingRuns(c.review.runs).map((run) => run.sourceId)),
+]
 const settled = (c: FactContext, said: SearchReview, as: 'taken' | 'declined' | undefined): number =>
   pointsOf(said).filter((point) => settlingOf(c.review, point)?.as === as).length
 
@@ -43,13 +46,10 @@ export const SEARCH_REVIEW: Record<string, Reader> = {
     'the day on which the searches were first looked over',
   ),
   'reviewed.of': reading(
-    (r) => inWords(r.finished.of?.length ?? 0),
+    (r, c) => inWords(searchedOf(c).filter((id) => r.finished.of?.some((o) => o.sourceId === id)).length),
     'databases whose strategies the reviewer looked over',
   ),
-  'reviewed.searched': reading(
-    (_, c) => inWords(new Set(standingRuns(c.review.runs).map((run) => run.sourceId)).size),
-    'databases that were searched',
-  ),
+  'reviewed.searched': reading((_, c) => inWords(searchedOf(c).length), 'databases that were searched'),
   'reviewed.points': reading(
     (r) => pluralInWords(pointsOf(r).length, 'point'),
     'what the reviewer of the searches asked for, in comments on lines and of elements',

@@ -2,6 +2,7 @@ import { inWords, listed, plural } from '../../base'
 import { termsInUse, type Term } from '../../review'
 import { triedAndDropped } from '../standing'
 import { lookedUp } from '../sayings/headings-seen'
+import { termsAsked } from '../terms-asked'
 import { nameInText, someNamed, spellWords } from '../words'
 import { MISSING, type FactContext, type Reader } from './fact'
 
@@ -10,8 +11,11 @@ const NAMED_BY_YIELD = 9
 export const NAMED_ALL = 12
 
 /** The words that a section names: all of few; of many those that most works hold, of concepts that are asked for. */
-function mostOf({ review, yields }: FactContext, count: number): string[] {
-  const used = termsInUse(review).filter((t) => t.kind !== 'class')
+function mostOf(c: FactContext, count: number): string[] {
+  const { review, yields } = c
+  // Once something was run, those that were searched with.
+  const all = review.runs.length ? termsAsked(c) : termsInUse(review)
+  const used = all.filter((t) => t.kind !== 'class')
   const said = (t: Term): string => t.named?.name ?? t.expression.replace(/"/g, '')
   const unique = (terms: readonly Term[]): string[] => [...new Set(terms.map(said))]
   if (used.length <= NAMED_ALL) return unique(used)
@@ -39,6 +43,15 @@ export const TERMS: Record<string, Reader> = {
   'terms.tried': (c) => {
     const n = triedAndDropped(c.review).length
     return { text: inWords(n), missing: !n, stage: 'terms', from: 'dropped terms that were run' }
+  },
+  'terms.unasked': (c) => {
+    const n = termsInUse(c.review).length - termsAsked(c).length
+    return {
+      text: inWords(n),
+      missing: !n,
+      stage: 'terms',
+      from: 'terms in use that stand in no line that was run',
+    }
   },
   'terms.few': (c) => most(c, 3),
   'terms.most': (c) => most(c, NAMED_BY_YIELD),

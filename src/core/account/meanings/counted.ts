@@ -1,5 +1,5 @@
 import type { BroughtShort, LimitsBeyond } from '../reads/en'
-import type { Deeds } from './deeds'
+import { lastAsking, type Deeds } from './deeds'
 
 interface Limit {
   kind: string
@@ -72,7 +72,7 @@ function inForce(line: Asked, all: ReadonlyMap<number, Asked>): string[] {
 export function countedRun(source: string, deeds: Deeds) {
   const id = deeds.of('source.set').findLast((s) => s.name === source)?.id
   const lines = deeds.of('strategy.set').findLast((p) => p.sourceId === id)?.lines as
-    | { id: string }[]
+    | { id: string; described?: string }[]
     | undefined
   const runs = deeds.of('run.log')
   const wrong = new Set(runs.map((r) => r.supersedes))
@@ -80,7 +80,7 @@ export function countedRun(source: string, deeds: Deeds) {
   // The last line as it was run last; where it never was, what records came of.
   const brought = deeds.of('records.import').flatMap((i) => (typeof i.runId === 'string' ? [i.runId] : []))
   return (
-    standing.findLast((r) => r.lineId === lines?.at(-1)?.id) ??
+    standing.findLast((r) => r.lineId === lastAsking(lines)?.id) ??
     standing.findLast((r) => brought.includes(String(r.id)))
   )
 }

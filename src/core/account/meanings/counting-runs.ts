@@ -1,4 +1,4 @@
-import type { Deeds } from './deeds'
+import { lastAsking, type Deeds } from './deeds'
 
 export interface CountingRun {
   id: string
@@ -23,8 +23,8 @@ export function countingRuns(deeds: Deeds): { name: string; runs: CountingRun[] 
     const lines = deeds
       .of('strategy.set')
       .filter((p) => p.sourceId === source.id)
-      .at(-1)?.lines as { id: string }[] | undefined
-    const counting = own.findLast((r) => r.lineId === lines?.at(-1)?.id)
+      .at(-1)?.lines as { id: string; described?: string }[] | undefined
+    const counting = own.findLast((r) => r.lineId === lastAsking(lines)?.id)
     if (!counting) return []
     const ids = new Set([...(counting.reached ?? []).map((l) => l.id), counting.lineId])
     return [

@@ -28,6 +28,34 @@ export interface Brought {
   roundId?: string
 }
 
+/** How databases are known to speak, by the id of the source. */
+export interface World {
+  /** Sources that index with headings. */
+  indexed: readonly string[]
+  /** Kinds of limits that a source does not have, and what stands in for others. */
+  noLimit: Readonly<Record<string, readonly string[]>>
+  standIn: Readonly<Record<string, Readonly<Record<string, string>>>>
+  /** Where a source looks for words without a field, in words. */
+  usual: Readonly<Record<string, string>>
+  /** Sources that know no nearness. */
+  nearless: readonly string[]
+  /** The title of a record. */
+  titleOf: (recordId: string) => string
+}
+const NO_WORLD: World = {
+  indexed: [],
+  noLimit: {},
+  standIn: {},
+  usual: {},
+  nearless: [],
+  titleOf: (id) => id,
+}
+
+/** The last line that asks something: what was done without a query stands for itself. */
+export const lastAsking = <L extends { described?: string }>(
+  lines: readonly L[] | undefined,
+): L | undefined => lines?.findLast((l) => l.described === undefined)
+
 /** A slow reading of a journal, deed by deed: what meanings are judged by. */
 export class Deeds {
   readonly live: readonly Deed[]
@@ -35,6 +63,8 @@ export class Deeds {
   constructor(
     entries: readonly Deed[],
     readonly beside?: (digest: string) => readonly number[] | undefined,
+    /** What is known of databases beside the journal. */
+    readonly world: World = NO_WORLD,
   ) {
     const gone = new Set<number>()
     for (const e of entries) {

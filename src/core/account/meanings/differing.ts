@@ -71,8 +71,11 @@ function kappa(pair: Pair): number | undefined {
   return chance > 1 - 1e-12 ? undefined : (share(pair) - chance) / (1 - chance)
 }
 
-const spans = (all: readonly number[], [low, high]: readonly [number, number], digits: number): boolean =>
-  Number(Math.min(...all).toFixed(digits)) === low && Number(Math.max(...all).toFixed(digits)) === high
+/** Are these the least and the most, to so many digits? What lies half-way may have been rounded either way. */
+const spans = (all: readonly number[], [low, high]: readonly [number, number], digits: number): boolean => {
+  const near = (a: number, b: number): boolean => Math.abs(a - b) <= 0.5 * 10 ** -digits + 1e-9
+  return near(Math.min(...all), low) && near(Math.max(...all), high)
+}
 
 /** They ruled so many of the same works, and what each said first is the same in so many of a hundred. */
 export function agreed(read: AgreedOn, deeds: Deeds, pass: Pass): boolean {

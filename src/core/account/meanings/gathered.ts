@@ -19,6 +19,8 @@ export function cameIn(read: CameIn, deeds: Deeds): boolean {
     // Only where all that came in came of these searches.
     (read.found === undefined ||
       (read.found === hits.reduce<number>((n, h) => n + Number(h), 0) &&
+        // What was done without a query found records too.
+        deeds.of('run.log').every((r) => r.text !== '') &&
         files.every((i) =>
           sources.some((s) => s.id === i.sourceId && countedRun(s.name as string, deeds)),
         ))) &&

@@ -1,12 +1,42 @@
 import type { Asked, Duplicates, ReadByMany, Reads, Shown, TextsRead, TitlesRead } from '../reads/en'
-import { Deeds, type Deed } from './deeds'
+import { Deeds, type Deed, type World } from './deeds'
+import { askedOtherwise, askedWith, leftOut, noNearness, takenOver, withoutQuery } from './asked-with'
 import { broughtShort, limitsBeyond } from './counted'
 import { agreed, settled } from './differing'
 import { cameIn, removedUnread, studies, textsSought, updateBrought } from './gathered'
 import { headingsSeen } from './looked-up'
+import { limitInSome, limitsDropped, limitsKept, limitsPlanned, noLimit, stoodIn } from './limits-planned'
 import { notPartly, notSent } from './not-sent'
 import { reasonWords } from './reason-words'
 import { phrasesSentApart } from './phrases'
+import {
+  askedIs,
+  dividedInto,
+  dropped,
+  knownAdded,
+  knownFound,
+  knownNamed,
+  noHeading,
+  notRequired,
+  oneEnough,
+  terms,
+} from './plan'
+import { departed, protocolAmended, protocolFrozen } from './protocol'
+import { pointsRaised, searchReviewed } from './search-reviewed'
+import {
+  chosen,
+  indexed,
+  pagesNoted,
+  searched,
+  searchedAgain,
+  searchedOn,
+  together,
+  toSearch,
+  toSearchBesides,
+  wayGone,
+  wayPlanned,
+  waysAtOnce,
+} from './sources'
 import { countsByHand, countsCorrected, searchesWithout, truncation } from './searches'
 import { followed, looked, notGone, peopleAsked, searchAgain, sourceGone } from './ways'
 
@@ -159,6 +189,45 @@ function textsReasons(read: { own: number }, deeds: Deeds): boolean {
 }
 
 const MEANINGS: { readonly [N in keyof Reads]: (read: Reads[N], deeds: Deeds) => boolean } = {
+  asked: askedIs,
+  divided: dividedInto,
+  'one-enough': oneEnough,
+  'not-required': notRequired,
+  'protocol-frozen': protocolFrozen,
+  'protocol-amended': protocolAmended,
+  departed,
+  searched,
+  'to-search': toSearch,
+  'to-search-besides': toSearchBesides,
+  indexed,
+  chosen,
+  together,
+  'searched-on': searchedOn,
+  'searched-again': searchedAgain,
+  'way-gone': wayGone,
+  'ways-at-once': waysAtOnce,
+  'way-planned': wayPlanned,
+  'pages-noted': pagesNoted,
+  'asked-with': askedWith,
+  'asked-otherwise': askedOtherwise,
+  'no-nearness': noNearness,
+  'left-out': leftOut,
+  'without-query': withoutQuery,
+  'taken-over': takenOver,
+  terms,
+  'no-heading': noHeading,
+  dropped,
+  'known-named': knownNamed,
+  'known-added': knownAdded,
+  'known-found': knownFound,
+  'limits-kept': limitsKept,
+  'limits-planned': limitsPlanned,
+  'limits-dropped': limitsDropped,
+  'limit-in-some': limitInSome,
+  'no-limit': noLimit,
+  'stood-in': stoodIn,
+  'search-reviewed': searchReviewed,
+  'points-raised': pointsRaised,
   'came-in': cameIn,
   'removed-unread': removedUnread,
   'titles-agreed': (read, deeds) => agreed(read, deeds, 'broad'),
@@ -206,16 +275,21 @@ export const holds = <N extends keyof Reads>(
   entries: readonly Deed[],
   /** What lies beside the journal as numbers: the pairs that rules found alike. */
   beside?: (digest: string) => readonly number[] | undefined,
-): boolean => MEANINGS[name](read, deedsOf(entries, beside))
+  world?: World,
+): boolean => MEANINGS[name](read, deedsOf(entries, beside, world))
 
 /** A journal is gone through once for all sentences on it. */
 const gone = new WeakMap<readonly Deed[], Deeds>()
-function deedsOf(entries: readonly Deed[], beside: Parameters<typeof holds>[3]): Deeds {
+function deedsOf(
+  entries: readonly Deed[],
+  beside: Parameters<typeof holds>[3],
+  world: World | undefined,
+): Deeds {
   const known = gone.get(entries)
   if (known && known.beside === beside) return known
-  const deeds = new Deeds(entries, beside)
+  const deeds = new Deeds(entries, beside, world)
   gone.set(entries, deeds)
   return deeds
 }
 
-export { Deeds, type Deed } from './deeds'
+export { Deeds, type Deed, type World } from './deeds'

@@ -1,6 +1,7 @@
 import type { ByHand, Truncation, Without } from '../reads/en'
 import { countingRuns, toldAsFound, type CountingRun } from './counting-runs'
-import type { Deeds } from './deeds'
+import { lastAsking, type Deeds } from './deeds'
+import { looksOf } from './search-reviewed'
 
 interface Ran extends CountingRun {
   by: string
@@ -51,12 +52,11 @@ export function searchesWithout(read: Without, deeds: Deeds): boolean {
       l.takenOver && ran.has(l.id) ? [l.takenOver.what] : [],
     ),
   )
-  const searchers = new Set(runs.map((r) => r.by))
   const there: Record<Without[number], boolean> = {
     limits: deeds.of('limit.set').some((l) => !gone.has(l.id)) || runs.some((r) => r.limits.length > 0),
     filter: taken.includes('filter'),
     earlier: taken.includes('earlier strategy'),
-    review: deeds.of('searchreview.finish').some((p) => !searchers.has(p.reader as string)),
+    review: looksOf(deeds).size > 0,
   }
   return (
     read.length > 0 &&
@@ -73,10 +73,10 @@ function counting(deeds: Deeds): { name: string; run: Ran }[] {
   const sources = new Map(deeds.of('source.set').map((s) => [s.id as string, s]))
   return [...sources.values()].flatMap((s) => {
     const lines = deeds.of('strategy.set').findLast((p) => p.sourceId === s.id)?.lines as
-      | { id: string }[]
+      | { id: string; described?: string }[]
       | undefined
     const run = runs.findLast(
-      (r) => r.sourceId === s.id && r.lineId === lines?.at(-1)?.id && !replaced.has(r.id),
+      (r) => r.sourceId === s.id && r.lineId === lastAsking(lines)?.id && !replaced.has(r.id),
     )
     return s.kind === 'database' && run ? [{ name: s.name as string, run }] : []
   })

@@ -1,13 +1,17 @@
 import { finalRun, searchedIn } from '../standing'
 import type { FactContext } from '../facts'
+import { doneWithoutQuery } from './as-sent'
 import { saying } from './saying'
 
 /** Do the numbers of hits tell of just the searches that the records came of? */
-function ofWhatWasFound({ review, figures }: FactContext): boolean {
+function ofWhatWasFound(c: FactContext): boolean {
+  const { review, figures } = c
   const searched = searchedIn(review)
   const hits = searched.map((s) => finalRun(review, s.id)?.hits)
   return (
     searched.length > 0 &&
+    // What was done without a query found records too.
+    !doneWithoutQuery(c).length &&
     hits.every((n) => n !== undefined) &&
     Object.keys(figures.brought).every((id) => searched.some((s) => s.id === id)) &&
     hits.reduce<number>((sum, n) => sum + (n ?? 0), 0) !== figures.identified &&

@@ -1,6 +1,18 @@
 import { asTold } from '../as-run'
 import type { FactContext } from '../facts'
 import type { Saying } from './saying'
+import { asked, divided, oneEnough, notRequired } from './question'
+import { protocolFrozen, protocolAmended, departed } from './protocol'
+import { searched, toSearch, indexed, toSearchBesides, together } from './sources'
+import { chosen } from './chosen'
+import { searchedOn, searchedAgain } from './searched-on'
+import { wayGone, pagesNoted, waysAtOnce, wayPlanned } from './ways'
+import { askedWith, askedOtherwise } from './asked-with'
+import { noNearness, leftOut, withoutQuery, takenOver } from './as-sent'
+import { terms, noHeading, dropped } from './terms'
+import { knownNamed, knownAdded, knownFound } from './known'
+import { limitsKept, limitsPlanned, limitsDropped, limitInSome, noLimit, stoodIn } from './limits-planned'
+import { searchReviewed, pointsRaised } from './search-reviewed'
 import { cameIn } from './came-in'
 import { removedUnread } from './removed-unread'
 import { titlesAgreed } from './titles-agreed'
@@ -39,7 +51,60 @@ import { waysNotGone } from './ways-not-gone'
 
 /** Everything that is told in this way, by its name, in the order in which a part tells it. */
 export const SAYINGS = {
+  asked,
+  'protocol-frozen': protocolFrozen,
+  'protocol-amended': protocolAmended,
+  searched,
+  'to-search': toSearch,
+  indexed,
+  'to-search-besides': toSearchBesides,
+  chosen,
+  together,
+  'searched-on': searchedOn,
+  'searched-again': searchedAgain,
+  'counts-by-hand': countsByHand,
+  'counts-corrected': countsCorrected,
+  'source-gone': sourceGone,
+  'way-gone': wayGone,
+  'way-followed': wayFollowed,
+  'way-looked': wayLooked,
+  'way-people': wayPeople,
+  'pages-noted': pagesNoted,
+  'ways-at-once': waysAtOnce,
+  'way-planned': wayPlanned,
+  'ways-not-gone': waysNotGone,
+  'search-again': searchAgain,
+  divided,
+  'one-enough': oneEnough,
+  'not-required': notRequired,
+  'asked-with': askedWith,
+  'asked-otherwise': askedOtherwise,
+  'no-nearness': noNearness,
+  'left-out': leftOut,
+  'without-query': withoutQuery,
+  truncation,
+  'phrases-apart': phrasesSentApart,
+  'not-sent': notSent,
+  'not-partly': notPartly,
+  'taken-over': takenOver,
+  terms,
+  'no-heading': noHeading,
+  dropped,
+  'headings-seen': headingsSeen,
+  'known-named': knownNamed,
+  'known-added': knownAdded,
+  'limits-kept': limitsKept,
+  'limits-planned': limitsPlanned,
+  'limits-dropped': limitsDropped,
+  'limit-in-some': limitInSome,
+  'no-limit': noLimit,
+  'stood-in': stoodIn,
+  'limits-beyond': limitsBeyondPlan,
+  'search-reviewed': searchReviewed,
+  'points-raised': pointsRaised,
+  'searches-without': searchesWithout,
   'came-in': cameIn,
+  'known-found': knownFound,
   'brought-short': broughtShort,
   duplicates,
   'removed-unread': removedUnread,
@@ -58,30 +123,13 @@ export const SAYINGS = {
   'texts-settled': textsSettled,
   studies,
   'update-brought': updateBrought,
-  'way-followed': wayFollowed,
-  'way-looked': wayLooked,
-  'way-people': wayPeople,
-  'ways-not-gone': waysNotGone,
-  'source-gone': sourceGone,
-  'search-again': searchAgain,
+  departed,
   deposited,
-  'headings-seen': headingsSeen,
-  truncation,
-  'phrases-apart': phrasesSentApart,
-  'not-sent': notSent,
-  'not-partly': notPartly,
-  'limits-beyond': limitsBeyondPlan,
-  'searches-without': searchesWithout,
-  'counts-by-hand': countsByHand,
-  'counts-corrected': countsCorrected,
 } satisfies Record<string, Saying<unknown>>
 
 export type SayingName = keyof typeof SAYINGS
 export const SAYING_NAMES = Object.keys(SAYINGS) as SayingName[]
 export type FoundOf<N extends SayingName> = (typeof SAYINGS)[N] extends Saying<infer F> ? F : never
-
-/** Is something that is told told as a saying? */
-export const isSaying = (name: string): name is SayingName => Object.hasOwn(SAYINGS, name)
 
 /** A saying that is told, with what it found, and of what it is told where that is not the review. */
 export type ToldSaying = { [N in SayingName]: { saying: N; of?: string; found: FoundOf<N> } }[SayingName]
@@ -96,17 +144,36 @@ export function isTold(name: SayingName, c: FactContext, supposed?: string, of =
 export const groupsOf = (name: SayingName, c: FactContext): readonly (string | undefined)[] =>
   (SAYINGS[name] as Saying<unknown>).groups?.(c) ?? [undefined]
 
-/** What there is to tell of a review. */
+/** What there is to tell of a review, in the order in which it is told. */
 export const sayingsTold = (context: FactContext): ToldSaying[] => {
   const c = asTold(context)
-  return SAYING_NAMES.flatMap((name) =>
-    groupsOf(name, c)
-      .filter((of) => isTold(name, c, undefined, of))
-      .map((of) => {
-        const { found } = (SAYINGS[name] as Saying<unknown>).finds
-        return { saying: name, ...(of === undefined ? {} : { of }), found: found(c, of ?? '') } as ToldSaying
-      }),
-  )
+  return blocks.flatMap((names) => {
+    const told = names.flatMap((name) =>
+      groupsOf(name, c)
+        .filter((of) => isTold(name, c, undefined, of))
+        .map((of) => {
+          const { found } = SAYINGS[name].finds as Saying<unknown>['finds']
+          return {
+            saying: name,
+            ...(of === undefined ? {} : { of }),
+            found: found(c, of ?? ''),
+          } as ToldSaying
+        }),
+    )
+    // What is told along with others is told of one after the other.
+    const ofWhich = [...new Set(told.map((t) => t.of))]
+    return names.length > 1 ? ofWhich.flatMap((of) => told.filter((t) => t.of === of)) : told
+  })
 }
 
-export type { Family, Saying } from './saying'
+/** Names in order, those that are told along with each other together. */
+const blocks = SAYING_NAMES.reduce<SayingName[][]>((all, name) => {
+  const { along } = SAYINGS[name] as Saying<unknown>
+  const last = all.at(-1)?.at(-1)
+  const before = last === undefined ? undefined : (SAYINGS[last] as Saying<unknown>).along
+  if (along !== undefined && along === before) all.at(-1)!.push(name)
+  else all.push([name])
+  return all
+}, [])
+
+export type { Family, Phase, Place, Saying, Theme } from './saying'

@@ -1,8 +1,55 @@
 import type { FactContext, Stage } from '../facts'
-import type { Phase, Theme } from '../draft/grouped'
+
+/** When in the course of the work something was done, for telling it in order of time. */
+export type Phase = 'planned' | 'searched' | 'again' | 'screened' | 'judged'
+/** The parts of a section that is told by theme. */
+export type Theme = 'where' | 'words' | 'screened' | 'judged'
+/** Where a saying stands in a section, and the stage that feeds it. */
+export interface Place {
+  theme: Theme
+  phase: Phase
+  stage: Stage
+}
 
 /** What sayings of one family tell of: of it exactly one is told, where anything of it happened. */
 export type Family =
+  | 'question'
+  | 'protocol'
+  | 'amendments'
+  | 'departures'
+  | 'databases searched'
+  | 'databases to be searched'
+  | 'thesauri'
+  | 'why these databases'
+  | 'searched at once'
+  | 'days of searching'
+  | 'days of searching again'
+  | 'other ways'
+  | 'other ways at once'
+  | 'pages'
+  | 'concepts'
+  | 'alternatives'
+  | 'not required'
+  | 'how most were asked'
+  | 'how others were asked'
+  | 'nearness'
+  | 'left out'
+  | 'without a query'
+  | 'taken over'
+  | 'terms'
+  | 'no heading'
+  | 'terms dropped'
+  | 'known items'
+  | 'known items added'
+  | 'known items found'
+  | 'limits kept'
+  | 'limits planned'
+  | 'limits dropped'
+  | 'limits in some'
+  | 'limits that are not there'
+  | 'what stood in'
+  | 'review of the strategies'
+  | 'points raised'
   | 'came in'
   | 'duplicates'
   | 'removed unread'
@@ -44,7 +91,11 @@ export interface Saying<Found> {
   family: Family
   /** Of what it is told, one after another, by id; absent: of the review, once. */
   groups?: (c: FactContext) => readonly string[]
-  place: { theme: Theme; phase: Phase; stage: Stage }
+  place: Place
+  /** The phase in which it is told in order of time, where that hangs on what is found. */
+  phaseOf?(found: Found): Phase
+  /** Sayings that stand one behind the other under one such name are told together of each of what they are told of. */
+  along?: string
   /** It stays in the short form. */
   core?: true
   finds: {

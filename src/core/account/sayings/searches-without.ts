@@ -1,25 +1,25 @@
 import { passSums } from '../facts/selection'
 import type { FactContext } from '../facts'
-import { finishedReviews, standingRuns } from '../../review'
+import { standingRuns } from '../../review'
 import { searchedIn } from '../standing'
+import { reviewersOf } from './search-reviewed'
 import { saying } from './saying'
 
 /** What a reader may expect of strategies, and these have not; by PRISMA-S items 9 to 11 and 14. */
 export type Without = 'limits' | 'filter' | 'earlier' | 'review'
 
-function without({ review }: FactContext): Without[] {
+function without(c: FactContext): Without[] {
+  const { review } = c
   const runs = standingRuns(review.runs)
   const lines = searchedIn(review).flatMap((s) => review.strategies[s.id] ?? [])
   const ran = new Set(runs.map((r) => r.lineId))
   const taken = new Set(lines.flatMap((l) => (l.takenOver && ran.has(l.id) ? [l.takenOver.what] : [])))
   const limited = review.limits.length > 0 || runs.some((r) => r.limits.length > 0)
-  const searchers = new Set(runs.map((r) => r.by))
-  const reviewed = finishedReviews(review).some((r) => !searchers.has(r.reader))
   return [
     ...(limited ? [] : ['limits' as const]),
     ...(taken.has('filter') ? [] : ['filter' as const]),
     ...(taken.has('earlier strategy') ? [] : ['earlier' as const]),
-    ...(reviewed ? [] : ['review' as const]),
+    ...(reviewersOf(c).length ? [] : ['review' as const]),
   ]
 }
 

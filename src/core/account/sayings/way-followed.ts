@@ -17,6 +17,7 @@ export const wayFollowed = saying<{
 }>({
   family: 'followed',
   groups: ({ review }) => otherWays(review),
+  along: 'ways',
   place: { theme: 'where', phase: 'again', stage: 'selection' },
   finds: {
     when: {

@@ -16,6 +16,7 @@ export const wayLooked = saying<{
 }>({
   family: 'looked through',
   groups: ({ review }) => otherWays(review),
+  along: 'ways',
   place: { theme: 'where', phase: 'again', stage: 'selection' },
   finds: {
     when: { logged: ({ review }, of) => timesLogged(review, of).length > 0 },

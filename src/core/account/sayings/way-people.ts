@@ -5,6 +5,7 @@ import { saying } from './saying'
 export const wayPeople = saying<{ sourceId: string; asked: number; answered: readonly string[] }>({
   family: 'people',
   groups: ({ review }) => otherWays(review),
+  along: 'ways',
   place: { theme: 'where', phase: 'again', stage: 'selection' },
   finds: {
     when: { asked: ({ review }, of) => peopleAsked(review, of).length > 0 },

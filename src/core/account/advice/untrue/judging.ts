@@ -1,12 +1,14 @@
 import { plural } from '../../../base'
-import { selectClaims, type Claim } from '../../claims'
-import { ofKind } from '../../draft/group/alike'
 import type { FactContext } from '../../facts'
 import { passSums } from '../../facts/selection'
+import { departed, protocolFrozen } from '../../sayings/protocol'
+import type { Saying } from '../../sayings'
+import { pointsRaised, reviewersOf, searchReviewed } from '../../sayings/search-reviewed'
 import { settledIn } from '../../sayings/settled'
 import { denies, isPlan, ofAll, type Matter } from './said'
 
-const claimOf = <K extends Claim['says']>(c: FactContext, says: K) => ofKind(selectClaims(c), says)
+const foundOf = <Found>({ finds }: Saying<Found>, c: FactContext): Found | undefined =>
+  Object.values(finds.when).every((holds) => holds(c, '')) ? finds.found(c, '') : undefined
 
 /** How differences between readers ended. */
 export const differences: Matter = (s, c) => {
@@ -53,8 +55,8 @@ export const protocol: Matter = (s, c) => {
     /\bregisters of\b|\btrial registers?\b/i.test(s)
   )
     return undefined
-  const [frozen] = claimOf(c, 'ProtocolFrozen')
-  const [departed] = claimOf(c, 'Departed')
+  const frozen = foundOf(protocolFrozen, c)
+  const departs = foundOf(departed, c)
   const no = /\bno protocol\b|\bnot (?:been )?(?:frozen|written)\b|\bwithout a protocol\b/i.test(s)
   if (no) return frozen ? 'a plan was frozen as a protocol' : undefined
   if (/\bnot (?:been )?regist|\bunregistered\b|\bno registered\b/i.test(s))
@@ -64,11 +66,9 @@ export const protocol: Matter = (s, c) => {
       s,
     )
   if (kept)
-    return departed
-      ? `the review departs from its protocol in ${plural(departed.points, 'point')}`
-      : undefined
+    return departs ? `the review departs from its protocol in ${plural(departs.points, 'point')}` : undefined
   const late = /\bafter (?:the )?(?:first )?search|\bonce search|\bafter searching\b/i.test(s)
-  return late && frozen?.beforeSearch ? 'the protocol was frozen before the first search' : undefined
+  return late && frozen?.when === 'before' ? 'the protocol was frozen before the first search' : undefined
 }
 
 /** Who looked the strategies over, when, and what became of it. */
@@ -80,7 +80,10 @@ export const searchReview: Matter = (s, c) => {
     isPlan(s)
   )
     return undefined
-  const done = claimOf(c, 'SearchesReviewed')
+  const done = reviewersOf(c).map((r) => ({
+    ...searchReviewed.finds.found(c, r),
+    ...pointsRaised.finds.found(c, r),
+  }))
   const [one] = done
   if (!one) return undefined
   const points = done.reduce((n, r) => n + r.taken + r.declined + r.waiting, 0)

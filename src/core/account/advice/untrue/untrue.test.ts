@@ -99,7 +99,7 @@ describe('what somebody wrote and the record has otherwise', () => {
     const numRuns = trials(70, 700)
     fc.assert(
       fc.property(reviews, (drawn) => {
-        const { entries } = journal(drawn)
+        const entries = journal(drawn)
         expect(strange(contextOf(entries))).toEqual([])
       }),
       { numRuns },

@@ -1,4 +1,51 @@
 import type { SayingName } from '../../sayings'
+import { asked, divided, oneEnough, notRequired, type NotRequired } from './question'
+import {
+  protocolFrozen,
+  protocolAmended,
+  departed,
+  type ProtocolAmended,
+  type ProtocolFrozen,
+} from './protocol'
+import {
+  searched,
+  toSearch,
+  toSearchBesides,
+  indexed,
+  chosen,
+  together,
+  searchedOn,
+  searchedAgain,
+  type Chosen,
+  type Indexed,
+  type Searched,
+  type SearchedOn,
+  type Together,
+} from './sources'
+import { wayGone, waysAtOnce, wayPlanned, pagesNoted, type WayGone, type WaysAtOnce } from './ways'
+import {
+  askedWith,
+  askedOtherwise,
+  noNearness,
+  leftOut,
+  withoutQuery,
+  takenOver,
+  type MadeOf,
+  type TakenOverRead,
+  type WithoutQuery,
+} from './asked-with'
+import { terms, noHeading, dropped, type NoHeading, type Terms } from './terms'
+import { knownNamed, knownAdded, knownFound, type KnownFound, type KnownNamed } from './known'
+import {
+  limitsKept,
+  limitsPlanned,
+  limitsDropped,
+  limitInSome,
+  noLimit,
+  stoodIn,
+  type LimitsRead,
+} from './limits-planned'
+import { searchReviewed, pointsRaised, type PointsRead, type SearchReviewedRead } from './search-reviewed'
 import { agreedOn, type AgreedOn } from './agreed'
 import { broughtShort, type BroughtShort } from './brought-short'
 import { cameIn, type CameIn } from './came-in'
@@ -69,6 +116,45 @@ export interface Shown {
 
 /** What each printed sentence says, taken apart; undefined: it is another sentence. */
 export interface Reads {
+  asked: { question: string }
+  divided: { names: string }
+  'one-enough': { names: string; was: boolean }
+  'not-required': NotRequired
+  'protocol-frozen': ProtocolFrozen
+  'protocol-amended': ProtocolAmended
+  departed: { points: number }
+  searched: Searched
+  'to-search': Searched
+  'to-search-besides': { names: string }
+  indexed: Indexed
+  chosen: Chosen
+  together: Together
+  'searched-on': SearchedOn
+  'searched-again': SearchedOn
+  'way-gone': WayGone
+  'ways-at-once': WaysAtOnce
+  'way-planned': { name: string; reason?: string }
+  'pages-noted': { count: number; of: string[] }
+  'asked-with': MadeOf
+  'asked-otherwise': MadeOf[]
+  'no-nearness': { names: string }
+  'left-out': { sources: { name: string; what: string }[] }
+  'without-query': WithoutQuery
+  'taken-over': TakenOverRead
+  terms: Terms
+  'no-heading': NoHeading
+  dropped: { count: number; reasoned: boolean }
+  'known-named': KnownNamed
+  'known-added': { count: number; found?: KnownFound }
+  'known-found': KnownFound
+  'limits-kept': LimitsRead
+  'limits-planned': LimitsRead
+  'limits-dropped': LimitsRead
+  'limit-in-some': { names: string; words: string; reason?: string }
+  'no-limit': { lacking: { names: string; kinds: string[] }[] }
+  'stood-in': { kind: string; by: { names: string; what: string }[] }
+  'search-reviewed': SearchReviewedRead
+  'points-raised': PointsRead
   'came-in': CameIn
   'removed-unread': RemovedUnread
   'titles-agreed': AgreedOn
@@ -252,6 +338,45 @@ function duplicates(sentence: string): Duplicates | undefined {
 
 /** Takes printed sentences apart, in every voice, order and length; written apart from the words that make them. */
 export const READS: { readonly [N in SayingName]: (sentence: string) => Reads[N] | undefined } = {
+  asked,
+  divided,
+  'one-enough': oneEnough,
+  'not-required': notRequired,
+  'protocol-frozen': protocolFrozen,
+  'protocol-amended': protocolAmended,
+  departed,
+  searched,
+  'to-search': toSearch,
+  'to-search-besides': toSearchBesides,
+  indexed,
+  chosen,
+  together,
+  'searched-on': searchedOn,
+  'searched-again': searchedAgain,
+  'way-gone': wayGone,
+  'ways-at-once': waysAtOnce,
+  'way-planned': wayPlanned,
+  'pages-noted': pagesNoted,
+  'asked-with': askedWith,
+  'asked-otherwise': askedOtherwise,
+  'no-nearness': noNearness,
+  'left-out': leftOut,
+  'without-query': withoutQuery,
+  'taken-over': takenOver,
+  terms,
+  'no-heading': noHeading,
+  dropped,
+  'known-named': knownNamed,
+  'known-added': knownAdded,
+  'known-found': knownFound,
+  'limits-kept': limitsKept,
+  'limits-planned': limitsPlanned,
+  'limits-dropped': limitsDropped,
+  'limit-in-some': limitInSome,
+  'no-limit': noLimit,
+  'stood-in': stoodIn,
+  'search-reviewed': searchReviewed,
+  'points-raised': pointsRaised,
   'came-in': cameIn,
   'removed-unread': removedUnread,
   'titles-agreed': (s) => agreedOn(s, 'titles'),
@@ -291,7 +416,29 @@ export const READS: { readonly [N in SayingName]: (sentence: string) => Reads[N]
 
 export type { Time } from './days'
 export type { ReadByMany } from './who-read'
+export type { FieldsRead } from './asked-with'
+export type { Look } from './search-reviewed'
 export type {
+  Chosen,
+  Indexed,
+  KnownFound,
+  KnownNamed,
+  LimitsRead,
+  MadeOf,
+  NoHeading,
+  NotRequired,
+  PointsRead,
+  ProtocolAmended,
+  ProtocolFrozen,
+  SearchReviewedRead,
+  Searched,
+  SearchedOn,
+  TakenOverRead,
+  Terms,
+  Together,
+  WayGone,
+  WaysAtOnce,
+  WithoutQuery,
   AgreedOn,
   CameIn,
   RemovedUnread,

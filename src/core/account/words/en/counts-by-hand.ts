@@ -1,5 +1,5 @@
 import { listed } from '../../../base'
-import { database } from '../../draft/say/speaker'
+import { database } from './speaker'
 import type { FoundOf } from '../../sayings'
 import type { Words } from './words'
 

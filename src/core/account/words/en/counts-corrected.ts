@@ -1,4 +1,4 @@
-import { were } from '../../draft/say/speaker'
+import { were } from './speaker'
 import type { FoundOf } from '../../sayings'
 import type { Words } from './words'
 

@@ -1,4 +1,4 @@
-import { are, were } from '../../draft/say/speaker'
+import { are, were } from './speaker'
 import type { FoundOf } from '../../sayings'
 import type { Words } from './words'
 

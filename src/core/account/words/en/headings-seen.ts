@@ -1,4 +1,4 @@
-import { database } from '../../draft/say/speaker'
+import { database } from './speaker'
 import type { FoundOf } from '../../sayings'
 import type { Words } from './words'
 

@@ -1,4 +1,16 @@
 import type { FoundOf, SayingName } from '../../sayings'
+import { asked, divided, oneEnough, notRequired } from './question'
+import { protocolFrozen, protocolAmended, departed } from './protocol'
+import { searched, toSearch, indexed, toSearchBesides, together } from './sources'
+import { chosen } from './chosen'
+import { searchedOn, searchedAgain } from './searched-on'
+import { wayGone, pagesNoted, waysAtOnce, wayPlanned } from './ways'
+import { askedWith, askedOtherwise } from './asked-with'
+import { noNearness, leftOut, withoutQuery, takenOver } from './as-sent'
+import { terms, noHeading, dropped } from './terms'
+import { knownNamed, knownAdded, knownFound } from './known'
+import { limitsKept, limitsPlanned, limitsDropped, limitInSome, noLimit, stoodIn } from './limits-planned'
+import { searchReviewed, pointsRaised } from './search-reviewed'
 import { cameIn } from './came-in'
 import { removedUnread } from './removed-unread'
 import { titlesAgreed } from './titles-agreed'
@@ -38,7 +50,60 @@ import type { Words } from './words'
 
 /** The words of every saying in English; one without words does not compile. */
 export const WORDS: { readonly [N in SayingName]: Words<FoundOf<N>> } = {
+  asked,
+  'protocol-frozen': protocolFrozen,
+  'protocol-amended': protocolAmended,
+  searched,
+  'to-search': toSearch,
+  indexed,
+  'to-search-besides': toSearchBesides,
+  chosen,
+  together,
+  'searched-on': searchedOn,
+  'searched-again': searchedAgain,
+  'counts-by-hand': countsByHand,
+  'counts-corrected': countsCorrected,
+  'source-gone': sourceGone,
+  'way-gone': wayGone,
+  'way-followed': wayFollowed,
+  'way-looked': wayLooked,
+  'way-people': wayPeople,
+  'pages-noted': pagesNoted,
+  'ways-at-once': waysAtOnce,
+  'way-planned': wayPlanned,
+  'ways-not-gone': waysNotGone,
+  'search-again': searchAgain,
+  divided,
+  'one-enough': oneEnough,
+  'not-required': notRequired,
+  'asked-with': askedWith,
+  'asked-otherwise': askedOtherwise,
+  'no-nearness': noNearness,
+  'left-out': leftOut,
+  'without-query': withoutQuery,
+  truncation,
+  'phrases-apart': phrasesSentApart,
+  'not-sent': notSent,
+  'not-partly': notPartly,
+  'taken-over': takenOver,
+  terms,
+  'no-heading': noHeading,
+  dropped,
+  'headings-seen': headingsSeen,
+  'known-named': knownNamed,
+  'known-added': knownAdded,
+  'limits-kept': limitsKept,
+  'limits-planned': limitsPlanned,
+  'limits-dropped': limitsDropped,
+  'limit-in-some': limitInSome,
+  'no-limit': noLimit,
+  'stood-in': stoodIn,
+  'limits-beyond': limitsBeyond,
+  'search-reviewed': searchReviewed,
+  'points-raised': pointsRaised,
+  'searches-without': searchesWithout,
   'came-in': cameIn,
+  'known-found': knownFound,
   'removed-unread': removedUnread,
   'titles-agreed': titlesAgreed,
   'titles-settled': titlesSettled,
@@ -56,21 +121,7 @@ export const WORDS: { readonly [N in SayingName]: Words<FoundOf<N>> } = {
   'texts-who': textsWho,
   'texts-asked': textsAsked,
   'texts-reasons': textsReasons,
-  'way-followed': wayFollowed,
-  'way-looked': wayLooked,
-  'way-people': wayPeople,
-  'ways-not-gone': waysNotGone,
-  'source-gone': sourceGone,
-  'search-again': searchAgain,
-  deposited,
-  'headings-seen': headingsSeen,
-  truncation,
-  'phrases-apart': phrasesSentApart,
-  'not-sent': notSent,
-  'not-partly': notPartly,
   'brought-short': broughtShort,
-  'limits-beyond': limitsBeyond,
-  'searches-without': searchesWithout,
-  'counts-by-hand': countsByHand,
-  'counts-corrected': countsCorrected,
+  departed,
+  deposited,
 }

@@ -1,6 +1,6 @@
 import { listed } from '../../../base'
 import type { FoundOf } from '../../sayings'
-import { are, database } from '../../draft/say/speaker'
+import { are, database } from './speaker'
 import type { Words } from './words'
 
 const EVERY = {

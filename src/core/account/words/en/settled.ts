@@ -1,6 +1,6 @@
 import { listed } from '../../../base'
 import { verbatim } from '../../document'
-import { were } from '../../draft/say/speaker'
+import { were } from './speaker'
 import type { Settled } from '../../sayings/settled'
 
 /** What becomes of those that nobody settled, told of one of them or of several. */

@@ -1,4 +1,4 @@
-import { are } from '../../draft/say/speaker'
+import { are } from './speaker'
 import type { FoundOf } from '../../sayings'
 import type { Words } from './words'
 

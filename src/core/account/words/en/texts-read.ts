@@ -1,5 +1,5 @@
 import { listed } from '../../../base'
-import { are, were, type Say } from '../../draft/say/speaker'
+import { are, were, type Say } from './speaker'
 import type { FactContext } from '../../facts'
 import type { FoundOf } from '../../sayings'
 import { readersOfAny } from '../../sayings/who-read'

@@ -1,7 +1,7 @@
 import { listed } from '../../../base'
 import type { FactContext } from '../../facts'
 import type { ReadAlike } from '../../sayings/who-read'
-import type { Say } from '../../draft/say/speaker'
+import type { Say } from './speaker'
 
 /** "by two of us", "by two readers each, not always the same", "by nobody …": who read the works of a group. */
 const by = (pass: 'broad' | 'close', { each, among }: ReadAlike, whose: string): string => {

@@ -1,5 +1,5 @@
 import type { FactContext } from '../../facts'
-import type { Say } from '../../draft/say/speaker'
+import type { Say } from './speaker'
 
 /** How a saying is told: ways that begin differently, the best first, facts in them by name; and the same in short. */
 export interface Words<Found> {

@@ -1,0 +1,5 @@
+/** A stop behind an initial ("H. Marrow") ends no sentence; one behind the letter of an appendix does. */
+const END = /(?<=[.?!])(?<!(?<!\b(?:Appendix|and|or) )\b\p{Lu}\.) (?=\p{Lu})/u
+
+/** The sentences of a text, as far as they can be told apart by their stops. */
+export const sentencesIn = (text: string): string[] => text.replace(/\s+/g, ' ').split(END)

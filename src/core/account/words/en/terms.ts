@@ -1,0 +1,80 @@
+import { listed } from '../../../base'
+import type { FoundOf } from '../../sayings'
+import { database, were } from './speaker'
+import type { Words } from './words'
+
+type Terms = FoundOf<'terms'>
+
+/** More in running text, and the rest stands in an appendix. */
+const MOST_TERMS = 12
+
+const APPENDICES = 'and the strategies as they were run, line by line, in Appendix B'
+
+const inFull: Words<Terms>['says'] = ({ count, asked, byYield, searched }) => {
+  if (!searched) {
+    const more = count > MOST_TERMS ? '; {terms.count} are gathered so far' : ''
+    const among = count > MOST_TERMS
+    return [
+      `${among ? 'Among the words are' : 'The terms are'} {terms.most}${more}.`,
+      `As terms serve${among ? ', among others,' : ''} {terms.most}${more}.`,
+    ]
+  }
+  if (!asked)
+    return count === 1
+      ? [
+          `The one term of the plan stands in no line that was run; Appendix B has the strategies as they were run, line by line.`,
+          `No line that was run has the one term of the plan; Appendix B has the strategies as they were run, line by line.`,
+        ]
+      : [
+          `None of the {terms.count} of the plan stands in a line that was run; Appendix A lists them, ${APPENDICES}.`,
+          `Appendix A lists {terms.count} of the plan, none of which stands in a line that was run; the strategies as they were run stand in Appendix B.`,
+        ]
+  const not = count - asked
+  const unasked = not
+    ? `; {terms.unasked} of these ${not === 1 ? 'stands' : 'stand'} in no line that was run`
+    : ''
+  const where =
+    asked > MOST_TERMS || not
+      ? `all {terms.count} are listed in Appendix A, ${APPENDICES}${unasked}`
+      : 'Appendix A has them by concept, and Appendix B the strategies as they were run, line by line'
+  const which =
+    byYield && asked > MOST_TERMS
+      ? 'The words held by the most works, in title, abstract or keywords, are'
+      : asked > MOST_TERMS
+        ? 'Among the words are'
+        : 'The terms are'
+  return [
+    `${which} {terms.most}; ${where}.`,
+    `As terms were taken${asked > MOST_TERMS ? ', among others,' : ''} {terms.most}; ${where}.`,
+  ]
+}
+
+export const terms: Words<Terms> = {
+  says: inFull,
+  short: (found, say, context) => {
+    if (found.count <= MOST_TERMS || (found.searched && !found.asked)) return inFull(found, say, context)
+    return found.searched
+      ? ['The supplement has all {terms.count} and the strategies.']
+      : ['Among the words are {terms.few}.']
+  },
+}
+
+export const noHeading: Words<FoundOf<'no-heading'>> = {
+  says: ({ gaps, searched }) => {
+    const said = gaps.map((g) => `${database(g.sourceId)} has no heading for {gap.about:${g.id}}`)
+    const what = gaps.length === 1 ? 'it' : 'these'
+    const find = searched ? `words alone had to find ${what}` : `words alone have to find ${what}`
+    return [`${listed(said)}; there, ${find}.`, `As ${listed(said)}, ${find} there.`]
+  },
+}
+
+export const dropped: Words<FoundOf<'dropped'>> = {
+  says: ({ count, reasoned }, say) => {
+    const kept = reasoned ? '; Appendix A says why' : ''
+    const passive = `Another {terms.tried} ${were(count)} tried and dropped${kept}.`
+    return say(
+      [`We tried and dropped {terms.tried} more${kept}.`, passive],
+      [passive, `Tried and dropped ${were(count)} {terms.tried} more${kept}.`],
+    )
+  },
+}
