@@ -15,7 +15,7 @@ const last =
   }
 
 /** Facts of where the record of the review lies. */
-export const DEPOSIT: Record<string, Reader> = {
+export const DEPOSIT = {
   'deposit.address': last((d) => d.address),
   'deposit.day': last((d) => dateWords(d.day)),
-}
+} satisfies Record<string, Reader>

@@ -17,7 +17,7 @@ export type { Fact, FactContext, SourceFacts, Stage } from './fact'
 export { knownBefore } from './known-items'
 
 /** One reader for each kind of fact; `ref` is its name, with what it is about behind a colon. */
-const READERS: Record<string, Reader> = {
+const READERS = {
   ...QUESTION,
   ...TERMS,
   ...SEARCHES,
@@ -29,8 +29,10 @@ const READERS: Record<string, Reader> = {
   ...SEARCH_REVIEW,
   ...SOURCE_GONE,
   ...DEPOSIT,
-}
+} satisfies Record<string, Reader>
 
+/** What a fact is called; words ask for facts by these names alone. */
+export type FactName = keyof typeof READERS
 export const FACT_NAMES: readonly string[] = Object.keys(READERS)
 
 /** The value of a fact as the record has it now; with `^` before its name, as a sentence begins with it. A fact that nobody knows says so in its text. */
@@ -41,7 +43,7 @@ export function resolveFact(context: FactContext, ref: string): Fact {
   }
   const colon = ref.indexOf(':')
   const name = colon < 0 ? ref : ref.slice(0, colon)
-  const reader = READERS[name]
+  const reader = (READERS as Record<string, Reader>)[name]
   if (!reader)
     return { text: `[${ref}?]`, stage: 'methods', from: 'no fact of this name is known', missing: true }
   return { missing: false, ...reader(asTold(context), colon < 0 ? '' : ref.slice(colon + 1)) }

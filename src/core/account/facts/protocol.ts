@@ -17,7 +17,7 @@ const dayOf =
   }
 
 /** Facts of the protocol. */
-export const PROTOCOL: Record<string, Reader> = {
+export const PROTOCOL = {
   'protocol.frozen': dayOf((c) => c.review.protocol?.[0]?.at, 'the day on which the plan was frozen'),
   'protocol.last': dayOf((c) => c.review.protocol?.slice(1).at(-1)?.at, 'the day of the last amendment'),
   'protocol.amended': (c) => {
@@ -50,4 +50,4 @@ export const PROTOCOL: Record<string, Reader> = {
       from: 'the differences of the protocol and what is there now',
     }
   },
-}
+} satisfies Record<string, Reader>

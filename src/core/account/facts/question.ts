@@ -24,7 +24,7 @@ function sourceText(
 }
 
 /** Facts of the plan: the question, its concepts, limits, sources and known items. */
-export const QUESTION: Record<string, Reader> = {
+export const QUESTION = {
   question: (c) => ({
     text: c.review.question || MISSING,
     missing: !c.review.question,
@@ -128,4 +128,4 @@ export const QUESTION: Record<string, Reader> = {
     anchor: 'known',
     from: 'the known items of the plan',
   }),
-}
+} satisfies Record<string, Reader>

@@ -74,4 +74,4 @@ export const READING = {
   }),
   'out.none': (c) => noneOf(passSums(c.figures).outReasons),
   'out.others': (c, of) => othersOf(passSums(c.figures).outReasons, of),
-} satisfies Record<string, Reader>
+} satisfies Record<string, Reader> satisfies Record<string, Reader>

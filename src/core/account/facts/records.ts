@@ -2,7 +2,7 @@ import { inWords, plural, thousands } from '../../base'
 import { nameOf, type Reader } from './fact'
 
 /** Facts of the records that were brought in. */
-export const RECORDS: Record<string, Reader> = {
+export const RECORDS = {
   'known.found': (c) => ({
     text: inWords(c.figures.knownFound),
     stage: 'records',
@@ -75,4 +75,4 @@ export const RECORDS: Record<string, Reader> = {
     stage: 'records',
     from: 'the works behind the records',
   }),
-}
+} satisfies Record<string, Reader>

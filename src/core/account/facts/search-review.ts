@@ -35,7 +35,7 @@ const settled = (c: FactContext, said: SearchReview, as: 'taken' | 'declined' | 
   pointsOf(said).filter((point) => settlingOf(c.review, point)?.as === as).length
 
 /** Facts of who looked the searches over, each by the id of the reviewer. */
-export const SEARCH_REVIEW: Record<string, Reader> = {
+export const SEARCH_REVIEW = {
   reviewer: reading((r, c) => nameOfPerson(c.review, r.reader), 'who reviewed the searches'),
   'reviewed.on': reading(
     (r) => dateWords(r.finished.at),
@@ -57,4 +57,4 @@ export const SEARCH_REVIEW: Record<string, Reader> = {
   'reviewed.taken': reading((r, c) => inWords(settled(c, r, 'taken')), 'points that were acted on'),
   'reviewed.declined': reading((r, c) => inWords(settled(c, r, 'declined')), 'points that were declined'),
   'reviewed.waiting': reading((r, c) => inWords(settled(c, r, undefined)), 'points that are still open'),
-}
+} satisfies Record<string, Reader>

@@ -57,7 +57,7 @@ const linesOf =
   }
 
 /** Facts of the searches, as they were run. */
-export const SEARCHES: Record<string, Reader> = {
+export const SEARCHES = {
   'databases.searched': (c) => {
     const n = c.figures.searched.length
     return {
@@ -240,4 +240,4 @@ export const SEARCHES: Record<string, Reader> = {
     const lines = c.review.strategies[id] ?? []
     return hitsOf(c, id, finalLine(lines))
   },
-}
+} satisfies Record<string, Reader>

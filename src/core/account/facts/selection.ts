@@ -117,7 +117,7 @@ export function othersOf(reasons: readonly Reason[], of: string): ReturnType<Rea
 }
 
 /** Facts of the rulings. */
-export const SELECTION: Record<string, Reader> = {
+export const SELECTION = {
   readers: (c) => {
     const names = c.figures.readers.broad
     return {
@@ -223,4 +223,4 @@ export const SELECTION: Record<string, Reader> = {
     stage: 'selection',
     from: 'works bound as reports of one study',
   }),
-}
+} satisfies Record<string, Reader>

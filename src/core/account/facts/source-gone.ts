@@ -18,7 +18,7 @@ const gone =
   }
 
 /** Facts of sources that were searched and taken out of the plan, and of when searches are to be run again. */
-export const SOURCE_GONE: Record<string, Reader> = {
+export const SOURCE_GONE = {
   'gone.name': gone((t) => t.name || 'one more source'),
   'gone.days': gone((t) => searchedWords(t.days)),
   'gone.on': gone((t) => t.on && `on ${dateWords(t.on)}`),
@@ -34,4 +34,4 @@ export const SOURCE_GONE: Record<string, Reader> = {
       from: 'when the search is to be run again',
     }
   },
-}
+} satisfies Record<string, Reader>

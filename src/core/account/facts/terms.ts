@@ -39,7 +39,7 @@ function most(c: FactContext, count: number): ReturnType<Reader> {
 }
 
 /** Facts of the term grid. */
-export const TERMS: Record<string, Reader> = {
+export const TERMS = {
   'terms.tried': (c) => {
     const n = triedAndDropped(c.review).length
     return { text: inWords(n), missing: !n, stage: 'terms', from: 'dropped terms that were run' }
@@ -137,4 +137,4 @@ export const TERMS: Record<string, Reader> = {
       from: 'what was looked up in its thesaurus and is no heading there',
     }
   },
-}
+} satisfies Record<string, Reader>

@@ -40,7 +40,7 @@ const round =
   }
 
 /** Facts of the ways that are no database, and of updates. */
-export const WAYS: Record<string, Reader> = {
+export const WAYS = {
   'followed.of': followed((all) => plural(new Set(all.flatMap((s) => s.of)).size, 'work')),
   'followed.days': followed((all) => searchedWords(all.map((s) => s.day))),
   'followed.through': followed((all) => listed([...new Set(all.flatMap((s) => s.through ?? []))])),
@@ -112,4 +112,4 @@ export const WAYS: Record<string, Reader> = {
   ),
   'round.works': round((c) => c.works, thousands),
   'round.included': round((c) => c.included, thousands),
-}
+} satisfies Record<string, Reader>

@@ -1,30 +1,33 @@
 import { listed } from '../../../base'
 import { SAID, SAID_WORDS } from '../../../selection'
 import type { Agreed } from '../../sayings/agreed'
+import { fact } from './fact'
 
 type Pass = 'broad' | 'close'
 
 const kappaOf = (pass: Pass, { kappa, interval }: Agreed): string[] =>
   kappa
-    ? [`Cohen’s kappa {agreed.kappa:${pass}}${interval ? `, 95 % interval {agreed.interval:${pass}}` : ''}`]
+    ? [
+        `Cohen’s kappa ${fact('agreed.kappa', pass)}${interval ? `, 95 % interval ${fact('agreed.interval', pass)}` : ''}`,
+      ]
     : []
 
 /** How far readers agreed, on what, in which of their rulings, as which classes, and what is left out. */
 export function agreed(pass: Pass, found: Agreed): string[] {
   const { pairs, seen, classes } = found
-  const both = `{agreed.both:${pass}}`
+  const both = fact('agreed.both', pass)
   const said = SAID.filter((c) => classes.includes(c)).map((c) => SAID_WORDS[c])
   const also = [`ruled ${listed(said, 'or')}`, ...kappaOf(pass, found)].join('; ')
   const left = !seen
     ? ''
     : pairs > 1
       ? '; what one of a pair ruled with the other’s ruling in sight is not counted'
-      : `; {agreed.seen:${pass}} more, ruled with the other’s ruling in sight, ${seen === 1 ? 'is' : 'are'} not counted`
-  const share = `{agreed.share:${pass}} (${also})${left}.`
+      : `; ${fact('agreed.seen', pass)} more, ruled with the other’s ruling in sight, ${seen === 1 ? 'is' : 'are'} not counted`
+  const share = `${fact('agreed.share', pass)} (${also})${left}.`
   return pairs > 1
     ? [
-        `{^agreed.pairs:${pass}} of readers ruled the same ${both}, and in their first rulings agreed on ${share}`,
-        `On the same ${both}, the first rulings of {agreed.pairs:${pass}} of readers agreed on ${share}`,
+        `${fact('^agreed.pairs', pass)} of readers ruled the same ${both}, and in their first rulings agreed on ${share}`,
+        `On the same ${both}, the first rulings of ${fact('agreed.pairs', pass)} of readers agreed on ${share}`,
       ]
     : [
         `Two readers ruled the same ${both}, and in their first rulings agreed on ${share}`,
@@ -35,8 +38,8 @@ export function agreed(pass: Pass, found: Agreed): string[] {
 /** In short: on how many they agreed. */
 export function agreedShort(pass: Pass, found: Agreed): string[] {
   const also = kappaOf(pass, { ...found, interval: false })
-  const share = `{agreed.share:${pass}} of {agreed.both:${pass}}${also.length ? ` (${also.join()})` : ''}.`
+  const share = `${fact('agreed.share', pass)} of ${fact('agreed.both', pass)}${also.length ? ` (${also.join()})` : ''}.`
   return found.pairs > 1
-    ? [`First rulings of {agreed.pairs:${pass}} of readers agreed on ${share}`]
+    ? [`First rulings of ${fact('agreed.pairs', pass)} of readers agreed on ${share}`]
     : [`Two readers’ first rulings agreed on ${share}`, `First rulings of two readers agreed on ${share}`]
 }

@@ -3,6 +3,7 @@ import { verbatim } from '../../document'
 import type { FoundOf } from '../../sayings'
 import { database, databases } from './speaker'
 import type { Words } from './words'
+import { fact } from './fact'
 
 export const noNearness: Words<FoundOf<'no-nearness'>> = {
   says: ({ sourceIds: ids }) => [
@@ -13,7 +14,7 @@ export const noNearness: Words<FoundOf<'no-nearness'>> = {
 
 export const leftOut: Words<FoundOf<'left-out'>> = {
   says: ({ sourceIds: ids }, say) => {
-    const what = listed(ids.map((id) => `records that match {words.leftOut:${id}} in ${database(id)}`))
+    const what = listed(ids.map((id) => `records that match ${fact('words.leftOut', id)} in ${database(id)}`))
     return say(
       [`We left out, with NOT, ${what}.`, `With NOT we left out ${what}.`],
       [`With NOT, ${what} were left out.`, `Left out with NOT were ${what}.`],
@@ -24,8 +25,8 @@ export const leftOut: Words<FoundOf<'left-out'>> = {
 export const withoutQuery: Words<FoundOf<'without-query'>> = {
   says: ({ sourceId, lineId, deed }, say) => {
     const done = verbatim(deed.trim().replace(/\.$/, ''))
-    const gave = `{hits.line:${sourceId}/${lineId}}`
-    const when = `{line.day:${sourceId}/${lineId}}`
+    const gave = fact('hits.line', `${sourceId}/${lineId}`)
+    const when = fact('line.day', `${sourceId}/${lineId}`)
     return say(
       [
         `Without a query we ${done} (${when}); this gave ${gave}.`,

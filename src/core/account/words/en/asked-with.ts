@@ -2,6 +2,7 @@ import { listed } from '../../../base'
 import type { FoundOf } from '../../sayings'
 import { concept, databases, were } from './speaker'
 import type { Words } from './words'
+import { fact } from './fact'
 
 type Way = FoundOf<'asked-with'>['way']
 
@@ -22,7 +23,9 @@ const partsOf = (w: Way): string =>
       ? [`headings of the thesaurus${BELOW[w.narrower ?? 'none']}${forWhich(w.headingConcepts, w.asked)}`]
       : []),
     ...(w.codes ? ['codes of the classification'] : []),
-    ...(w.words ? [`words in {words.fields:${w.sourceIds[0]}}${forWhich(w.wordConcepts, w.asked)}`] : []),
+    ...(w.words
+      ? [`words in ${fact('words.fields', w.sourceIds[0])}${forWhich(w.wordConcepts, w.asked)}`]
+      : []),
   ])
 
 /** How the parts were joined, behind what they are. */
@@ -62,7 +65,7 @@ export const askedOtherwise: Words<FoundOf<'asked-otherwise'>> = {
     const told = ways.map((way, n) => {
       const alone = way.words && !way.headings && !way.codes && (rule.headings || rule.codes)
       const how = alone
-        ? `with words alone, in {words.fields:${way.sourceIds[0]}}${forWhich(way.wordConcepts, way.asked)}`
+        ? `with words alone, in ${fact('words.fields', way.sourceIds[0])}${forWhich(way.wordConcepts, way.asked)}`
         : `with ${partsOf(way)}`
       const joined = JSON.stringify(way.join) === JSON.stringify(rule.join) ? '' : joinedOtherwise(way.join)
       return `${databases(way.sourceIds)} ${n ? '' : `${were(way.sourceIds.length)} asked `}${how}${joined}`

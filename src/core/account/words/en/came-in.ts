@@ -1,21 +1,25 @@
 import type { FoundOf } from '../../sayings'
 import type { Words } from './words'
+import { fact } from './fact'
 
 type Found = FoundOf<'came-in'>
 
 const says = ({ ofHits, merged, once }: Found): string[] => {
-  const alone = once ? ', {works.once} of them from one source alone' : ''
+  const alone = once ? `, ${fact('works.once')} of them from one source alone` : ''
   const after = merged
-    ? `; {records.described} described a work already found, and {works} remained${alone}`
+    ? `; ${fact('records.described')} described a work already found, and ${fact('works')} remained${alone}`
     : once
-      ? `; {works.once} of them stood in one source alone`
+      ? `; ${fact('works.once')} of them stood in one source alone`
       : ''
   return ofHits
     ? [
-        `Of {hits.total} that the searches found, {records.identified.n} were brought in${after}.`,
-        `The searches found {hits.total}, of which {records.identified.n} were brought in${after}.`,
+        `Of ${fact('hits.total')} that the searches found, ${fact('records.identified.n')} were brought in${after}.`,
+        `The searches found ${fact('hits.total')}, of which ${fact('records.identified.n')} were brought in${after}.`,
       ]
-    : [`In all, {records.identified} came in${after}.`, `Searching brought {records.identified}${after}.`]
+    : [
+        `In all, ${fact('records.identified')} came in${after}.`,
+        `Searching brought ${fact('records.identified')}${after}.`,
+      ]
 }
 
 export const cameIn: Words<Found> = {
@@ -23,8 +27,8 @@ export const cameIn: Words<Found> = {
   short: (found) =>
     found.merged
       ? [
-          'The {records.identified} that came in described {works}.',
-          'From {records.identified} came {works}.',
+          `The ${fact('records.identified')} that came in described ${fact('works')}.`,
+          `From ${fact('records.identified')} came ${fact('works')}.`,
         ]
       : says({ ...found, once: false }),
 }

@@ -1,6 +1,7 @@
 import type { FoundOf } from '../../sayings'
 import { are, were } from './speaker'
 import type { Words } from './words'
+import { fact } from './fact'
 
 type Found = FoundOf<'known-found'>
 
@@ -11,10 +12,10 @@ function missedWords({ found, of, outside }: Found): string {
   const years = `from ${outside === 1 ? 'a year' : 'years'} that the limits leave out`
   if (of === 1) return `; it is ${years}`
   if (!missed) {
-    const others = !found ? 'all' : outside === 1 ? 'the other one' : 'the other {known.outside}'
+    const others = !found ? 'all' : outside === 1 ? 'the other one' : `the other ${fact('known.outside')}`
     return `, and ${others} ${are(outside)} ${years}`
   }
-  return `, {known.outside} ${are(outside)} ${years}, and {known.missed} ${were(missed)} not found`
+  return `, ${fact('known.outside')} ${are(outside)} ${years}, and ${fact('known.missed')} ${were(missed)} not found`
 }
 
 /** Behind how many were named: how many were found. `all`: of those too that were named before. */
@@ -28,7 +29,7 @@ function foundWords(told: Found | undefined, all: boolean): string {
   const of_ = all ? '' : ' of them'
   if (!found) return `; ${them}none${of_} is ${among}${why}`
   if (found === of) return `; ${all ? 'all known items' : 'all of them'} are ${among}`
-  return `; ${them}{known.found}${of_} ${are(found)} ${among}${why}`
+  return `; ${them}${fact('known.found')}${of_} ${are(found)} ${among}${why}`
 }
 
 export const knownNamed: Words<FoundOf<'known-named'>> = {
@@ -37,17 +38,17 @@ export const knownNamed: Words<FoundOf<'known-named'>> = {
     const that = `that ${were(count)} named`
     if (when === 'before')
       return [
-        `{^known.before} ${that} before searching served as a test${result}.`,
-        `As a test served {known.before} ${that} before searching${result}.`,
+        `${fact('^known.before')} ${that} before searching served as a test${result}.`,
+        `As a test served ${fact('known.before')} ${that} before searching${result}.`,
       ]
     return when === 'while'
       ? [
-          `{^known} ${that} while searching served as a test${result}.`,
-          `As a test served {known} ${that} while searching${result}.`,
+          `${fact('^known')} ${that} while searching served as a test${result}.`,
+          `As a test served ${fact('known')} ${that} while searching${result}.`,
         ]
       : [
-          `{^known} ${were(count)} named to test the searches${result}.`,
-          `To test the searches, {known} ${were(count)} named${result}.`,
+          `${fact('^known')} ${were(count)} named to test the searches${result}.`,
+          `To test the searches, ${fact('known')} ${were(count)} named${result}.`,
         ]
   },
 }
@@ -56,8 +57,8 @@ export const knownAdded: Words<FoundOf<'known-added'>> = {
   says: ({ count, found }) => {
     const result = foundWords(found, true)
     return [
-      `Another {known.later} ${were(count)} added later${result}.`,
-      `Later, another {known.later} ${were(count)} added${result}.`,
+      `Another ${fact('known.later')} ${were(count)} added later${result}.`,
+      `Later, another ${fact('known.later')} ${were(count)} added${result}.`,
     ]
   },
 }
@@ -78,8 +79,8 @@ export const knownFound: Words<Found> = {
         `Among them was none of the known items${why}.`,
       ]
     return [
-      `Of the known items, {known.found} ${were(found)} among them${why}.`,
-      `Among them ${were(found)} {known.found} of the known items${why}.`,
+      `Of the known items, ${fact('known.found')} ${were(found)} among them${why}.`,
+      `Among them ${were(found)} ${fact('known.found')} of the known items${why}.`,
     ]
   },
 }

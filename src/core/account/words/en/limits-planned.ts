@@ -6,6 +6,7 @@ import { limitNoun } from '../../words'
 import { afterwards, because, commaBecause } from './reason'
 import { databases } from './speaker'
 import type { Words } from './words'
+import { fact } from './fact'
 
 type Limits = FoundOf<'limits-kept'>
 type Reasoned = Limits['limits'][number]
@@ -130,28 +131,28 @@ function together(limits: readonly Reasoned[]): string {
   return [
     ...(before ? [before] : []),
     'work',
-    ...(years ? [`published {limit:${years.limitId}}`] : []),
-    ...(language ? [`in {limit:${language.limitId}}`] : []),
+    ...(years ? [`published ${fact('limit', years.limitId)}`] : []),
+    ...(language ? [`in ${fact('limit', language.limitId)}`] : []),
   ].join(' ')
 }
 
 function subject({ limitId: id, limit }: Reasoned): string {
   switch (limit.kind) {
     case 'years':
-      return `work published {limit:${id}}`
+      return `work published ${fact('limit', id)}`
     case 'language':
-      return `work in {limit:${id}}`
+      return `work in ${fact('limit', id)}`
     case 'peer reviewed':
       return `peer-reviewed work`
     case 'open access':
       return `open-access work`
     case 'document type':
-      return `the document types {limit:${id}}`
+      return `the document types ${fact('limit', id)}`
     case 'place':
-      return `work on {limit:${id}}`
+      return `work on ${fact('limit', id)}`
     case 'population':
-      return `work on the population {limit:${id}}`
+      return `work on the population ${fact('limit', id)}`
     case 'other':
-      return `what the limit “{limit:${id}}” lets through`
+      return `what the limit “${fact('limit', id)}” lets through`
   }
 }

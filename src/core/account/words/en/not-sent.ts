@@ -1,9 +1,10 @@
 import type { FoundOf } from '../../sayings'
 import type { Words } from './words'
+import { fact } from './fact'
 
 export const notSent: Words<FoundOf<'not-sent'>> = {
   says: ({ id }) => [
-    `In {source.name:${id}}, NOT was not sent in {lines.withoutNot:${id}}; nothing was left out there.`,
-    `Nothing was left out in {source.name:${id}} in {lines.withoutNot:${id}}, where NOT was not sent.`,
+    `In ${fact('source.name', id)}, NOT was not sent in ${fact('lines.withoutNot', id)}; nothing was left out there.`,
+    `Nothing was left out in ${fact('source.name', id)} in ${fact('lines.withoutNot', id)}, where NOT was not sent.`,
   ],
 }

@@ -3,14 +3,21 @@ import type { FoundOf } from '../../sayings'
 import { afterwards, commaBecause } from './reason'
 import { concept, databases, were } from './speaker'
 import type { Words } from './words'
+import { fact } from './fact'
 
-export const asked: Words<FoundOf<'asked'>> = { says: () => ['The review asks: {question}'] }
+export const asked: Words<FoundOf<'asked'>> = { says: () => [`The review asks: ${fact('question')}`] }
 
 export const divided: Words<FoundOf<'divided'>> = {
   says: (_, say) =>
     say(
-      ['We divided the question into {concept.names}.', 'Its question was divided into {concept.names}.'],
-      ['The question was divided into {concept.names}.', 'It was divided into {concept.names}.'],
+      [
+        `We divided the question into ${fact('concept.names')}.`,
+        `Its question was divided into ${fact('concept.names')}.`,
+      ],
+      [
+        `The question was divided into ${fact('concept.names')}.`,
+        `It was divided into ${fact('concept.names')}.`,
+      ],
     ),
 }
 

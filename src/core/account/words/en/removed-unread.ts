@@ -2,14 +2,15 @@ import { were } from './speaker'
 import type { FoundOf } from '../../sayings'
 import { reasonsTold } from './reasons'
 import type { Words } from './words'
+import { fact } from './fact'
 
 type Found = FoundOf<'removed-unread'>
 
 const says = ({ count }: Found, why: readonly string[]): string[] => {
   const for_ = why.length ? ` (${why.join(', ')})` : ''
   return [
-    `Before anything was read, {broad.removed} ${were(count)} removed${for_}.`,
-    `{^broad.removed} ${were(count)} removed before anything was read${for_}.`,
+    `Before anything was read, ${fact('broad.removed')} ${were(count)} removed${for_}.`,
+    `${fact('^broad.removed')} ${were(count)} removed before anything was read${for_}.`,
   ]
 }
 

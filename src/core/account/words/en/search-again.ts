@@ -2,6 +2,7 @@ import { listed } from '../../../base'
 import type { FoundOf } from '../../sayings'
 import { are, database } from './speaker'
 import type { Words } from './words'
+import { fact } from './fact'
 
 const EVERY = {
   month: 'every month',
@@ -16,7 +17,7 @@ export const searchAgain: Words<FoundOf<'search-again'>> = {
     if (!first) return []
     const names = (ids: readonly string[]): string => listed(ids.map(database))
     const when = ({ every, sourceIds: [one] }: (typeof plans)[number]): string =>
-      `${EVERY[every]}, next on {again.next:${one}}`
+      `${EVERY[every]}, next on ${fact('again.next', one)}`
     const rest = others.map(
       (p) => `; ${p.sourceIds.length === 1 ? 'that' : 'those'} of ${names(p.sourceIds)} ${when(p)}`,
     )

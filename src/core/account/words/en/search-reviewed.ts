@@ -3,6 +3,7 @@ import { WHEN_LOOKED, type WhenLooked } from '../../search-looks'
 import type { FoundOf } from '../../sayings'
 import { are, were } from './speaker'
 import type { Words } from './words'
+import { fact } from './fact'
 
 type Reviewed = FoundOf<'search-reviewed'>
 
@@ -17,11 +18,14 @@ const capital = (words: string): string => `O${words.slice(1)}`
 export const searchReviewed: Words<Reviewed> = {
   says: ({ reader, as, when, first, partly, verdict }) => {
     const role = as ? ` (${verbatim(as)})` : ''
-    const [Who, who] = [`{^reviewer:${reader}}${role}`, `{reviewer:${reader}}${role}`]
+    const [Who, who] = [`${fact('^reviewer', reader)}${role}`, `${fact('reviewer', reader)}${role}`]
     const what = partly
-      ? `the strategies of {reviewed.of:${reader}} of {reviewed.searched:${reader}} databases`
+      ? `the strategies of ${fact('reviewed.of', reader)} of ${fact('reviewed.searched', reader)} databases`
       : 'the strategies'
-    const [last, then] = [`on {reviewed.on:${reader}}${whenWords(when)}`, `on {reviewed.first:${reader}}`]
+    const [last, then] = [
+      `on ${fact('reviewed.on', reader)}${whenWords(when)}`,
+      `on ${fact('reviewed.first', reader)}`,
+    ]
     const days = first === undefined ? last : `${then}${whenWords(first)}, and again ${last}`
     const by = `by the guideline for Peer Review of Electronic Search Strategies (PRESS; Appendix I)${
       verdict ? `, and ${VERDICTS[verdict](first !== undefined)}` : ''
@@ -34,11 +38,11 @@ export const searchReviewed: Words<Reviewed> = {
 export const pointsRaised: Words<FoundOf<'points-raised'>> = {
   says: ({ reader, taken, declined, waiting }, say) => {
     const all = taken + declined + waiting
-    const of = `{reviewed.points:${reader}}`
+    const of = fact('reviewed.points', reader)
     const [k, d, w] = [
-      `{reviewed.taken:${reader}}`,
-      `{reviewed.declined:${reader}}`,
-      `{reviewed.waiting:${reader}}`,
+      fact('reviewed.taken', reader),
+      fact('reviewed.declined', reader),
+      fact('reviewed.waiting', reader),
     ]
     if (all === 1) {
       if (taken) return say(['We acted on the one point made.'], ['The one point made was acted on.'])

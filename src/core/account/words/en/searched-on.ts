@@ -1,9 +1,10 @@
 import type { FoundOf } from '../../sayings'
 import { databases, were } from './speaker'
 import type { Words } from './words'
+import { fact } from './fact'
 
 type Dated = FoundOf<'searched-on'>
-const spell = (ids: readonly string[], n: number): string => `{searched.spell:${n}/${ids.join('+')}}`
+const spell = (ids: readonly string[], n: number): string => fact('searched.spell', `${n}/${ids.join('+')}`)
 
 const countWords = ({ counted, all, sourceIds }: Dated): string => {
   if (!counted) return ''

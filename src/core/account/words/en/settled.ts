@@ -2,6 +2,7 @@ import { listed } from '../../../base'
 import { verbatim } from '../../document'
 import { were } from './speaker'
 import type { Settled } from '../../sayings/settled'
+import { fact } from './fact'
 
 /** What becomes of those that nobody settled, told of one of them or of several. */
 function unsettled(rule: Settled['rule'], n: number): string {
@@ -18,7 +19,7 @@ function unsettled(rule: Settled['rule'], n: number): string {
 
 /** How many works readers saw differently, how many of these were settled and how, and what became of the others. */
 export function settled(pass: 'broad' | 'close', { settled: n, waits, hows, rule }: Settled): string[] {
-  const all = `{settled.of:${pass}}`
+  const all = fact('settled.of', pass)
   const by = hows.length ? ` ${listed(hows.map(verbatim), 'or')}` : ''
   if (!n) {
     const [that, they] = waits === 1 ? ['that', 'it'] : ['these', 'they']
@@ -27,7 +28,7 @@ export function settled(pass: 'broad' | 'close', { settled: n, waits, hows, rule
       `What readers saw differently, ${all}, nobody has settled yet; ${they} ${unsettled(rule, waits)}.`,
     ]
   }
-  const some = `{settled.n:${pass}}`
+  const some = fact('settled.n', pass)
   if (!waits)
     return [
       `Readers saw ${all} differently; ${n === 1 ? 'it was' : 'all were'} settled${by}.`,
@@ -36,6 +37,6 @@ export function settled(pass: 'broad' | 'close', { settled: n, waits, hows, rule
   const rest = `${waits === 1 ? 'the other' : 'the others'} ${unsettled(rule, waits)}`
   return [
     `Of ${all} that readers saw differently, ${some} ${were(n)} settled${by}; ${rest}.`,
-    `{^settled.n:${pass}} of ${all} that readers saw differently ${were(n)} settled${by}; ${rest}.`,
+    `${fact('^settled.n', pass)} of ${all} that readers saw differently ${were(n)} settled${by}; ${rest}.`,
   ]
 }

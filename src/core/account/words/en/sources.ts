@@ -1,6 +1,7 @@
 import type { FoundOf } from '../../sayings'
 import { are, database, databases } from './speaker'
 import type { Words } from './words'
+import { fact } from './fact'
 
 type Searched = FoundOf<'searched'>
 const searchedWith =
@@ -13,10 +14,13 @@ const searchedWith =
       )
     const where = ` ({@table:sources})${names ? `: ${databases(ids)}` : ''}`
     return say(
-      [`We searched {databases.searched}${where}.`, `In all, we searched {databases.searched}${where}.`],
       [
-        `The search covered {databases.searched}${where}.`,
-        `In all, {databases.searched} were searched${where}.`,
+        `We searched ${fact('databases.searched')}${where}.`,
+        `In all, we searched ${fact('databases.searched')}${where}.`,
+      ],
+      [
+        `The search covered ${fact('databases.searched')}${where}.`,
+        `In all, ${fact('databases.searched')} were searched${where}.`,
       ],
     )
   }
@@ -32,10 +36,10 @@ export const toSearch: Words<FoundOf<'to-search'>> = {
           [`One database is to be searched, ${databases(ids)}.`],
         )
       : say(
-          [`We plan to search {databases}: ${databases(ids)}.`],
+          [`We plan to search ${fact('databases')}: ${databases(ids)}.`],
           [
-            `{^databases} are to be searched: ${databases(ids)}.`,
-            `The search is to cover {databases}: ${databases(ids)}.`,
+            `${fact('^databases')} are to be searched: ${databases(ids)}.`,
+            `The search is to cover ${fact('databases')}: ${databases(ids)}.`,
           ],
         ),
 }
@@ -57,8 +61,8 @@ export const toSearchBesides: Words<FoundOf<'to-search-besides'>> = {
 export const together: Words<FoundOf<'together'>> = {
   says: ({ sourceId, platform }) => {
     const source = database(sourceId)
-    const through = platform ? `, through {source.platform:${sourceId}}` : ''
-    const others = `{source.together:${sourceId}}`
+    const through = platform ? `, through ${fact('source.platform', sourceId)}` : ''
+    const others = fact('source.together', sourceId)
     return [
       `${source} was searched at once with ${others}${through}; its counts are of all of them.`,
       `Together with ${source}, one search reached ${others}${through}; the counts are of all of them.`,
@@ -81,7 +85,7 @@ export const indexed: Words<FoundOf<'indexed'>> = {
           `One of them, ${databases(ids)}, indexes its records with a thesaurus.`,
         ]
       : [
-          `{^databases.indexed} of them, ${databases(ids)}, index their records with a thesaurus.`,
+          `${fact('^databases.indexed')} of them, ${databases(ids)}, index their records with a thesaurus.`,
           `Of these, ${databases(ids)} index their records with a thesaurus.`,
         ]
   },

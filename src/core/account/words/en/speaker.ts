@@ -1,6 +1,7 @@
 import { listed } from '../../../base'
 import { outsideOwn } from '../../document'
 import type { Voice } from '../../../review'
+import { fact } from './fact'
 
 /** Ways to say one thing that begin differently: written with "we", and in the passive. The first is the best. */
 export type Say = (active: readonly string[], passive: readonly string[]) => string[]
@@ -23,8 +24,8 @@ const inSingular = (words: string): string =>
   )
 
 /** A source, a concept and a criterion as a sentence has them. */
-export const database = (id: string): string => `{source.name:${id}}`
-export const concept = (id: string): string => `{concept.name:${id}}`
+export const database = (id: string): string => fact('source.name', id)
+export const concept = (id: string): string => fact('concept.name', id)
 /** Several sources as a list. */
 export const databases = (ids: readonly string[], word?: string): string => listed(ids.map(database), word)
 

@@ -2,6 +2,7 @@ import { listed } from '../../../base'
 import type { FoundOf } from '../../sayings'
 import { database, were } from './speaker'
 import type { Words } from './words'
+import { fact } from './fact'
 
 type Terms = FoundOf<'terms'>
 
@@ -12,11 +13,11 @@ const APPENDICES = 'and the strategies as they were run, line by line, in Append
 
 const inFull: Words<Terms>['says'] = ({ count, asked, byYield, searched }) => {
   if (!searched) {
-    const more = count > MOST_TERMS ? '; {terms.count} are gathered so far' : ''
+    const more = count > MOST_TERMS ? `; ${fact('terms.count')} are gathered so far` : ''
     const among = count > MOST_TERMS
     return [
-      `${among ? 'Among the words are' : 'The terms are'} {terms.most}${more}.`,
-      `As terms serve${among ? ', among others,' : ''} {terms.most}${more}.`,
+      `${among ? 'Among the words are' : 'The terms are'} ${fact('terms.most')}${more}.`,
+      `As terms serve${among ? ', among others,' : ''} ${fact('terms.most')}${more}.`,
     ]
   }
   if (!asked)
@@ -26,16 +27,16 @@ const inFull: Words<Terms>['says'] = ({ count, asked, byYield, searched }) => {
           `No line that was run has the one term of the plan; Appendix B has the strategies as they were run, line by line.`,
         ]
       : [
-          `None of the {terms.count} of the plan stands in a line that was run; Appendix A lists them, ${APPENDICES}.`,
-          `Appendix A lists {terms.count} of the plan, none of which stands in a line that was run; the strategies as they were run stand in Appendix B.`,
+          `None of the ${fact('terms.count')} of the plan stands in a line that was run; Appendix A lists them, ${APPENDICES}.`,
+          `Appendix A lists ${fact('terms.count')} of the plan, none of which stands in a line that was run; the strategies as they were run stand in Appendix B.`,
         ]
   const not = count - asked
   const unasked = not
-    ? `; {terms.unasked} of these ${not === 1 ? 'stands' : 'stand'} in no line that was run`
+    ? `; ${fact('terms.unasked')} of these ${not === 1 ? 'stands' : 'stand'} in no line that was run`
     : ''
   const where =
     asked > MOST_TERMS || not
-      ? `all {terms.count} are listed in Appendix A, ${APPENDICES}${unasked}`
+      ? `all ${fact('terms.count')} are listed in Appendix A, ${APPENDICES}${unasked}`
       : 'Appendix A has them by concept, and Appendix B the strategies as they were run, line by line'
   const which =
     byYield && asked > MOST_TERMS
@@ -44,8 +45,8 @@ const inFull: Words<Terms>['says'] = ({ count, asked, byYield, searched }) => {
         ? 'Among the words are'
         : 'The terms are'
   return [
-    `${which} {terms.most}; ${where}.`,
-    `As terms were taken${asked > MOST_TERMS ? ', among others,' : ''} {terms.most}; ${where}.`,
+    `${which} ${fact('terms.most')}; ${where}.`,
+    `As terms were taken${asked > MOST_TERMS ? ', among others,' : ''} ${fact('terms.most')}; ${where}.`,
   ]
 }
 
@@ -54,14 +55,14 @@ export const terms: Words<Terms> = {
   short: (found, say, context) => {
     if (found.count <= MOST_TERMS || (found.searched && !found.asked)) return inFull(found, say, context)
     return found.searched
-      ? ['The supplement has all {terms.count} and the strategies.']
-      : ['Among the words are {terms.few}.']
+      ? [`The supplement has all ${fact('terms.count')} and the strategies.`]
+      : [`Among the words are ${fact('terms.few')}.`]
   },
 }
 
 export const noHeading: Words<FoundOf<'no-heading'>> = {
   says: ({ gaps, searched }) => {
-    const said = gaps.map((g) => `${database(g.sourceId)} has no heading for {gap.about:${g.id}}`)
+    const said = gaps.map((g) => `${database(g.sourceId)} has no heading for ${fact('gap.about', g.id)}`)
     const what = gaps.length === 1 ? 'it' : 'these'
     const find = searched ? `words alone had to find ${what}` : `words alone have to find ${what}`
     return [`${listed(said)}; there, ${find}.`, `As ${listed(said)}, ${find} there.`]
@@ -71,10 +72,10 @@ export const noHeading: Words<FoundOf<'no-heading'>> = {
 export const dropped: Words<FoundOf<'dropped'>> = {
   says: ({ count, reasoned }, say) => {
     const kept = reasoned ? '; Appendix A says why' : ''
-    const passive = `Another {terms.tried} ${were(count)} tried and dropped${kept}.`
+    const passive = `Another ${fact('terms.tried')} ${were(count)} tried and dropped${kept}.`
     return say(
-      [`We tried and dropped {terms.tried} more${kept}.`, passive],
-      [passive, `Tried and dropped ${were(count)} {terms.tried} more${kept}.`],
+      [`We tried and dropped ${fact('terms.tried')} more${kept}.`, passive],
+      [passive, `Tried and dropped ${were(count)} ${fact('terms.tried')} more${kept}.`],
     )
   },
 }

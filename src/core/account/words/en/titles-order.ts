@@ -2,6 +2,7 @@ import { listed } from '../../../base'
 import type { ReadingOrder } from '../../../review'
 import type { FoundOf } from '../../sayings'
 import type { Words } from './words'
+import { fact } from './fact'
 
 const ORDER: Readonly<Record<ReadingOrder, string>> = {
   source: 'as they came',
@@ -17,9 +18,9 @@ export const titlesOrder: Words<FoundOf<'titles-order'>> = {
       return [`Works were shown ${ORDER[only.order]}.`, `They were shown ${ORDER[only.order]}.`]
     const parts = orders.map(
       (o, n) =>
-        `{shown.in:${o.order}} ${n ? '' : `${o.works === 1 ? 'was' : 'were'} shown `}${ORDER[o.order]}`,
+        `${fact('shown.in', o.order)} ${n ? '' : `${o.works === 1 ? 'was' : 'were'} shown `}${ORDER[o.order]}`,
     )
-    const rest = unknown ? '; of {shown.unknown} it is not known' : ''
+    const rest = unknown ? `; of ${fact('shown.unknown')} it is not known` : ''
     return [`Of these works, ${listed(parts)}${rest}.`, `Among these works, ${listed(parts)}${rest}.`]
   },
 }

@@ -4,6 +4,7 @@ import type { FactContext } from '../../facts'
 import type { FoundOf } from '../../sayings'
 import { readersOfAny } from '../../sayings/who-read'
 import type { Words } from './words'
+import { fact } from './fact'
 
 type Found = FoundOf<'titles-read'>
 
@@ -15,17 +16,17 @@ const told = (
 ): string[] => {
   const now = left ? are : were
   const kept = [
-    '{broad.in} went on to full text',
-    out ? `{broad.out} ${were(out)} set aside` : 'none was set aside',
+    `${fact('broad.in')} went on to full text`,
+    out ? `${fact('broad.out')} ${were(out)} set aside` : 'none was set aside',
   ]
   const parts = [
-    ...(open ? [`{broad.unsure} ${now(open)} left open`] : []),
-    ...(toSettle ? [`{broad.toSettle} ${are(toSettle)} to be settled`] : []),
+    ...(open ? [`${fact('broad.unsure')} ${now(open)} left open`] : []),
+    ...(toSettle ? [`${fact('broad.toSettle')} ${are(toSettle)} to be settled`] : []),
   ]
-  const waiting = open || toSettle ? ['{broad.undecided} undecided'] : []
-  const rest = left ? `; {broad.left} ${are(left)} still to be read` : ''
+  const waiting = open || toSettle ? [`${fact('broad.undecided')} undecided`] : []
+  const rest = left ? `; ${fact('broad.left')} ${are(left)} still to be read` : ''
   const came = short ? `: ${[...kept, ...waiting].join(', ')}.` : `: ${listed([...kept, ...parts])}${rest}.`
-  const of = left ? '{broad.ruled} of {works}' : '{broad.read}'
+  const of = left ? `${fact('broad.ruled')} of ${fact('works')}` : fact('broad.read')
   const passive = left
     ? [
         `Titles and abstracts of ${of} have ${short ? '' : 'so far '}been read${came}`,

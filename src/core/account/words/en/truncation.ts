@@ -1,10 +1,12 @@
 import { were } from './speaker'
 import type { FoundOf } from '../../sayings'
 import type { Words } from './words'
+import { fact } from './fact'
 
 export const truncation: Words<FoundOf<'truncation'>> = {
   says: ({ sources }) => {
-    const one = ({ id }: (typeof sources)[number]): string => `{source.name:${id}}, {words.cut:${id}}`
+    const one = ({ id }: (typeof sources)[number]): string =>
+      `${fact('source.name', id)}, ${fact('words.cut', id)}`
     const [first, ...others] = sources
     if (!first) return []
     const rest = others.map((s) => `; in ${one(s)}`).join('')

@@ -1,17 +1,18 @@
 import type { FoundOf } from '../../sayings'
 import type { Words } from './words'
+import { fact } from './fact'
 
 export const wayFollowed: Words<FoundOf<'way-followed'>> = {
   says: ({ sourceId: id, kind, steps, works, through, counted, known, lastGaveNothing }) => {
     const cited = kind === 'reference lists'
-    const of = works ? `{followed.of:${id}}` : 'works'
-    const when = ` {followed.days:${id}}${through ? `, through {followed.through:${id}}` : ''}${steps > 1 ? `, in {followed.steps:${id}}` : ''}`
-    const already = known ? `, {followed.known:${id}} of them known already` : ''
+    const of = works ? fact('followed.of', id) : 'works'
+    const when = ` ${fact('followed.days', id)}${through ? `, through ${fact('followed.through', id)}` : ''}${steps > 1 ? `, in ${fact('followed.steps', id)}` : ''}`
+    const already = known ? `, ${fact('followed.known', id)} of them known already` : ''
     const named = counted
-      ? `; {followed.named:${id}} were named${already}`
+      ? `; ${fact('followed.named', id)} were named${already}`
       : '; how many were named was not noted'
     const partly =
-      counted && counted < steps ? `; of {followed.uncounted:${id}} it was not noted how many` : ''
+      counted && counted < steps ? `; of ${fact('followed.uncounted', id)} it was not noted how many` : ''
     const end = `${named}${partly}${lastGaveNothing ? '; the last step brought nothing new' : ''}.`
     return cited
       ? [`The references of ${of} were read${when}${end}`, `Read were the references of ${of}${when}${end}`]

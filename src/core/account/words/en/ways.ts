@@ -3,6 +3,7 @@ import type { FoundOf } from '../../sayings'
 import { afterwards, commaBecause } from './reason'
 import { database, databases, were } from './speaker'
 import type { Words } from './words'
+import { fact } from './fact'
 
 type Way = FoundOf<'way-gone'>
 
@@ -97,8 +98,8 @@ export const pagesNoted: Words<FoundOf<'pages-noted'>> = {
   says: ({ sourceId: id, count, of }) => {
     const what = of.length ? `, with ${listed(of.map((w) => NOTED[w]))}` : ''
     return [
-      `{^pages:${id}} there ${were(count)} noted${what}.`,
-      `Noted ${were(count)} {pages:${id}} there${what}.`,
+      `${fact('^pages', id)} there ${were(count)} noted${what}.`,
+      `Noted ${were(count)} ${fact('pages', id)} there${what}.`,
     ]
   },
 }

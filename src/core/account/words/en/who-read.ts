@@ -2,12 +2,13 @@ import { listed } from '../../../base'
 import type { FactContext } from '../../facts'
 import type { ReadAlike } from '../../sayings/who-read'
 import type { Say } from './speaker'
+import { fact } from './fact'
 
 /** "by two of us", "by two readers each, not always the same", "by nobody …": who read the works of a group. */
 const by = (pass: 'broad' | 'close', { each, among }: ReadAlike, whose: string): string => {
   if (!each) return 'by nobody, but ruled with others by what a filter found'
   const apart = among > each ? (each === 1 ? ', not always the same' : ' each, not always the same') : ''
-  return `by {read.each:${pass}/${each}}${whose}${apart}`
+  return `by ${fact('read.each', `${pass}/${each}`)}${whose}${apart}`
 }
 
 const capital = (words: string): string => words[0]!.toUpperCase() + words.slice(1)
@@ -24,10 +25,10 @@ export function whoRead(
   const [only] = groups
   if (groups.length === 1 && only?.each) {
     const { each, among } = only
-    const n = `{read.each:${pass}/${each}}`
-    const N = `{^read.each:${pass}/${each}}`
+    const n = fact('read.each', `${pass}/${each}`)
+    const N = fact('^read.each', `${pass}/${each}`)
     if (each < among) {
-      const people = `{read.among:${pass}/${each}}${readers(among)}`
+      const people = `${fact('read.among', `${pass}/${each}`)}${readers(among)}`
       return pass === 'broad'
         ? [
             `The reading was shared among ${people}, and each work was read by ${n}.`,
@@ -52,7 +53,7 @@ export function whoRead(
   }
   // Whose readers they are is said once.
   const parts = groups.map((g, n) => by(pass, g, n ? '' : readers(g.each)))
-  const works = groups.map((g) => `{read.works:${pass}/${g.each}}`)
+  const works = groups.map((g) => fact('read.works', `${pass}/${g.each}`))
   const was = groups[0]?.works === 1 ? 'was' : 'were'
   const list = listed(parts.map((p, n) => `${works[n]!} ${n ? '' : `${was} read `}${p}`))
   const them = pass === 'broad' ? 'these works' : 'the full texts'
