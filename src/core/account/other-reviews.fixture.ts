@@ -2,9 +2,10 @@
 import { tell } from '../figures'
 import { emptyRecord } from '../records'
 import { fold, nextEntry, worksOf, type Command, type Entry, type Line } from '../review'
-import { lineKeys } from '../strategy'
+import { lineKeys, reachedBy } from '../strategy'
 import { PROFILES } from '../../standins/profiles'
 import { releaseWords } from '../../standins'
+import { sourceFactsOf } from '../../standins/source-facts'
 import type { FactContext } from './facts'
 
 class Writer {
@@ -55,6 +56,26 @@ class Writer {
   limit(reason: string): this {
     return this.put('limit.set', { id: 'y', limit: { kind: 'years', from: 2015, to: 2026 }, reason })
   }
+  person(id: string, name: string): this {
+    return this.put('person.named', { id, name })
+  }
+  /** Lines as they were copied from the history of a database that is described. */
+  pasted(sourceId: string, rows: readonly (readonly [text: string, sent: string, hits: number])[]): this {
+    const lines = rows.map(([text], n): Line => ({
+      ...{ id: `${sourceId}-${n + 1}`, text, limits: [], note: '', drafted: false },
+      ...(n < 2 ? { conceptId: n ? 'c2' : 'c1' } : {}),
+    }))
+    this.put('strategy.set', { sourceId, lines, why: 'a pasted history' })
+    rows.forEach(([text, sent, hits], n) =>
+      this.put('run.log', {
+        ...{ id: `${sourceId}-run-${n + 1}`, sourceId, lineId: lines[n]!.id, number: n + 1, text, sent },
+        key: lineKeys(lines).get(lines[n]!.id)!,
+        reached: reachedBy(lines, lines[n]!.id),
+        ...{ limits: [], hits, at: this.at(), by: 'p-1', release: '', how: 'pasted history' },
+      }),
+    )
+    return this
+  }
   /** Two lines, one that joins them, and one with a limit if it is wanted; all run. */
   search(sourceId: string, hits: readonly number[], how: string, release: string, limited: boolean): this {
     const line = (id: string, text: string, conceptId?: string): Line => ({
@@ -81,6 +102,7 @@ class Writer {
         sourceId,
         lineId: l.id,
         key: keys.get(l.id)!,
+        reached: reachedBy(lines, l.id),
         number: n + 1,
         text: l.text,
         sent: l.text,
@@ -123,7 +145,8 @@ class Writer {
     return this
   }
   context(): FactContext {
-    const { review } = fold(this.entries)
+    const { review, problems } = fold(this.entries)
+    if (problems.length) throw new Error(JSON.stringify(problems))
     let made = 0
     const records = new Map(
       review.imports.map((i) => [
@@ -139,6 +162,8 @@ class Writer {
       ).figures,
       entries: this.entries,
       source: (id) => {
+        const described = review.profiles.length ? sourceFactsOf(review)(id) : undefined
+        if (described) return described
         const source = review.sources.find((s) => s.id === id)
         const profile = PROFILES[source?.profileId ?? '']
         return source?.kind === 'database'
@@ -157,6 +182,27 @@ class Writer {
 const FERNHOLLOW = { profileId: 'fernhollow' }
 const QUAYSIDE = { profileId: 'quayside' }
 const ten = ['in', 'out', 'in', 'out', 'unsure', 'out', 'out', 'in', 'out', 'out'] as const
+
+/** One writes codes of fields behind what is asked, and one knows neither fields nor NOT. */
+const BEHIND = {
+  ...{ id: 'mere', name: 'Mere Catalogue', kind: 'other', sideBySide: 'all' },
+  operators: { and: ['AND'], or: ['OR'], not: ['NOT'], capitals: true, binding: [['and', 'or', 'not']] },
+  quotes: { open: '"', close: '"', exact: true, signs: true },
+  truncation: { any: '*' },
+  fields: [{ of: ['title'], form: '{expr}.t9.' }],
+  any: ['title', 'abstract'],
+  lines: { reference: '{n}', kept: 'always' },
+  limits: {},
+}
+const BARE = {
+  ...{ id: 'oast', name: 'Oast Index', kind: 'other', sideBySide: 'all' },
+  operators: { and: ['AND'], or: ['OR'], capitals: true, binding: [['and', 'or']] },
+  quotes: { open: '"', close: '"', exact: true, signs: false },
+  fields: [],
+  any: ['title', 'abstract', 'keywords'],
+  lines: { reference: '{n}', kept: 'always' },
+  limits: {},
+}
 
 /** By what makes each different. */
 export const OTHERS: Record<string, () => FactContext> = {
@@ -258,6 +304,70 @@ export const OTHERS: Record<string, () => FactContext> = {
       .search('f', [120, 900, 40], 'stand-in', '2026-03', false)
       .bring('f', 40)
     return w.rule(`i${w.entries.length - 1}`, ten).context()
+  },
+  'four who share': () => {
+    const w = new Writer()
+      .plan()
+      .put('criterion.set', { id: 'k1', text: 'Was there a corner?', pass: 'broad', sense: 'in' })
+      .source('f', 'database', 'Fernhollow Education Index', 'it covers schools', FERNHOLLOW)
+      .search('f', [120, 900, 40], 'stand-in', '2026-03', false)
+      .bring('f', 10)
+    const id = `i${w.entries.length - 1}`
+    ten.forEach((verdict, n) =>
+      w.put('ruling.set', { recordId: `${id}/${n + 1}`, pass: 'broad', reader: `p-${(n % 4) + 1}`, verdict }),
+    )
+    return w
+      .put('ruling.set', { recordId: `${id}/1`, pass: 'broad', reader: 'p-2', verdict: 'out' })
+      .put('ruling.settle', {
+        ...{ recordId: `${id}/1`, pass: 'broad', verdict: 'in', how: 'by talking it over', by: 'p-1' },
+      })
+      .put('ruling.set', { recordId: `${id}/3`, pass: 'close', reader: 'p-3', verdict: 'in' })
+      .context()
+  },
+  'an update after an amendment': () => {
+    const w = new Writer()
+      .plan()
+      .put('alternatives.set', { id: 'a1', conceptIds: ['c1', 'c2'] })
+      .limit('corners were furnished anew from 2015 on')
+      .source('f', 'database', 'Fernhollow Education Index', '', FERNHOLLOW)
+      .put('protocol.freeze', { id: 'v1', at: '2026-05-04T09:30:00.000Z', readers: 1 })
+    w.on('2026-05-06').search('f', [120, 900, 40, 31], 'stand-in', '2026-03', true).bring('f', 10)
+    const id = `i${w.entries.length - 1}`
+    w.rule(id, ten)
+      .put('criterion.set', { id: 'k1', text: 'Was reading measured?', pass: 'close', sense: 'in' })
+      .rule(id, ['in', 'out'], 'close')
+      .put('protocol.amend', {
+        ...{ id: 'v2', at: '2026-06-01T09:00:00.000Z', readers: 1, why: 'one question was missing' },
+      })
+      .on('2026-11-10')
+      .source('f', 'database', 'Fernhollow Education Index', '', { ...FERNHOLLOW, release: '2026-09' })
+      .search('f', [130, 960, 44, 36], 'stand-in', '2026-09', true)
+      .put('round.begin', { id: 'u', kind: 'update', why: 'half a year later' })
+      .bring('f', 4, { roundId: 'u' })
+    return w.rule(`i${w.entries.length - 1}`, ['out', 'out', 'in', 'out']).context()
+  },
+  'two described databases': () => {
+    const w = new Writer()
+      .plan()
+      .put('concept.set', {
+        ...{ id: 'c2', letter: 'B', name: 'Reading', essential: false, note: 'few reports name it' },
+      })
+      .put('profile.set', BEHIND)
+      .put('profile.set', BARE)
+      .source('m', 'database', 'Mere Catalogue', 'it lists reports', { profileId: 'mere' })
+      .source('o', 'database', 'Oast Index', '', { profileId: 'oast' })
+      .pasted('m', [
+        ['title: ("quiet corner*" OR retreat)', '("quiet corner*" OR retreat).t9.', 41],
+        ['title: read*', 'read*.t9.', 512],
+        ['#1 AND #2', '1 AND 2', 9],
+      ])
+      .pasted('o', [
+        ['retreat NOT holiday', 'retreat', 77],
+        ['reading', 'reading', 940],
+        ['#1', '1', 77],
+      ])
+      .bring('m', 9)
+    return w.rule(`i${w.entries.length - 1}`, ten.slice(0, 9)).context()
   },
   'a plan with nothing run': () =>
     new Writer()

@@ -51,6 +51,7 @@ export const WORLD: World = {
       `all fields that it searches by default (${listed(PROFILE[s]!.any.map((f) => CALLED[f] ?? f))})`,
     ]),
   ),
+  lacks: {},
   nearless: SOURCES.filter((s) => !PROFILE[s]!.nearness),
   // Records of a file are counted from one, and named here from none.
   titleOf: (id) => titleOf(id.replace(/\d+$/, (n) => `${Number(n) - 1}`)),

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { lineKeys } from '../../strategy'
+import { reachedBy } from '../../strategy'
 import { draftAccount } from '../draft'
 import { demoContext } from '../demo-context.fixture'
 import { OTHERS } from '../other-reviews.fixture'
@@ -208,7 +208,7 @@ function peers(c: FactContext): FactContext {
     ...review({
       limits: [{ id: 'p', limit, reason: 'judged' }],
       strategies,
-      runs: c.review.runs.map((r) => ({ ...r, key: lineKeys(strategies[r.sourceId]!).get(r.lineId)! })),
+      runs: c.review.runs.map((r) => ({ ...r, reached: reachedBy(strategies[r.sourceId]!, r.lineId) })),
     })(c),
     source: (id) => ({ ...c.source(id)!, profile: own as never }),
   }

@@ -20,7 +20,8 @@ function fieldOf(s: SlowSearch, line: SlowLine, deeds: Deeds): string | undefine
   const words = wordsOf(line).filter((w) => !isHeading(w) || !deeds.world.indexed.includes(s.id))
   if (!words.length) return undefined
   const usual = deeds.world.usual[s.id] ?? 'all fields that it searches by default'
-  const fields = new Set(words.map((w) => FIELD[w.field] ?? usual))
+  const lacks = deeds.world.lacks[s.id] ?? []
+  const fields = new Set(words.map((w) => (lacks.includes(w.field) ? usual : (FIELD[w.field] ?? usual))))
   return fields.has(usual) || fields.size > 1 ? usual : [...fields][0]
 }
 

@@ -37,6 +37,8 @@ export interface World {
   standIn: Readonly<Record<string, Readonly<Record<string, string>>>>
   /** Where a source looks for words without a field, in words. */
   usual: Readonly<Record<string, string>>
+  /** Fields that a source does not have: words in them are looked for where words without one are. */
+  lacks: Readonly<Record<string, readonly string[]>>
   /** Sources that know no nearness. */
   nearless: readonly string[]
   /** The title of a record. */
@@ -47,6 +49,7 @@ const NO_WORLD: World = {
   noLimit: {},
   standIn: {},
   usual: {},
+  lacks: {},
   nearless: [],
   titleOf: (id) => id,
 }

@@ -1,5 +1,5 @@
 import { listed } from '../../base'
-import type { KnownFound, KnownNamed, NoHeading, NotRequired, Terms } from '../reads/en'
+import type { KnownFound, KnownNamed, NoHeading, NotRequired, OneEnough, Terms } from '../reads/en'
 import { counts, searchesOf, sourcesOf, standingRuns, type SlowSearch } from './as-searched'
 import type { Deeds } from './deeds'
 import { foundBy, limitHolds, readLine, wordsIn } from './what-is-found'
@@ -52,23 +52,23 @@ function needs({ lines, last }: SlowSearch, concepts: readonly string[]): boolea
   return foundBy(lines, last, true).every((record) => record.some((r) => own.includes(r)))
 }
 
-/** Just these concepts are alternatives by the plan; "was" is told exactly if every search asked for one of them and for none alone. */
-export function oneEnough({ names, was }: { names: string; was: boolean }, deeds: Deeds): boolean {
+/** Just these concepts are alternatives by the plan; each search asked for one of them and for none alone, or just these did not. */
+export function oneEnough({ names, how, butIn }: OneEnough, deeds: Deeds): boolean {
   const concepts = conceptsOf(deeds)
+  const searches = searchesOf(deeds)
+  const run = searches.length > 0 && searches.every(counts)
   return thingsOf(deeds, 'alternatives.set', 'alternatives.remove').some((a) => {
     const own = (a.conceptIds as string[]).flatMap((id) => concepts.filter((c) => c.id === id && c.essential))
     const ids = own.map((c) => c.id)
-    const searches = searchesOf(deeds)
-    const done =
-      searches.length > 0 &&
-      searches.every((s) => counts(s) && needs(s, ids) && ids.every((id) => !needs(s, [id])))
+    const otherwise = searches.filter((s) => !needs(s, ids) || ids.some((id) => needs(s, [id])))
+    const not = otherwise.map((s) => s.name)
     return (
       own.length > 1 &&
       sameNames(
         names,
         own.map((c) => c.name),
       ) &&
-      was === done
+      (how === 'plan' ? !run : run && (how === 'done' ? !not.length : sameNames(butIn ?? '', not)))
     )
   })
 }
@@ -97,7 +97,10 @@ interface SlowTerm {
   reason?: string
 }
 const termsOf = (deeds: Deeds): SlowTerm[] =>
-  thingsOf(deeds, 'term.set', 'term.remove') as unknown as SlowTerm[]
+  (thingsOf(deeds, 'term.set', 'term.remove') as unknown as SlowTerm[]).map((t) => ({
+    ...t,
+    expression: t.expression.replace(/"/g, ''),
+  }))
 
 /** Words of all lines that were run as they stand. */
 const wordsRun = (deeds: Deeds): Set<string> =>

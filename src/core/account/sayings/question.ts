@@ -34,8 +34,14 @@ const alternatives = (c: FactContext): string[] =>
     return there.length > 1 ? [there.join('+')] : []
   })
 
-/** Of which concepts one is enough, and whether all searches had it so: what is planned only is told as planned. */
-export const oneEnough = saying<{ conceptIds: string[]; was: boolean }>({
+/** Of which concepts one is enough, which searches had it otherwise, or that it is a plan. */
+export const oneEnough = saying<{
+  conceptIds: string[]
+  /** Every search that counts was run; else it is a plan still. */
+  done: boolean
+  /** Databases whose search had it otherwise. */
+  butIn: string[]
+}>({
   family: 'alternatives',
   groups: alternatives,
   place: PLAN,
@@ -44,13 +50,14 @@ export const oneEnough = saying<{ conceptIds: string[]; was: boolean }>({
     when: {},
     found: ({ review }, of) => {
       const conceptIds = of.split('+')
-      const searches = countedSearches(review) ?? []
-      const was = searches.every(
-        ({ lines, line }) =>
-          needsOneOf(lines, line, new Set(conceptIds)) &&
-          conceptIds.every((id) => !needsOneOf(lines, line, new Set([id]))),
+      const searches = countedSearches(review)
+      const butIn = (searches ?? []).flatMap(({ sourceId, lines, line }) =>
+        needsOneOf(lines, line, new Set(conceptIds)) &&
+        conceptIds.every((id) => !needsOneOf(lines, line, new Set([id])))
+          ? []
+          : [sourceId],
       )
-      return { conceptIds, was: searches.length > 0 && was }
+      return { conceptIds, done: searches !== undefined, butIn }
     },
   },
 })

@@ -1,5 +1,5 @@
 import type { SayingName } from '../../sayings'
-import { asked, divided, oneEnough, notRequired, type NotRequired } from './question'
+import { asked, divided, oneEnough, notRequired, type NotRequired, type OneEnough } from './question'
 import {
   protocolFrozen,
   protocolAmended,
@@ -118,7 +118,7 @@ export interface Shown {
 export interface Reads {
   asked: { question: string }
   divided: { names: string }
-  'one-enough': { names: string; was: boolean }
+  'one-enough': OneEnough
   'not-required': NotRequired
   'protocol-frozen': ProtocolFrozen
   'protocol-amended': ProtocolAmended
@@ -427,6 +427,7 @@ export type {
   MadeOf,
   NoHeading,
   NotRequired,
+  OneEnough,
   PointsRead,
   ProtocolAmended,
   ProtocolFrozen,

@@ -19,9 +19,20 @@ export function divided(sentence: string): { names: string } | undefined {
   return m ? { names: m[1]! } : undefined
 }
 
-export function oneEnough(sentence: string): { names: string; was: boolean } | undefined {
-  const m = /^(?:Of (.*), one|One of (.*)) (was|is to be) enough\.$/.exec(sentence)
-  return m ? { names: (m[1] ?? m[2])!, was: m[3] === 'was' } : undefined
+export interface OneEnough {
+  names: string
+  how: 'plan' | 'done' | 'not done'
+  butIn: string | undefined
+}
+
+export function oneEnough(sentence: string): OneEnough | undefined {
+  const m =
+    /^(?:Of (.*), one|One of (.*)) (was|is to be|was to be) enough(?:; the search(?:es)? in (.*) had it otherwise)?\.$/.exec(
+      sentence,
+    )
+  if (!m || (m[3] === 'was to be') !== (m[4] !== undefined)) return undefined
+  const how = m[3] === 'was' ? 'done' : m[3] === 'is to be' ? 'plan' : 'not done'
+  return { names: (m[1] ?? m[2])!, how, butIn: m[4] }
 }
 
 const BUT = '(?:; the search(?:es)? in (.*) required (?:it|them) all the same)?'

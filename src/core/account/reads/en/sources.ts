@@ -55,7 +55,7 @@ export function indexed(sentence: string): Indexed | undefined {
   )
     return { names: 'the one' }
   if (
-    /^(?:All of them index their records|Each indexes its records) with a thesaurus(?: of its own)?\.$/.test(
+    /^(?:(?:All of them|Both) index their records|Each indexes its records) with a thesaurus(?: of its own)?\.$/.test(
       sentence,
     )
   )
@@ -146,7 +146,7 @@ export function searchedOn(sentence: string): SearchedOn | undefined {
   const revised = sentence.includes(`again${REVISED}`)
   const plain = revised ? sentence.replace(`again${REVISED}`, 'again') : sentence
   const a = new RegExp(
-    `^(?:(All|The search) (?:were searched|was run)|(.+?) (?:was|were) searched) ${TIMES}${COUNTS}\\.$`,
+    `^(?:(All|Both|The search) (?:were searched|was run)|(.+?) (?:was|were) searched) ${TIMES}${COUNTS}\\.$`,
   ).exec(plain)
   if (a) return made(a[2], a[3]!, revised, a[4])
   const b = new RegExp(`^Searching took place ${TIMES}(?: in (.+?))?${COUNTS}\\.$`).exec(plain)
@@ -161,7 +161,12 @@ export function searchedAgain(sentence: string): SearchedOn | undefined {
   ).exec(plain)
   if (a) {
     const names = (a[1] ?? a[2])!
-    return made(/^(?:it|all of them|All)$/.test(names) ? undefined : names, a[3]!, revised, a[4])
+    return made(
+      /^(?:it|all of them|both of them|All|Both)$/.test(names) ? undefined : names,
+      a[3]!,
+      revised,
+      a[4],
+    )
   }
   const b = new RegExp(`^A further search was run ${TIMES}(?: in (.+?))?${COUNTS}\\.$`).exec(plain)
   return b ? made(b[2], b[1]!, revised, b[3]) : undefined

@@ -47,8 +47,11 @@ export function terms(sentence: string): Terms | undefined {
   if (rest === undefined) return { ...base, searched: false, unasked: 0 }
   const gathered = numberIn(new RegExp(`^${COUNT} are gathered so far$`).exec(rest)?.[1])
   if (gathered) return { ...base, count: gathered, searched: false, unasked: 0 }
-  if (rest === 'Appendix A has them by concept, and Appendix B the strategies as they were run, line by line')
-    return { ...base, searched: true, unasked: 0 }
+  const few =
+    /^Appendix A has them by concept, and Appendix B the strategies as they were run, line by line(?:; ([\w,]+) more of the plan stands? in no line that was run)?$/.exec(
+      rest,
+    )
+  if (few) return { ...base, searched: true, unasked: numberIn(few[1]) ?? 0 }
   const all = new RegExp(
     `^all ${COUNT} are listed in Appendix A, and ${LISTS}(?:; ([\\w,]+) of these stands? in no line that was run)?$`,
   ).exec(rest)

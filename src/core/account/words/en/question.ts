@@ -22,11 +22,14 @@ export const divided: Words<FoundOf<'divided'>> = {
 }
 
 export const oneEnough: Words<FoundOf<'one-enough'>> = {
-  says: ({ conceptIds, was }) => {
-    const verb = was ? 'was' : 'is to be'
+  says: ({ conceptIds, done, butIn }) => {
+    const verb = !done ? 'is to be' : butIn.length ? 'was to be' : 'was'
+    const but = butIn.length
+      ? `; ${butIn.length === 1 ? 'the search' : 'the searches'} in ${databases(butIn)} had it otherwise`
+      : ''
     return [
-      `Of ${listed(conceptIds.map(concept))}, one ${verb} enough.`,
-      `One of ${listed(conceptIds.map(concept))} ${verb} enough.`,
+      `Of ${listed(conceptIds.map(concept))}, one ${verb} enough${but}.`,
+      `One of ${listed(conceptIds.map(concept))} ${verb} enough${but}.`,
     ]
   },
 }

@@ -21,7 +21,8 @@ const on = (found: Dated): string[] => {
         : spell(ids, n),
     )
     .join(' and ')
-  const subject = all && total > 1 ? 'All' : total === 1 ? 'The search' : databases(ids)
+  const subject =
+    all && total > 1 ? (total === 2 ? 'Both' : 'All') : total === 1 ? 'The search' : databases(ids)
   const verb = total === 1 ? 'was run' : `${were(ids.length)} searched`
   return [
     `${subject} ${verb} ${when}${countWords(found)}.`,
@@ -42,11 +43,11 @@ const again: Words<FoundOf<'searched-again'>>['says'] = (found, say) => {
   const further = `A further search was run${what} ${when}${all ? '' : ` in ${databases(ids)}`}${count}.`
   return say(
     [
-      `We searched ${all ? (total === 1 ? 'it' : 'all of them') : databases(ids)} again${what} ${when}${count}.`,
+      `We searched ${all ? (total === 1 ? 'it' : total === 2 ? 'both of them' : 'all of them') : databases(ids)} again${what} ${when}${count}.`,
       further,
     ],
     [
-      `${all && total > 1 ? 'All' : databases(ids)} ${were(ids.length)} searched again${what} ${when}${count}.`,
+      `${all && total > 1 ? (total === 2 ? 'Both' : 'All') : databases(ids)} ${were(ids.length)} searched again${what} ${when}${count}.`,
       further,
     ],
   )

@@ -76,7 +76,7 @@ export const indexed: Words<FoundOf<'indexed'>> = {
       return ['Its records are indexed with a thesaurus of its own.', 'It indexes records with a thesaurus.']
     if (ids.length === of)
       return [
-        'All of them index their records with a thesaurus.',
+        `${of === 2 ? 'Both' : 'All of them'} index their records with a thesaurus.`,
         'Each indexes its records with a thesaurus of its own.',
       ]
     return ids.length === 1

@@ -30,23 +30,26 @@ const inFull: Words<Terms>['says'] = ({ count, asked, byYield, searched }) => {
           `None of the ${fact('terms.count')} of the plan stands in a line that was run; Appendix A lists them, ${APPENDICES}.`,
           `Appendix A lists ${fact('terms.count')} of the plan, none of which stands in a line that was run; the strategies as they were run stand in Appendix B.`,
         ]
+  const few = asked <= MOST_TERMS
   const not = count - asked
+  const stand = not === 1 ? 'stands' : 'stand'
+  const listedThere =
+    'Appendix A has them by concept, and Appendix B the strategies as they were run, line by line'
   const unasked = not
-    ? `; ${fact('terms.unasked')} of these ${not === 1 ? 'stands' : 'stand'} in no line that was run`
+    ? `; ${fact('terms.unasked')} ${few ? 'more of the plan' : 'of these'} ${stand} in no line that was run`
     : ''
-  const where =
-    asked > MOST_TERMS || not
-      ? `all ${fact('terms.count')} are listed in Appendix A, ${APPENDICES}${unasked}`
-      : 'Appendix A has them by concept, and Appendix B the strategies as they were run, line by line'
+  const where = few
+    ? `${listedThere}${unasked}`
+    : `all ${fact('terms.count')} are listed in Appendix A, ${APPENDICES}${unasked}`
   const which =
-    byYield && asked > MOST_TERMS
+    byYield && !few
       ? 'The words held by the most works, in title, abstract or keywords, are'
-      : asked > MOST_TERMS
+      : !few
         ? 'Among the words are'
         : 'The terms are'
   return [
     `${which} ${fact('terms.most')}; ${where}.`,
-    `As terms were taken${asked > MOST_TERMS ? ', among others,' : ''} ${fact('terms.most')}; ${where}.`,
+    `As terms were taken${few ? '' : ', among others,'} ${fact('terms.most')}; ${where}.`,
   ]
 }
 
