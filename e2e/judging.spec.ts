@@ -137,14 +137,24 @@ test('a database outside is described by a file, its runs are logged by hand, an
     await expect(page.locator(`[data-line="${line}"] .hits`)).toHaveText(hits)
   }
   await page.getByLabel('Export file').setInputFiles({
-    name: 'export.ris',
-    mimeType: 'text/plain',
-    buffer: Buffer.from('TY  - JOUR\nTI  - Noise and reading\nPY  - 2020\nER  - \n'),
+    name: 'export.csv',
+    mimeType: 'text/csv',
+    buffer: Buffer.from('Title,Year,Descriptors\nNoise and reading,2020,Hall noise; Echoes\n'),
   })
+  await page.getByRole('button', { name: 'Bring the records in' }).click()
   await expect(
     page.getByText(/holds 1 record, 1 fewer than the 2 hits logged: Lantern Index hands out at most 1/),
   ).toBeVisible()
   await expect(page.getByLabel('In Table 1')).toContainText(/Concepts joined\s*2/)
+  await test.step('what its records say of its thesaurus is offered, and noted as seen there', async () => {
+    await stage(page, 'Terms')
+    await page.keyboard.press('ArrowRight')
+    const seen = page.getByRole('region', { name: 'Headings of Lantern Index' })
+    await seen.getByRole('button', { name: 'Hall noise 1 record' }).click()
+    await expect(seen.getByText(/Hall noise \(seen in records, /)).toBeVisible()
+    await expect(seen.getByRole('button', { name: /Hall noise/ })).toHaveCount(0)
+    await accessible(page, 'headings that records have', '.headings-seen')
+  })
   await saved(page)
 })
 

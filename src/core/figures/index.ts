@@ -5,5 +5,6 @@ export { figuresAt, tell, tellInSteps, tellOn, type FiguresBeside, type Told } f
 export { judgedWorks } from './judged'
 export { searchOrder } from './search-order'
 export { noticesIn, type Notices } from './notices'
+export { HeadingsHeld, type HeldHeading } from './headings-held'
 export { headingFinder, termAsks, termYields, type TermAsks } from './yields'
 export { FIGURES_VERSION, figuresOfVersion } from './versions'

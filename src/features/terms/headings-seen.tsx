@@ -7,6 +7,7 @@ import type { Concept, HeadingNoted, Review } from '@/core/review'
 import { readHeadingPage, type HeadingPage } from '@/core/vocabulary'
 import type { SourceInfo } from '@/standins/source-info'
 import { useStore } from '@/store/provider'
+import { HeadingsHeldBy } from './headings-held'
 import css from './headings-seen.module.css'
 
 interface Props {
@@ -80,6 +81,7 @@ export function HeadingsSeen({ concept, review, info }: Props) {
           }}
         />
       </label>
+      <HeadingsHeldBy concept={concept} review={review} info={info} />
       {(noted.length > 0 || notThere.length > 0) && (
         <p className="sub">
           {noted.length > 0 && `Noted: ${listed(noted.map(notedWords))}. `}
@@ -91,7 +93,8 @@ export function HeadingsSeen({ concept, review, info }: Props) {
   )
 }
 
-const notedWords = ({ label, day }: HeadingNoted): string => `${label} (${dateWords(day)})`
+const notedWords = ({ label, day, from }: HeadingNoted): string =>
+  `${label} (${from === 'record' ? 'seen in records, ' : ''}${dateWords(day)})`
 
 /** What was read of a page, by its parts, and what was not. */
 function Seen({ page }: { page: HeadingPage }) {

@@ -38,7 +38,7 @@ import {
   type Ruled,
   type Work,
 } from '@/core/review'
-import { headingFinder, type TermAsks } from '@/core/figures'
+import { headingFinder, HeadingsHeld, type HeldHeading, type TermAsks } from '@/core/figures'
 import {
   chanceOrder,
   expectedLeft,
@@ -296,6 +296,13 @@ export class RecordsDesk {
       for (const { records } of this.all)
         for (const id of answered({ read: await this.recordsOf(records) })) found[id]! += 1
     return found
+  }
+
+  /** The headings that most records of a source have, with how many: what is known of a thesaurus that is not here. */
+  async headingsHeld(sourceId: string, count: number): Promise<HeldHeading[]> {
+    const held = new HeadingsHeld(sourceId)
+    for (const { records } of this.all) held.add(await this.recordsOf(records))
+    return held.most(count)
   }
 
   /** How many works without a ruling are expected to be in, by what was learnt from those that were ruled. */

@@ -7,14 +7,15 @@ import type { Doing } from '../doing'
 export interface HeadingSeen {
   sourceId: string
   page: Omit<HeadingPage, 'unread'>
-  from: 'page' | 'person'
+  /** Its page in the thesaurus, somebody who knows it, or records that have it. */
+  from: 'page' | 'person' | 'record'
   /** The concept that it is taken for. */
   conceptId: string
 }
 
 /**
  * Notes a heading with the day, and takes it for a concept. One that was noted before is noted once more, and what was seen of it
- * last counts; where only its name is known now, what was seen of it stays.
+ * last counts; where only its name is known now (by somebody, or from records), what was seen of it stays.
  */
 export const addHeadingSeen: Doing<HeadingSeen> = (
   { review, now, newId },
@@ -39,7 +40,7 @@ export const addHeadingSeen: Doing<HeadingSeen> = (
     (t) => t.sourceId === sourceId && t.kind === 'heading' && foldLabel(t.expression) === foldLabel(label),
   )
   return [
-    ...(known && from === 'person' ? [] : [noted]),
+    ...(known && from !== 'page' ? [] : [noted]),
     ...(taken ? [] : [{ kind: 'terms.set' as const, payload: { terms: [term] } }]),
   ]
 }
