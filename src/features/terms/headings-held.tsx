@@ -29,6 +29,7 @@ export function HeadingsHeldBy({
   const brought = review.imports.some((i) => i.sourceId === sourceId)
   const { value: held = [] } = useAsked(
     () => (brought ? recordsDesk().headingsHeld(sourceId, 60) : undefined),
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- the desk answers for the works that it was told of last
     [works, sourceId, brought],
     { keep: true },
   )
