@@ -38,7 +38,8 @@ export interface ToldPart {
 /** The review as it is told in this way, whatever way it has chosen. */
 function toldIn(context: FactContext, { order, length }: Telling): FactContext {
   const { account } = context.review
-  if (account.order === order && account.length === length) return context
+  // As it is told anyway: the same thing, of which much is known already.
+  if ((account.order ?? 'theme') === order && (account.length ?? 'full') === length) return context
   return { ...context, review: { ...context.review, account: { ...account, order, length } } }
 }
 

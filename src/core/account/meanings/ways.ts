@@ -1,4 +1,5 @@
 import type { Followed, Looked, NotGone, PeopleAsked, SearchAgain, SourceGone, Time } from '../reads/en'
+import { sourcesOf } from './as-searched'
 import type { Deeds } from './deeds'
 
 type Payload = ReturnType<Deeds['of']>[number]
@@ -7,10 +8,6 @@ type Payload = ReturnType<Deeds['of']>[number]
 const last = (deeds: Deeds, kind: string): Payload[] => [
   ...new Map(deeds.of(kind).map((p) => [p.id as string, p])).values(),
 ]
-const sourcesOf = (deeds: Deeds): Payload[] => {
-  const gone = new Set(deeds.of('source.remove').map((p) => p.id))
-  return last(deeds, 'source.set').filter((s) => !gone.has(s.id))
-}
 /** The runs of a source that no other has taken the place of. */
 const ranIn = (deeds: Deeds, sourceId: unknown): Payload[] => {
   const runs = deeds.of('run.log')
