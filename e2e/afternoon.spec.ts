@@ -335,7 +335,7 @@ test('a database outside: described in a form, its history taken over, a run log
   await test.step('the section tells each database by what was done there', async () => {
     await stage(page, 'Methods')
     await expect(page.getByRole('textbox', { name: 'Where and how we looked' })).toContainText(
-      'We searched two databases (Table 1): Lantern Index and Weir Street Papers. All were searched between 12 and 13 March 2026.',
+      'We searched two databases (Table 1): Lantern Index and Weir Street Papers. Both were searched between 12 and 13 March 2026.',
     )
     const terms = page.getByRole('textbox', { name: 'With which terms' })
     await expect(terms).toContainText('(on ')
@@ -344,7 +344,7 @@ test('a database outside: described in a form, its history taken over, a run log
     )
     await expect(terms).not.toContainText('otters')
     await expect(page.getByRole('textbox', { name: 'How we screened' })).toContainText(
-      'Of 65 records that the searches found, 7 were brought in; 1 described a work already found, and 6 works remained',
+      'In all, 7 records came in; 1 described a work already found, and 6 works remained',
     )
   })
 })
