@@ -278,8 +278,7 @@ function wasSent(run: object): boolean {
   const { text, sent } = run as { text: string; sent: string }
   const parts = text.split(' NOT ').slice(1)
   const words = parts.flatMap((p) => p.match(/[a-z]+/gi) ?? []).filter((w) => !/^(?:OR|AND|NOT)$/.test(w))
-  const told = words.slice(0, parts.length ? undefined : 0)
-  return told.every((w) => new RegExp(`\\b${w}`, 'i').test(sent))
+  return words.every((w) => new RegExp(`\\b${w}`, 'i').test(sent))
 }
 
 /** Something was done without a query in some database, as it was noted, on that day, and gave as much. */

@@ -66,7 +66,7 @@ export const wayPlanned = saying<OtherWay>({
 
 const pagesOf = ({ review }: FactContext, id: string): WebPage[] =>
   (review.pages ?? []).filter((p) => p.sourceId === id && p.seen)
-export const JUDGED = ['publisher', 'dated', 'evidence', 'purpose'] as const
+const JUDGED = ['publisher', 'dated', 'evidence', 'purpose'] as const
 
 /** How many pages were noted, and what was noted of every one of them. */
 export const pagesNoted = saying<{ sourceId: string; count: number; of: (typeof JUDGED)[number][] }>({
