@@ -90,4 +90,26 @@ describe('what terms find among works', () => {
       ['all Rooms', 2],
     ])
   })
+
+  it('counts a word for one source among the works found there, and a heading of main focus where it is one', () => {
+    const work = (sources: string[], main: boolean) => {
+      const record: Rec = { ...emptyRecord('1', 'Noise'), headings: [{ label: 'Listening', main }] }
+      return { record, sources, read: sources.map((sourceId) => ({ sourceId, record })) }
+    }
+    const all = [work(['fen'], true), work(['mind'], false), work(['mind', 'fen'], false)]
+    const heading = { kind: 'heading' as const, expression: 'Listening', sourceId: 'fen' }
+    const terms = [
+      textTerm('anywhere'),
+      textTerm('in fen', { sourceId: 'fen' }),
+      textTerm('heading', heading),
+      textTerm('main', { ...heading, mainFocus: true }),
+    ]
+    const sources = ['fen', 'mind'].map((id) => ({ id, kind: 'database' as const, name: id, why: '' }))
+    expect([...termYields({ ...review, terms, sources }, all)]).toEqual([
+      ['anywhere', 3],
+      ['in fen', 2],
+      ['heading', 2],
+      ['main', 1],
+    ])
+  })
 })

@@ -2,10 +2,11 @@ import { buildIndex } from '../engine'
 import { layColumns, toDocument, WorkList, type AskedWorks, type ListedWork, type Rec } from '../records'
 import { termsInUse, type Review } from '../review'
 
-/** A heading that is looked for in what one source's own records say; `all` means any source. */
+/** A heading that is looked for in what one source's own records say; `all` means any source; `main`: only as their main one. */
 export interface AskedHeading {
   label: string
   sourceId: string
+  main: boolean
 }
 export interface TermAsks {
   /** Of words: what the list of works is asked. */
@@ -18,17 +19,30 @@ type WorkOfRecords = { read: readonly { sourceId: string; record: Pick<Rec, 'hea
 
 /**
  * What is asked for each term in use that a work can hold. Words are looked for in title, abstract and keywords of the work,
- * as databases are asked for them; a heading itself, not its narrower ones, in the records of the source whose thesaurus it
- * is from: what a work is shown by may be another source's record, with headings of another thesaurus.
+ * as databases are asked for them; those that are meant for one source, among the works that it found. A heading itself, not
+ * its narrower ones, is looked for in the records of the source whose thesaurus it is from, as main heading where that is
+ * asked: what a work is shown by may be another source's record, with headings of another thesaurus.
  */
 export function termAsks(review: Review): TermAsks {
   const terms = termsInUse(review)
   return {
     words: terms.flatMap((t) =>
-      t.kind === 'text' ? [{ id: t.id, ask: { words: `text: (${t.expression})` } }] : [],
+      t.kind === 'text'
+        ? [
+            {
+              id: t.id,
+              ask: {
+                words: `text: (${t.expression})`,
+                ...(t.sourceId === 'all' ? {} : { chosen: { source: [t.sourceId] } }),
+              },
+            },
+          ]
+        : [],
     ),
     headings: terms.flatMap((t) =>
-      t.kind === 'heading' ? [{ id: t.id, heading: { label: t.expression, sourceId: t.sourceId } }] : [],
+      t.kind === 'heading'
+        ? [{ id: t.id, heading: { label: t.expression, sourceId: t.sourceId, main: t.mainFocus } }]
+        : [],
     ),
   }
 }
@@ -40,9 +54,10 @@ export function headingFinder(asks: TermAsks['headings']): (work: WorkOfRecords)
   return ({ read }) => {
     const found = new Set<string>()
     for (const { sourceId, record } of read)
-      for (const { label } of record.headings)
+      for (const { label, main } of record.headings)
         for (const { id, heading } of byLabel.get(label) ?? [])
-          if (heading.sourceId === 'all' || heading.sourceId === sourceId) found.add(id)
+          if ((heading.sourceId === 'all' || heading.sourceId === sourceId) && (main || !heading.main))
+            found.add(id)
     return found
   }
 }

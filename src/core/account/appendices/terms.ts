@@ -15,7 +15,7 @@ const held = (works: number | undefined, { kind, withNarrower }: Term): string =
     : `${thousands(works)}${kind === 'heading' && withNarrower ? ', the heading itself' : ''}`
 
 const WHERE_HELD =
-  'Works that hold a word hold it in title, abstract or keywords; those that hold a heading have it in a record of the source whose thesaurus it is from.'
+  'A word is held in title, abstract or keywords; one for a single source is counted among the works found there. A heading is held by a record of the source whose thesaurus it is from, as its main focus where that was asked.'
 
 /** A: every term by concept, with where it came from, how many works hold it, and why it was dropped if it was. */
 export function termsAppendix(c: AppendixContext): Block[] {

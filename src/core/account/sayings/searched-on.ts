@@ -76,7 +76,7 @@ export const searchedOn = saying<SearchedOn>({
         all: own.length === dates.length,
         total: dates.length,
         revised: times > 1 && allRevised(own),
-        counted: times > 1 && own.length === dates.length && own.every((d) => d.counted),
+        counted: times > 1 && own.every((d) => d.counted),
       }
     },
   },

@@ -29,7 +29,10 @@ export function agreedOn(sentence: string, them: 'titles' | 'texts'): AgreedOn |
   const said = `${span(' %')} \\(ruled ([^;)]+)(?:; ${KAPPA})?\\)(?:; (.*))?\\.$`
   const bare = `agreed on ${span(' %')} of ${of}(?: \\(${KAPPA}\\))?\\.$`
   const whole =
-    new RegExp(`^${WHO} ruled the same ${of}, and in their first rulings agreed on ${said}`).exec(sentence) ??
+    new RegExp(
+      `^${WHO} (?:both ruled|ruled the same) ${of}, and in their first rulings agreed on ${said}`,
+    ).exec(sentence) ??
+    new RegExp(`^In their first rulings, ${WHO} who both ruled ${of} agreed on ${said}`).exec(sentence) ??
     turned(new RegExp(`^On the same ${of}, the first rulings of ${WHO} agreed on ${said}`).exec(sentence))
   const short = whole
     ? undefined

@@ -30,8 +30,8 @@ export function agreed(pass: Pass, found: Agreed): string[] {
         `On the same ${both}, the first rulings of ${fact('agreed.pairs', pass)} of readers agreed on ${share}`,
       ]
     : [
-        `Two readers ruled the same ${both}, and in their first rulings agreed on ${share}`,
-        `On the same ${both}, the first rulings of two readers agreed on ${share}`,
+        `Two readers both ruled ${both}, and in their first rulings agreed on ${share}`,
+        `In their first rulings, two readers who both ruled ${both} agreed on ${share}`,
       ]
 }
 
