@@ -124,18 +124,28 @@ test('a database outside is described by a file, its runs are logged by hand, an
   await page.getByRole('button', { name: /Draft from the plan/ }).click()
   await page.locator('[data-line="2"]').click()
   await expect(page.getByText('subj:"Room sound"')).toBeVisible()
-  for (const [line, hits] of [
-    [1, '120'],
-    [2, '80'],
-    [3, '180'],
-    [4, '80'],
-    [5, '2'],
-  ] as const) {
-    await page.locator(`[data-line="${line}"]`).click()
-    await page.getByLabel(`Hits of line ${line}, as shown there`).fill(hits)
-    await page.getByRole('button', { name: 'Log the run' }).click()
-    await expect(page.locator(`[data-line="${line}"] .hits`)).toHaveText(hits)
-  }
+  await page.locator('[data-line="1"]').click()
+  await page.getByLabel('Hits of line 1, as shown there').fill('120')
+  await page.getByRole('button', { name: 'Log the run' }).click()
+  await expect(page.locator('[data-line="1"] .hits')).toHaveText('120')
+  await test.step('a sheet leads through the other lines: copied, run there, the count typed in', async () => {
+    await page.context().grantPermissions(['clipboard-write'])
+    await page.keyboard.press('r')
+    const sheet = page.getByRole('dialog', { name: 'Lantern Index, line by line' })
+    await expect(sheet.getByText('Line 2; 4 lines still to be run')).toBeVisible()
+    await accessible(page, 'a run sheet', '.run-sheet')
+    for (const [line, hits] of [
+      [2, '80'],
+      [3, '180'],
+      [4, '80'],
+      [5, '2'],
+    ] as const) {
+      await sheet.getByLabel(`Hits of line ${line} there`).fill(hits)
+      await page.keyboard.press('Enter')
+    }
+    await sheet.getByRole('button', { name: 'Done' }).click()
+    await expect(page.locator('[data-line="5"] .hits')).toHaveText('2')
+  })
   await page.getByLabel('Export file').setInputFiles({
     name: 'export.csv',
     mimeType: 'text/csv',
@@ -155,7 +165,32 @@ test('a database outside is described by a file, its runs are logged by hand, an
     await expect(seen.getByRole('button', { name: /Hall noise/ })).toHaveCount(0)
     await accessible(page, 'headings that records have', '.headings-seen')
   })
-  await saved(page)
+  await test.step('a search of before the record, its strategy lost, is taken in and told as such', async () => {
+    await stage(page, 'Question')
+    await file.setInputFiles({
+      name: 'oast.json',
+      mimeType: 'application/json',
+      buffer: Buffer.from(JSON.stringify({ ...profile, id: 'oast', name: 'Oast Index' })),
+    })
+    await expect(page.getByLabel('Platform of Oast Index')).toBeVisible()
+    await stage(page, 'Searches')
+    await page.getByRole('tab', { name: /Oast Index/ }).click()
+    await page.getByRole('button', { name: 'day and count' }).click()
+    const dialog = page.getByRole('dialog')
+    await dialog.getByLabel('Day on which it was searched').fill('18 Nov 2024')
+    await page.keyboard.press('Enter')
+    await dialog.getByLabel('Hits that it had').fill('318')
+    await dialog.getByLabel('What else is remembered').fill('noted in a laboratory book')
+    await accessible(page, 'a search of before', '.ant-modal')
+    await dialog.getByRole('button', { name: 'Take it in' }).click()
+    await expect(page.locator('[data-line="1"]')).toContainText('searched before this record was kept')
+    await expect(page.locator('[data-line="1"] .hits')).toHaveText('318')
+    await saved(page)
+    await stage(page, 'Methods')
+    await expect(
+      page.getByText(/The search in Oast Index was made before this record was kept; with which words/),
+    ).toBeVisible()
+  })
 })
 
 test('a look at a line: facets show what they would leave, become a line, a limit, or terms in the grid', async ({

@@ -36,9 +36,13 @@ function askedOtherwise(sourceId: string | undefined): Command[] | undefined {
   ] as never
 }
 
-/** A run is made again, on the day behind the last. */
-function dayAfter({ runs, sources }: Review): Command[] | undefined {
-  const own = runs.filter((r) => sources.some((s) => s.id === r.sourceId) && r.text.trim())
+/** A run of a line that stands as it was run is made again, on the day behind the last. */
+function dayAfter({ runs, sources, strategies }: Review): Command[] | undefined {
+  const stands = (r: Review['runs'][number]): boolean => {
+    const current = lineKeys(strategies[r.sourceId] ?? [])
+    return sources.some((s) => s.id === r.sourceId) && current.get(r.lineId) === r.key
+  }
+  const own = runs.filter((r) => r.text.trim() && stands(r))
   const last = own.toSorted((a, b) => (a.at < b.at ? -1 : 1)).at(-1)
   const at = last && new Date(Date.parse(last.at) + 86_400_000).toISOString()
   return last && [{ kind: 'run.log', payload: { ...last, id: 'day-after', at: at! } }]
@@ -108,6 +112,8 @@ export const OF_SEARCHES = {
     ),
   'searched-on': (_e, c) => dayAfter(c.review),
   'searched-again': (_e, c) => dayAfter(c.review),
+  // Somebody found out what was asked.
+  'searched-before': (_e, c) => askedOtherwise(namedIn(c, 'searched-before')),
   'way-gone': (_e, c) => again('source.set', otherWay(c), { name: 'somebody else' }),
   'ways-at-once': (_e, c) => again('source.set', otherWay(c), { name: 'somebody else' }),
   'way-planned': (_e, c) => {

@@ -116,6 +116,15 @@ class Writer {
     )
     return this
   }
+  /** A search of before the record, of which a day and a count are known. */
+  before(sourceId: string, hits: number, day: string): this {
+    const line: Line = { id: `${sourceId}-line`, text: '', limits: [], note: '', drafted: false }
+    return this.put('strategy.set', { sourceId, lines: [line], why: 'drafted anew' }).put('run.log', {
+      ...{ id: `${sourceId}-before`, sourceId, lineId: line.id, number: 1, text: '', sent: '', limits: [] },
+      ...{ key: lineKeys([line]).get(line.id)!, reached: reachedBy([line], line.id), hits },
+      ...{ at: `${day}T12:00:00.000Z`, by: 'p-1', release: '', how: 'before' },
+    })
+  }
   bring(sourceId: string, count: number, more: object = {}): this {
     return this.put('records.import', {
       id: `i${this.entries.length}`,
@@ -368,6 +377,17 @@ export const OTHERS: Record<string, () => FactContext> = {
       ])
       .bring('m', 9)
     return w.rule(`i${w.entries.length - 1}`, ten.slice(0, 9)).context()
+  },
+  'one searched before, its strategy lost': () => {
+    const w = new Writer()
+      .plan()
+      .source('f', 'database', 'Fernhollow Education Index', 'it covers schools', FERNHOLLOW)
+      .source('l', 'database', 'Lantern Index', 'it holds theses', {})
+      .before('l', 318, '2024-11-18')
+      .search('f', [120, 900, 40], 'stand-in', '2026-03', false)
+      .bring('f', 6)
+      .bring('l', 4, { runId: 'l-before' })
+    return w.rule(`i${w.entries.length - 1}`, ten.slice(0, 4)).context()
   },
   'a plan with nothing run': () =>
     new Writer()

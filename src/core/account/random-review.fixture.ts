@@ -20,6 +20,7 @@ import type { World } from './meanings'
 import type { FactContext } from './facts'
 import { listed } from '../base'
 import { foundBy, type SlowLine } from './meanings/what-is-found'
+import { lostSearchIn } from './lost-search.fixture'
 
 const SOURCES = ['Fen', 'Gale', 'Quay'] as const
 const PROFILE: Record<string, Profile> = {
@@ -143,6 +144,8 @@ export const reviews = fc.record({
   reason: fc.constantFrom('', 'rules changed in 2016'),
   sources: fc.subarray([...SOURCES], { minLength: 1 }),
   people: fc.boolean(),
+  /** One more database was searched before the record was kept, and nobody knows how. */
+  lost: fc.nat(5).map((n) => n === 5),
   peopleBrought: fc.boolean(),
   strategies: fc.array(strategy, { minLength: 3, maxLength: 3 }),
   before: fc.array(strategy, { minLength: 3, maxLength: 3 }),
@@ -336,6 +339,7 @@ export function journal(d: Drawn): Entry[] {
       run(s, lines, ran === 'both' && d.partly ? 2 : 1, 'release of September 2026')
     if (ran === 'some') run(s, lines, 2, 'release of September 2026')
   })
+  if (d.lost) for (const command of lostSearchIn('Reed', 'Reed Index')) put(command)
   if (d.protocol === 'late') protocol()
   d.dropped.forEach((t, i) =>
     put({

@@ -1,6 +1,7 @@
 /** Random reviews that looked beyond databases, and whose searches were sent as a database took them. */
 import fc from 'fast-check'
 import { REVIEWED, type Command, type Entry } from '../review'
+import { lostSearchIn } from './lost-search.fixture'
 import { andThen } from './random-reading.fixture'
 
 const day = fc.constantFrom('2026-05-04', '2026-05-12', '2026-06-20')
@@ -150,6 +151,8 @@ export const searchings = fc.record({
   ),
   /** Another database was searched and taken out of the plan: what left with it, what stayed, or it came again. */
   gone: fc.constantFrom(undefined, undefined, 'nothing', 'records', 'stayed', 'again'),
+  /** One was searched before the record was kept, and nobody knows how. */
+  lost: fc.nat(5).map((n) => n === 5),
   /** Of which of its lines records of the first database came, if that was noted. */
   came: fc.constantFrom('last', 'last', 'first', 'none'),
   /** What was looked up in the thesaurus of the first database, when, and whether it was there. */
@@ -339,6 +342,7 @@ export const searchingJournal = ({
   ways,
   every,
   gone,
+  lost,
   came,
   deposits,
   lookedUp,
@@ -398,6 +402,7 @@ export const searchingJournal = ({
           },
     ),
     ...(gone ? takenOutOf(gone) : []),
+    ...(lost ? lostSearchIn('Reed', 'Reed') : []),
     ...Array.from({ length: deposits }, (_, n) => ({
       kind: 'package.deposit',
       payload: {

@@ -2,7 +2,7 @@ import { keptFor } from '../base'
 import { numbersIn, parse, type Expr } from '../query'
 import type { Line, Review } from '../review'
 import { finalLine } from '../strategy'
-import { finalRun, searchedIn } from './standing'
+import { finalRun, searchedIn, strategyUnknown } from './standing'
 
 /**
  * Does everything that a line finds come from a line of one of these concepts? A line of a concept stands for the whole of
@@ -51,9 +51,13 @@ export interface CountedSearch {
   line: Line
 }
 
-/** The searches by the line that counts in each source that was searched; undefined where it was not run in one of them. */
+/**
+ * The searches by the line that counts in each source that was searched, those of which nobody here knows what they asked left
+ * out; undefined where it was not run in one of them.
+ */
 export const countedSearches = keptFor((review: Review): CountedSearch[] | undefined => {
-  const all = searchedIn(review).map(({ id: sourceId }) => {
+  const known = searchedIn(review).filter((s) => !strategyUnknown(review, s.id))
+  const all = known.map(({ id: sourceId }) => {
     const lines = review.strategies[sourceId] ?? []
     const line = finalLine(lines)
     return line && finalRun(review, sourceId) ? { sourceId, lines, line } : undefined

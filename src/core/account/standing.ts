@@ -17,6 +17,15 @@ export function finalRun(review: Review, sourceId: string): Run | undefined {
   return last && currentRuns(review, sourceId).get(last.id)
 }
 
+/**
+ * Was the search that counts in a source made before the record was kept, with nobody here knowing what it asked? Of it a day
+ * and a count are known, and nothing is told of words, limits and filters.
+ */
+export function strategyUnknown(review: Review, sourceId: string): boolean {
+  const run = finalRun(review, sourceId)
+  return run?.how === 'before' && !run.text.trim()
+}
+
 /** The runs of what counts in a source: of the line that does, and of those that it reached. */
 export function runsBehind(review: Review, sourceId: string): Run[] {
   const run = finalRun(review, sourceId)
@@ -25,8 +34,9 @@ export function runsBehind(review: Review, sourceId: string): Run[] {
   return [...(run.reached ?? []).flatMap(({ id }) => current.get(id) ?? []), run]
 }
 
-/** How a planned limit stands in what was really run of a source. `open`: what counts there has not been run. */
-export type Applied = 'applied' | 'stood in' | 'not available' | 'not applied' | 'open'
+/** How a planned limit stands in what was really run of a source. `open`: what counts there has not been run; `unknown`:
+ * nobody here knows what was asked. */
+export type Applied = 'applied' | 'stood in' | 'not available' | 'not applied' | 'open' | 'unknown'
 
 export function limitApplied(
   { review, source }: FactContext,
@@ -34,6 +44,7 @@ export function limitApplied(
   sourceId: string,
 ): Applied {
   if (!finalRun(review, sourceId)) return 'open'
+  if (strategyUnknown(review, sourceId)) return 'unknown'
   if (limitsThatCount(review.strategies[sourceId] ?? []).some((l) => sameLimit(l, planned.limit)))
     return stateOf(planned.limit.kind, source(sourceId)?.profile) === 'stood in' ? 'stood in' : 'applied'
   return stateOf(planned.limit.kind, source(sourceId)?.profile) === 'not available'

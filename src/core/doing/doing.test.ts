@@ -52,6 +52,7 @@ import {
   leaveRemarks,
   leaveUndescribed,
   logAgain,
+  logBefore,
   logByHand,
   addHeadingSeen,
   logLookUp,
@@ -165,6 +166,11 @@ const CASES: Record<string, (review: Review) => readonly Command[]> = {
       at(r),
       LINES.map((l) => ({ ...RUN, line: l, hits: 7, how: 'stand-in' as const })),
     ),
+  logBefore: (r) =>
+    logBefore(at(r), {
+      ...{ source: SOURCE, lines: LINES, at: '2024-11-18T12:00:00Z', hits: 318 },
+      ...{ ranBy: '', reader: 'Ida', platform: '', note: 'from a notebook' },
+    }),
   logByHand: (r) =>
     logByHand(at(r), {
       ...RUN,

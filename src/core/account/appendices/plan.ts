@@ -10,6 +10,7 @@ const APPLIED = {
   'not available': 'not available',
   'not applied': 'not set',
   open: 'not run yet',
+  unknown: 'not known',
 } as const
 
 /** C: each planned limit, why, and what became of it in each database. */

@@ -1,3 +1,4 @@
+import { listed } from '../../base'
 import { nameOfPerson, type TakenOver } from '../../review'
 import { asTold } from '../as-run'
 import { limitsBeyond } from '../sayings/limits-beyond'
@@ -5,7 +6,7 @@ import { takenOverIn } from '../sayings/as-sent'
 import { reviewersOf, searchReviewed } from '../sayings/search-reviewed'
 import { text } from '../document'
 import { cell, type Block, type Cell } from '../documents/tree'
-import { searchedIn } from '../standing'
+import { searchedIn, strategyUnknown } from '../standing'
 import { toldInText } from '../told-in-text'
 import { isTold, SAYINGS, type SayingName } from '../sayings'
 import type { NotGone } from '../sayings/ways-not-gone'
@@ -33,6 +34,7 @@ export function reportingItems(c: AppendixContext): ReportingItem[] {
   const { review, figures } = c
   const told = toldInText(c)
   const searched = searchedIn(review)
+  const unknown = searched.filter((s) => strategyUnknown(review, s.id))
   const others = review.sources.filter((s) => s.kind !== 'database')
   const done = others.filter((s) => s.id in figures.brought || wasGone(review, s.id))
   const ways = (...kinds: string[]): string[] => done.filter((s) => kinds.includes(s.kind)).map((s) => s.name)
@@ -144,7 +146,9 @@ export function reportingItems(c: AppendixContext): ReportingItem[] {
       told,
       8,
       'every strategy in full, as it was run',
-      searched.length ? `${searched.length} of ${searched.length} databases, line by line` : undefined,
+      searched.length
+        ? `${searched.length - unknown.length} of ${searched.length} databases, line by line${unknown.length ? `; what ${listed(unknown.map((s) => s.name))} was asked is not known here` : ''}`
+        : undefined,
       'Appendix B',
       'searches',
     ),
@@ -159,12 +163,14 @@ export function reportingItems(c: AppendixContext): ReportingItem[] {
         : beyond
           ? 'none planned; what was set all the same is told'
           : searched.length
-            ? 'none was set'
+            ? unknown.length
+              ? 'none planned; of a search before the record it is told that they are not known'
+              : 'none was set'
             : undefined,
       'second part',
       'question',
       {
-        tells: limited || beyond ? LIMITS_TOLD : ['searches-without'],
+        tells: limited || beyond ? LIMITS_TOLD : ['searches-without', 'searched-before'],
       },
     ),
     item(
@@ -174,7 +180,7 @@ export function reportingItems(c: AppendixContext): ReportingItem[] {
       names(taken('filter')) || undefined,
       'second part',
       'searches',
-      { tells: ['taken-over'], not: ['searches-without'] },
+      { tells: ['taken-over'], not: ['searches-without', 'searched-before'] },
       !taken('filter').length,
     ),
     item(
@@ -184,7 +190,7 @@ export function reportingItems(c: AppendixContext): ReportingItem[] {
       names(taken('earlier strategy')) || undefined,
       'second part',
       'searches',
-      { tells: ['taken-over'], not: ['searches-without'] },
+      { tells: ['taken-over'], not: ['searches-without', 'searched-before'] },
       !taken('earlier strategy').length,
     ),
     item(

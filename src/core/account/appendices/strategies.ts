@@ -3,6 +3,7 @@ import { limitToTick, parse, print, type LimitValue } from '../../query'
 import { nameOfPerson, standingRuns, type Review, type Run, type Source } from '../../review'
 import { limitsToSend, linesThatCount } from '../../strategy'
 import { cell, type Block } from '../documents/tree'
+import { NOT_KNOWN } from '../documents/strategy-text'
 import { text } from '../document'
 import { takenOut } from '../taken-out'
 import { waysTable } from './ways'
@@ -99,7 +100,7 @@ function tableOf(
       rows: runs.map((run, n) => [
         cell(String(run.number)),
         ...(there ? [cell(run.there ?? String(run.number))] : []),
-        cell(run.sent),
+        cell(run.sent || (run.how === 'before' ? NOT_KNOWN : '')),
         cell(plain(run.text)),
         cell([...new Set(limits[n]!.map(limitToTick))].join('; ')),
         cell(thousands(run.hits)),

@@ -7,6 +7,9 @@ import { limitsToSend, lineToSend, numbersThere } from '../../strategy'
 import { currentRuns } from '../runs'
 import { dateWords } from '../words'
 
+/** What stands for the text of a search that was made before the record was kept. */
+export const NOT_KNOWN = 'not known: searched before this record was kept'
+
 /**
  * A strategy line by line, in the form that reporting guidelines ask for (PRISMA-S, items 1, 8, 9 and 13; the numbers
  * are quoted from memory): where, through what, when, every line exactly as it was run, its limits and its hits. A line
@@ -102,7 +105,9 @@ function rowOf(
   const cells = [
     String(number),
     ...(there === undefined ? [] : [String(there)]),
-    flat(run?.sent ?? line.described ?? (toSend || line.text)),
+    run?.how === 'before' && !run.sent
+      ? NOT_KNOWN
+      : flat(run?.sent ?? line.described ?? (toSend || line.text)),
     [...new Set(limits)].join('; '),
     run ? thousands(run.hits) : 'not run as it stands',
     run ? dateWords(run.at) : '',

@@ -5,7 +5,7 @@ import { asTold } from '../as-run'
 import { fact, SOURCES_TABLE, text, type Inline } from '../document'
 import type { FactContext } from '../facts'
 import { joiningLine } from '../runs'
-import { limitSteps, searchedIn } from '../standing'
+import { limitSteps, searchedIn, strategyUnknown } from '../standing'
 import { limitNoun } from '../words'
 import type { Block, Cell } from './tree'
 
@@ -49,7 +49,9 @@ export function rowOf(told: FactContext, s: Source): Cell[] {
     reached,
     known(context, s, 'coverage') ? [fact(`source.coverage:${s.id}`)] : [text('not noted')],
     [fact(`source.days:${s.id}`)],
-    joined && !joined.limits.length ? [fact(`hits.joined:${s.id}`)] : [text('–')],
+    joined && !joined.limits.length && !strategyUnknown(review, s.id)
+      ? [fact(`hits.joined:${s.id}`)]
+      : [text(strategyUnknown(review, s.id) ? 'not known' : '–')],
     limitCells(context, s.id),
     s.id in figures.brought ? [fact(`records.from:${s.id}`)] : [text('–')],
     s.id in figures.brought ? [fact(`works.once.from:${s.id}`)] : [text('–')],

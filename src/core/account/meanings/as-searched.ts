@@ -10,6 +10,7 @@ export interface SlowRun {
   at: string
   by: string
   hits: number
+  how: string
   supersedes?: string
 }
 
@@ -24,6 +25,8 @@ export interface SlowSearch {
   runs: readonly SlowRun[]
   /** The place of the last line; it counts where it was run. */
   last: number
+  /** It was made before there was a record, and what it asked stands nowhere. */
+  lost: boolean
 }
 
 type Payload = ReturnType<Deeds['of']>[number]
@@ -84,9 +87,10 @@ export function searchesOf(deeds: Deeds): SlowSearch[] {
       if (run) ran.set(line.id, run)
     })
     const asking = lines.findLastIndex((l) => l.described === undefined)
-    return [
-      { id, name: source.name as string, lines, ran, runs, last: asking < 0 ? lines.length - 1 : asking },
-    ]
+    const last = asking < 0 ? lines.length - 1 : asking
+    const made = ran.get(lines[last]?.id ?? '')
+    const lost = made?.how === 'before' && made.text === ''
+    return [{ id, name: source.name as string, lines, ran, runs, last, lost }]
   })
   known.set(deeds, all)
   return all
@@ -125,3 +129,6 @@ function asRun(
 
 /** The line that counts was run as it stands. */
 export const counts = (s: SlowSearch): boolean => s.ran.has(s.lines[s.last]?.id ?? '')
+
+/** The searches of which it is known what they asked. */
+export const knownSearches = (deeds: Deeds): SlowSearch[] => searchesOf(deeds).filter((s) => !s.lost)

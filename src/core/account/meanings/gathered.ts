@@ -20,7 +20,7 @@ export function cameIn(read: CameIn, deeds: Deeds): boolean {
     (read.found === undefined ||
       (read.found === hits.reduce<number>((n, h) => n + Number(h), 0) &&
         // What was done without a query found records too.
-        deeds.of('run.log').every((r) => r.text !== '') &&
+        deeds.of('run.log').every((r) => r.text !== '' || r.how === 'before') &&
         files.every((i) =>
           sources.some((s) => s.id === i.sourceId && countedRun(s.name as string, deeds)),
         ))) &&

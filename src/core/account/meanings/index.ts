@@ -37,7 +37,7 @@ import {
   wayPlanned,
   waysAtOnce,
 } from './sources'
-import { countsByHand, countsCorrected, searchesWithout, truncation } from './searches'
+import { countsByHand, countsCorrected, searchedBefore, searchesWithout, truncation } from './searches'
 import { followed, looked, notGone, peopleAsked, searchAgain, sourceGone } from './ways'
 
 const has = (deeds: Deeds, works: readonly string[], pass: 'broad' | 'close', verdict: string): number =>
@@ -204,6 +204,7 @@ const MEANINGS: { readonly [N in keyof Reads]: (read: Reads[N], deeds: Deeds) =>
   together,
   'searched-on': searchedOn,
   'searched-again': searchedAgain,
+  'searched-before': searchedBefore,
   'way-gone': wayGone,
   'ways-at-once': waysAtOnce,
   'way-planned': wayPlanned,

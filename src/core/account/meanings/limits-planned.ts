@@ -1,5 +1,5 @@
 import type { LimitsRead } from '../reads/en'
-import { counts, searchesOf, type SlowSearch } from './as-searched'
+import { counts, knownSearches, searchesOf, type SlowSearch } from './as-searched'
 import type { Deeds } from './deeds'
 import { sameNames, sameReason, thingsOf } from './plan'
 import { limitHolds, type SlowLine } from './what-is-found'
@@ -43,7 +43,7 @@ const lacks = (s: SlowSearch, { kind }: Limit, deeds: Deeds): boolean =>
 
 /** Each held in every database that was searched and has such a limit, and in one at least. */
 export function limitsKept({ limits }: LimitsRead, deeds: Deeds): boolean {
-  const all = searchesOf(deeds)
+  const all = knownSearches(deeds)
   return (
     told(limits, deeds)?.every(
       ({ limit }) =>
@@ -55,13 +55,13 @@ export function limitsKept({ limits }: LimitsRead, deeds: Deeds): boolean {
 
 /** Each is planned, and of some database that was searched it is not known yet whether it held, or none was. */
 export function limitsPlanned({ limits }: LimitsRead, deeds: Deeds): boolean {
-  const all = searchesOf(deeds)
-  return told(limits, deeds) !== undefined && (!all.length || all.some((s) => !counts(s)))
+  const known = knownSearches(deeds)
+  return told(limits, deeds) !== undefined && (!searchesOf(deeds).length || known.some((s) => !counts(s)))
 }
 
 /** Each was planned, and held in no search. */
 export function limitsDropped({ limits }: LimitsRead, deeds: Deeds): boolean {
-  const all = searchesOf(deeds)
+  const all = knownSearches(deeds)
   return (
     all.length > 0 &&
     all.every(counts) &&
@@ -74,7 +74,7 @@ export function limitInSome(
   { names, words, reason }: { names: string; words: string; reason?: string },
   deeds: Deeds,
 ): boolean {
-  const all = searchesOf(deeds)
+  const all = knownSearches(deeds)
   const own = told([{ words, ...(reason === undefined ? {} : { reason }) }], deeds)
   const [planned] = own ?? []
   if (!planned || own!.length > 1) return false

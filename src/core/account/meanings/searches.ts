@@ -1,6 +1,8 @@
 import type { ByHand, Truncation, Without } from '../reads/en'
 import { countingRuns, toldAsFound, type CountingRun } from './counting-runs'
+import { searchesOf } from './as-searched'
 import { lastAsking, type Deeds } from './deeds'
+import { sameNames } from './plan'
 import { looksOf } from './search-reviewed'
 
 interface Ran extends CountingRun {
@@ -58,11 +60,27 @@ export function searchesWithout(read: Without, deeds: Deeds): boolean {
     earlier: taken.includes('earlier strategy'),
     review: looksOf(deeds).size > 0,
   }
+  // Of a search that stands nowhere nobody can say what it had not.
+  const lost = searchesOf(deeds).some((s) => s.lost)
   return (
     read.length > 0 &&
     runs.length > 0 &&
     deeds.counted('broad').length > 0 &&
-    (Object.keys(there) as Without).every((what) => there[what] !== read.includes(what))
+    (Object.keys(there) as Without).every((what) =>
+      lost && what !== 'review' ? !read.includes(what) : there[what] !== read.includes(what),
+    )
+  )
+}
+
+/** Just these databases were searched before there was a record, and what they were asked stands nowhere. */
+export const searchedBefore = ({ names }: { names: string }, deeds: Deeds): boolean => {
+  const lost = searchesOf(deeds).filter((s) => s.lost)
+  return (
+    lost.length > 0 &&
+    sameNames(
+      names,
+      lost.map((s) => s.name),
+    )
   )
 }
 

@@ -43,6 +43,7 @@ import { titlesAsked } from './titles-asked'
 import { titlesOrder } from './titles-order'
 import { titlesRead } from './titles-read'
 import { titlesWho } from './titles-who'
+import { searchedBefore } from './searched-before'
 import { truncation } from './truncation'
 import { wayFollowed } from './way-followed'
 import { wayLooked } from './way-looked'
@@ -62,6 +63,7 @@ export const SAYINGS = {
   together,
   'searched-on': searchedOn,
   'searched-again': searchedAgain,
+  'searched-before': searchedBefore,
   'counts-by-hand': countsByHand,
   'counts-corrected': countsCorrected,
   'source-gone': sourceGone,

@@ -6,7 +6,7 @@ import { limitsThatCount } from '../../strategy'
 import type { FactContext } from '../facts'
 import { standsInside } from '../reasons-given'
 import { ranIn } from './asked-with'
-import { finalRun, limitApplied, searchedIn, type Applied } from '../standing'
+import { finalRun, limitApplied, searchedIn, strategyUnknown, type Applied } from '../standing'
 import { saying } from './saying'
 
 /** A limit with the reason that was given for it. */
@@ -34,7 +34,9 @@ function lacking({ review, source }: FactContext, sourceId: string): LimitKind[]
 function heldOf(c: FactContext, planned: PlannedLimit): Held {
   const { id: limitId, limit, reason } = planned
   const searched = searchedIn(c.review)
-  const states = searched.map((s): [string, Applied] => [s.id, limitApplied(c, planned, s.id)])
+  const states = searched
+    .map((s): [string, Applied] => [s.id, limitApplied(c, planned, s.id)])
+    .filter(([, state]) => state !== 'unknown')
   const heldIn = states.flatMap(([id, state]) => (state === 'applied' || state === 'stood in' ? [id] : []))
   const named = (id: string): boolean => ranIn(c).includes(id) && lacking(c, id).includes(limit.kind)
   const own = { limitId, limit, reason, heldIn }
@@ -50,8 +52,13 @@ function heldOf(c: FactContext, planned: PlannedLimit): Held {
 
 /** Nothing is told of limits before there is a question. */
 const all = keptFor((c: FactContext): Held[] =>
-  c.review.question.trim() ? c.review.limits.map((l) => heldOf(c, l)) : [],
+  c.review.question.trim() && !nothingKnown(c) ? c.review.limits.map((l) => heldOf(c, l)) : [],
 )
+/** Of no search that was made is it known here what it asked. */
+function nothingKnown({ review }: FactContext): boolean {
+  const searched = searchedIn(review)
+  return searched.length > 0 && searched.every((s) => strategyUnknown(review, s.id))
+}
 const inState = (c: FactContext, state: Held['state']): Held[] => all(c).filter((h) => h.state === state)
 const reasoned = ({ limitId, limit, reason }: Held): ReasonedLimit => ({ limitId, limit, reason })
 const inShort = ({ review }: FactContext): boolean => review.account.length === 'short'

@@ -24,6 +24,7 @@ export type Family =
   | 'searched at once'
   | 'days of searching'
   | 'days of searching again'
+  | 'searched before'
   | 'other ways'
   | 'other ways at once'
   | 'pages'

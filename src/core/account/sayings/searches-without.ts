@@ -1,7 +1,7 @@
 import { passSums } from '../facts/selection'
 import type { FactContext } from '../facts'
 import { standingRuns } from '../../review'
-import { searchedIn } from '../standing'
+import { searchedIn, strategyUnknown } from '../standing'
 import { reviewersOf } from './search-reviewed'
 import { saying } from './saying'
 
@@ -15,10 +15,12 @@ function without(c: FactContext): Without[] {
   const ran = new Set(runs.map((r) => r.lineId))
   const taken = new Set(lines.flatMap((l) => (l.takenOver && ran.has(l.id) ? [l.takenOver.what] : [])))
   const limited = review.limits.length > 0 || runs.some((r) => r.limits.length > 0)
+  // Of a search that nobody here knows it is not said what it had not.
+  const unknown = searchedIn(review).some((s) => strategyUnknown(review, s.id))
   return [
-    ...(limited ? [] : ['limits' as const]),
-    ...(taken.has('filter') ? [] : ['filter' as const]),
-    ...(taken.has('earlier strategy') ? [] : ['earlier' as const]),
+    ...(unknown || limited ? [] : ['limits' as const]),
+    ...(unknown || taken.has('filter') ? [] : ['filter' as const]),
+    ...(unknown || taken.has('earlier strategy') ? [] : ['earlier' as const]),
     ...(reviewersOf(c).length ? [] : ['review' as const]),
   ]
 }

@@ -1,5 +1,6 @@
 'use client'
 import { useMemo } from 'react'
+import { dateWords } from '@/core/account'
 import { writtenOtherwise } from '@/core/doing'
 import type { Line } from '@/core/review'
 import { lineToSend } from '@/core/strategy'
@@ -40,6 +41,18 @@ export function ByHand({
       },
     [lines, number, profile, runs],
   )
+  const made = runs.findLast((r) => r.lineId === line.id)
+  if (made?.how === 'before' && !line.text)
+    return (
+      <>
+        <p className="sub">
+          Line {number} was searched before this record was kept, on {dateWords(made.at)}. What it asked is
+          not known here: it cannot be run again, and the methods section says so. Its records are brought in
+          below.
+        </p>
+        <LogRun line={line} number={number} lines={lines} info={info} sent="" made logged={logged} />
+      </>
+    )
   const otherwise = writtenOtherwise(review, lines, line, said.text)
   return (
     <>

@@ -38,6 +38,7 @@ export function LogRun({
   info,
   sent,
   screen = [],
+  made = false,
   logged,
 }: {
   line: Line
@@ -48,6 +49,8 @@ export function LogRun({
   sent: string
   /** What is set on the screen there, and where. */
   screen?: readonly { what: string; where: string }[]
+  /** It was made, and is not made again: only its records are brought in. */
+  made?: boolean
   /** Told when a run was logged. */
   logged: () => void
 }) {
@@ -104,7 +107,7 @@ export function LogRun({
   const open = before !== undefined && (!as || (as === 'mistyped' && !because.trim()))
   const log = async (): Promise<void> => {
     if (hits === null || !sent || open) return
-    const made = {
+    const one = {
       source,
       lines,
       line,
@@ -119,8 +122,8 @@ export function LogRun({
       onScreen: screen,
       ...(keepsLines ? { there: there ?? expected } : {}),
     }
-    if (before && as) await doIt(logAgain, { ...made, as, before: before.run, because })
-    else await doIt(logByHand, made)
+    if (before && as) await doIt(logAgain, { ...one, as, before: before.run, because })
+    else await doIt(logByHand, one)
     saidLast.set(source.id, { at, by })
     setHits(null)
     setThere(null)
@@ -147,8 +150,14 @@ export function LogRun({
   const enter = () => deed(log())
   return (
     <div className="log-run">
-      <h2>{line.described === undefined ? 'Run it there, then log what came back' : 'Log what came back'}</h2>
-      <div className="log-fields">
+      <h2>
+        {made
+          ? 'What came back'
+          : line.described === undefined
+            ? 'Run it there, then log what came back'
+            : 'Log what came back'}
+      </h2>
+      <div className="log-fields" hidden={made}>
         <label>
           <span className="sub">
             hits
@@ -239,9 +248,11 @@ export function LogRun({
         </div>
       )}
       <div className="log-deeds">
-        <Button size="small" type="primary" disabled={hits === null || !sent || open} onClick={enter}>
-          Log the run
-        </Button>
+        {!made && (
+          <Button size="small" type="primary" disabled={hits === null || !sent || open} onClick={enter}>
+            Log the run
+          </Button>
+        )}
         {updating && (
           <Button size="small" onClick={part.open}>
             Bring the export of the update in
@@ -266,11 +277,13 @@ export function LogRun({
               {run.because && ` (corrected: ${run.because})`}. <CorrectRun key={run.id} run={run} />{' '}
             </>
           )}
-          {profile?.lines?.kept === 'never' || !profile?.lines
-            ? 'It keeps no history: this sheet is the history.'
-            : profile.lines.kept === 'session'
-              ? 'Its history goes when the window closes: this sheet keeps it.'
-              : ''}
+          {made
+            ? ''
+            : profile?.lines?.kept === 'never' || !profile?.lines
+              ? 'It keeps no history: this sheet is the history.'
+              : profile.lines.kept === 'session'
+                ? 'Its history goes when the window closes: this sheet keeps it.'
+                : ''}
         </span>
       </div>
       {own.map((i) => (

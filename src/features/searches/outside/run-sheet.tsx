@@ -6,6 +6,7 @@ import { listed, plural, thousands } from '@/core/base'
 import { logAgain, logByHand, runSheet, type RunSheetLine } from '@/core/doing'
 import { evidenceOf, type SourceInfo } from '@/standins/source-info'
 import { useSession, useStore } from '@/store/provider'
+import { copyText } from '@/ui/copy-text'
 
 /**
  * Leads through the lines of a source that are run elsewhere: copied, run there, the count typed in, on to the next. It can be
@@ -37,11 +38,7 @@ export function RunSheet({ info, again, close }: { info: SourceInfo; again: bool
   const field = useRef<GetRef<typeof InputNumber>>(null)
   const copy = (of: RunSheetLine | undefined): void => {
     if (of?.said?.text)
-      deed(
-        navigator.clipboard
-          .writeText(of.said.text)
-          .then(() => message.success(`Line ${of.number} is copied.`, 2)),
-      )
+      deed(copyText(of.said.text).then(() => message.success(`Line ${of.number} is copied.`, 2)))
   }
   useEffect(() => field.current?.focus(), [row?.line.id])
   const log = async (): Promise<void> => {

@@ -9,6 +9,7 @@ import { useActions, type Action } from '@/store/actions'
 import { useStore } from '@/store/provider'
 import { useAsked } from '@/store/use-asked'
 import { searchDesk, type Said } from '@/workers'
+import { copyText } from '@/ui/copy-text'
 import { KeyHint } from '../../shared/key-hint'
 import { QueryText } from '../sheet/query-text'
 
@@ -59,9 +60,9 @@ export function SaidPane({
       when: () => !!said.text,
       run: () =>
         deed(
-          navigator.clipboard
-            .writeText(said.text)
-            .then(() => message.success(`Copied.${onScreen && ` ${onScreen}`}`, onScreen ? 8 : 3)),
+          copyText(said.text).then(() =>
+            message.success(`Copied.${onScreen && ` ${onScreen}`}`, onScreen ? 8 : 3),
+          ),
         ),
     }),
     [short, said.text, onScreen, deed, message],

@@ -152,7 +152,12 @@ export function useJudgement(review: Review, info: SourceInfo, lines: readonly L
         )
     if (!profile) return undefined
     return async (): Promise<Judgement> => {
-      const counted = lines.map((l) => ({ ...l, hits: runs?.get(l.id)?.hits }))
+      const counted = lines.map((l) => {
+        const run = runs?.get(l.id)
+        // Of a search that was made before the record nobody knows what it asked: it is judged as one without words.
+        const lost = run?.how === 'before' && !l.text
+        return { ...l, hits: run?.hits, ...(lost ? { described: l.note } : {}) }
+      })
       const brought = await recordsDesk().broughtFrom(source.id)
       const remarks = await judgeDesk().remarks({
         profile,

@@ -15,6 +15,7 @@ import { standingRuns, type Line, type Review, type Run } from '@/core/review'
 import { countingLine } from '@/core/strategy'
 import type { SourceInfo } from '@/standins/source-info'
 import { useFactContext } from '@/store/use-account'
+import { copyText } from '@/ui/copy-text'
 import { fileName, saveFile } from '@/ui/save-file'
 import { Strand } from '@/ui/strand'
 import { LimitName, standingsOf, standingWords } from '../panes/ledger'
@@ -109,11 +110,7 @@ export function AllSources({
           )}
           <Button
             onClick={() =>
-              deed(
-                navigator.clipboard
-                  .writeText(text())
-                  .then(() => message.success('All strategies copied, line by line.')),
-              )
+              deed(copyText(text()).then(() => message.success('All strategies copied, line by line.')))
             }
           >
             Copy all, line by line

@@ -83,7 +83,11 @@ export function LineBar({
       <TakenOverField key={line.id} sourceId={info.source.id} line={line} number={number} />
       <span className="sub">
         {run &&
-          [`run ${run.at.slice(0, 10)} ${run.at.slice(11, 16)}`, nameOf(review, run.by)]
+          [
+            // Of a search of before only the day is known.
+            `run ${run.at.slice(0, 10)}${run.how === 'before' ? '' : ` ${run.at.slice(11, 16)}`}`,
+            nameOf(review, run.by),
+          ]
             .filter(Boolean)
             .join(', ')}
       </span>

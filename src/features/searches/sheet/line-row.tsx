@@ -99,6 +99,8 @@ export const LineRow = memo(function LineRow({
                 .join(' + ')}
             </span>
           </>
+        ) : !line.text && (run ?? before)?.how === 'before' ? (
+          <span className="serif">searched before this record was kept; what it asked is not known</span>
         ) : (
           <QueryText text={line.text} />
         )}

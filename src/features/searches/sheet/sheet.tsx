@@ -62,6 +62,16 @@ function Empty({ review, actions }: { review: Review; actions: SheetActions }) {
         take over a history
       </button>{' '}
       <KeyHint of={actions.history} /> that you copied or saved there.
+      {actions.before.when() && (
+        <>
+          {' '}
+          Of a search that was made before, with nobody knowing how,{' '}
+          <button className="plain link" onClick={actions.before.run}>
+            day and count
+          </button>{' '}
+          <KeyHint of={actions.before} /> can be noted.
+        </>
+      )}
       {!termsInUse(review).length && (
         <>
           {' '}

@@ -13,7 +13,7 @@ export interface Busy {
 }
 
 /** What stands over the sheet and waits for an answer. */
-export type SheetDialog = 'redraft' | 'carry' | 'history' | 'run sheet' | 'run sheet again'
+export type SheetDialog = 'redraft' | 'carry' | 'history' | 'before' | 'run sheet' | 'run sheet again'
 
 /** One sheet as it stands: the lines and what was run of them, and what the person points at. */
 export interface Sheet {

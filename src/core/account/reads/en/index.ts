@@ -50,6 +50,7 @@ import { agreedOn, type AgreedOn } from './agreed'
 import { broughtShort, type BroughtShort } from './brought-short'
 import { cameIn, type CameIn } from './came-in'
 import { countsByHand, countsCorrected, type ByHand } from './counts'
+import { searchedBefore, type SearchedBefore } from './searched-before'
 import { deposited, type Deposited } from './deposited'
 import { headingsSeen, type HeadingsSeen } from './headings-seen'
 import { limitsBeyond, type LimitsBeyond } from './limits-beyond'
@@ -131,6 +132,7 @@ export interface Reads {
   together: Together
   'searched-on': SearchedOn
   'searched-again': SearchedOn
+  'searched-before': SearchedBefore
   'way-gone': WayGone
   'ways-at-once': WaysAtOnce
   'way-planned': { name: string; reason?: string }
@@ -353,6 +355,7 @@ export const READS: { readonly [N in SayingName]: (sentence: string) => Reads[N]
   together,
   'searched-on': searchedOn,
   'searched-again': searchedAgain,
+  'searched-before': searchedBefore,
   'way-gone': wayGone,
   'ways-at-once': waysAtOnce,
   'way-planned': wayPlanned,

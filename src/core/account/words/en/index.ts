@@ -41,6 +41,7 @@ import { limitsBeyond } from './limits-beyond'
 import { notPartly } from './not-partly'
 import { notSent } from './not-sent'
 import { phrasesSentApart } from './phrases-apart'
+import { searchedBefore } from './searched-before'
 import { truncation } from './truncation'
 import { wayFollowed } from './way-followed'
 import { wayLooked } from './way-looked'
@@ -61,6 +62,7 @@ export const WORDS: { readonly [N in SayingName]: Words<FoundOf<N>> } = {
   together,
   'searched-on': searchedOn,
   'searched-again': searchedAgain,
+  'searched-before': searchedBefore,
   'counts-by-hand': countsByHand,
   'counts-corrected': countsCorrected,
   'source-gone': sourceGone,

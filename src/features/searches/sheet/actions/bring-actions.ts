@@ -1,6 +1,7 @@
 import { strategyText } from '@/core/account'
 import { thousands } from '@/core/base'
 import type { Action } from '@/store/actions'
+import { copyText } from '@/ui/copy-text'
 import { draftFor } from '../../history/draft'
 import { partsOf, type Place } from '../../../shared/bring-file/bring-file'
 import { bringRecords } from '../../outside/bring-records'
@@ -47,6 +48,13 @@ export function bringActions(sheet: Sheet, means: Means) {
       when: () => idle(sheet),
       run: () => set.dialog('history'),
     },
+    before: {
+      id: 'search-before',
+      label: 'A search made before this record was kept',
+      key: 'Shift+H',
+      when: () => idle(sheet) && info.standin === undefined,
+      run: () => set.dialog('before'),
+    },
     draft: {
       id: 'draft',
       label: lines.length ? 'Draft anew, after a look' : 'Draft from the plan',
@@ -70,9 +78,9 @@ export function bringActions(sheet: Sheet, means: Means) {
       when: () => lines.length > 0,
       run: () =>
         store.deed(
-          navigator.clipboard
-            .writeText(strategyText(context, source))
-            .then(() => message.success('The strategy is copied, line by line.')),
+          copyText(strategyText(context, source)).then(() =>
+            message.success('The strategy is copied, line by line.'),
+          ),
         ),
     },
     bring: {

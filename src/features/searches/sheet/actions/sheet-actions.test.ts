@@ -243,7 +243,7 @@ describe('What can be done with a sheet', () => {
       }),
       ...lineSteps(at[0]),
     ]
-    expect(all).toHaveLength(27)
+    expect(all).toHaveLength(28)
     expect(new Set(all.map((a) => a.id)).size).toBe(all.length)
     expect(new Set(all.map((a) => a.key)).size).toBe(all.length)
   })
