@@ -21,9 +21,9 @@ const again = <T extends object>(
 ): Command[] | undefined => was && [{ kind, payload: { ...was, ...change } } as never]
 
 /** Something else is asked of a source, and run. */
-function askedOtherwise(sourceId: string | undefined): Command[] | undefined {
+function askedOtherwise(sourceId: string | undefined, text = 'title: q'): Command[] | undefined {
   if (sourceId === undefined) return undefined
-  const line = { id: 'other', text: 'title: q', limits: [], note: '', drafted: false }
+  const line = { id: 'other', text, limits: [], note: '', drafted: false }
   const run = {
     ...{ id: 'run-other', sourceId, lineId: 'other', key: lineKeys([line]).get('other'), keyRule: 0 },
     ...{ reached: [{ number: 1, id: 'other', text: line.text, limits: [] }], number: 1, text: line.text },
@@ -130,6 +130,11 @@ export const OF_SEARCHES = {
     ),
   'asked-with': (_e, c) => askedOtherwise(namedIn(c, 'asked-with')),
   'asked-otherwise': (_e, c) => askedOtherwise(namedIn(c, 'asked-otherwise')),
+  stemmed: (_e, c) => {
+    // What was sent last to one of them asks for one form alone.
+    const found = foundOf(c, 'stemmed') as { stems: string[]; plurals: string[] } | undefined
+    return askedOtherwise(found?.stems[0] ?? found?.plurals[0], '"q r"')
+  },
   'no-nearness': (_e, c) => askedOtherwise(namedIn(c, 'no-nearness')),
   'left-out': (_e, c) => askedOtherwise(namedIn(c, 'left-out')),
   'without-query': (_e, c) =>

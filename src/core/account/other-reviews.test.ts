@@ -34,6 +34,7 @@ function worldOf(c: FactContext): World {
       ]
     }),
     nearless: all.flatMap((s) => (profile(s.id) && !profile(s.id)?.nearness ? [s.id] : [])),
+    stems: of((id) => profile(id)?.stemming ?? 'none'),
     titleOf: (id) => id,
   }
 }

@@ -54,6 +54,7 @@ export const WORLD: World = {
   ),
   lacks: {},
   nearless: SOURCES.filter((s) => !PROFILE[s]!.nearness),
+  stems: Object.fromEntries(SOURCES.map((s) => [s, PROFILE[s]!.stemming])),
   // Records of a file are counted from one, and named here from none.
   titleOf: (id) => titleOf(id.replace(/\d+$/, (n) => `${Number(n) - 1}`)),
 }

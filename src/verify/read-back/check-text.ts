@@ -135,6 +135,7 @@ function csvFaults(csv: string, { review, told }: OpenedReview): string[] {
 const NAMING: ReadonlySet<string> = new Set([
   ...['way-gone', 'ways-at-once', 'way-planned', 'chosen', 'to-search-besides', 'no-nearness'],
   ...['asked-with', 'asked-otherwise', 'without-query', 'taken-over', 'searched-on', 'together'],
+  ...['stemmed', 'searched-before'],
 ])
 
 /** Sentences that can be taken apart, and say another thing than the record has to tell of the same. */

@@ -41,6 +41,8 @@ export interface World {
   lacks: Readonly<Record<string, readonly string[]>>
   /** Sources that know no nearness. */
   nearless: readonly string[]
+  /** Sources that look for other forms of a word too: all of them, or singular and plural. */
+  stems: Readonly<Record<string, string>>
   /** The title of a record. */
   titleOf: (recordId: string) => string
 }
@@ -51,6 +53,7 @@ const NO_WORLD: World = {
   usual: {},
   lacks: {},
   nearless: [],
+  stems: {},
   titleOf: (id) => id,
 }
 

@@ -37,7 +37,14 @@ import {
   wayPlanned,
   waysAtOnce,
 } from './sources'
-import { countsByHand, countsCorrected, searchedBefore, searchesWithout, truncation } from './searches'
+import {
+  countsByHand,
+  countsCorrected,
+  searchedBefore,
+  searchesWithout,
+  stemmed,
+  truncation,
+} from './searches'
 import { followed, looked, notGone, peopleAsked, searchAgain, sourceGone } from './ways'
 
 const has = (deeds: Deeds, works: readonly string[], pass: 'broad' | 'close', verdict: string): number =>
@@ -260,6 +267,7 @@ const MEANINGS: { readonly [N in keyof Reads]: (read: Reads[N], deeds: Deeds) =>
   },
   'headings-seen': headingsSeen,
   truncation,
+  stemmed,
   'phrases-apart': phrasesSentApart,
   'not-sent': notSent,
   'not-partly': notPartly,

@@ -43,6 +43,26 @@ export function truncation(read: Truncation, deeds: Deeds): boolean {
   )
 }
 
+/** A word of a text that stands outside quotes, without a sign for its endings; operators and fields are none. */
+const bareWord = (text: string): boolean =>
+  text
+    .replace(/"[^"]*"/g, ' ')
+    .replace(/(?:NEAR|ONEAR)\/\d+|[\p{L}.,]+:|#\d+(?:-#?\d+)?|\b(?:AND|OR|NOT|any|all)\b/gu, ' ')
+    .split(/[\s()]+/)
+    .some((w) => /^[\p{L}\p{N}-]+$/u.test(w))
+
+/** By what is known of them just these look for all forms, and just these for singular and plural; each was sent a bare word. */
+export function stemmed(read: { stems?: string; plurals?: string }, deeds: Deeds): boolean {
+  const bare = countingRuns(deeds).flatMap(({ name, runs }) =>
+    runs.some((r) => bareWord(r.text)) ? [{ name, id: runs[0]!.sourceId }] : [],
+  )
+  const doing = (how: string): string[] =>
+    bare.filter((s) => deeds.world.stems[s.id] === how).map((s) => s.name)
+  const are = (told: string | undefined, names: string[]): boolean =>
+    told === undefined ? !names.length : sameNames(told, names)
+  return are(read.stems, doing('stems')) && are(read.plurals, doing('plurals'))
+}
+
 /** Each of these was not done with any strategy that was run, and each other one was done or planned. */
 export function searchesWithout(read: Without, deeds: Deeds): boolean {
   const runs = deeds.of('run.log') as unknown as Ran[]

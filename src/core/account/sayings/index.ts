@@ -44,6 +44,7 @@ import { titlesOrder } from './titles-order'
 import { titlesRead } from './titles-read'
 import { titlesWho } from './titles-who'
 import { searchedBefore } from './searched-before'
+import { stemmed } from './stemmed'
 import { truncation } from './truncation'
 import { wayFollowed } from './way-followed'
 import { wayLooked } from './way-looked'
@@ -85,6 +86,7 @@ export const SAYINGS = {
   'left-out': leftOut,
   'without-query': withoutQuery,
   truncation,
+  stemmed,
   'phrases-apart': phrasesSentApart,
   'not-sent': notSent,
   'not-partly': notPartly,

@@ -78,6 +78,7 @@ export type Family =
   | 'deposited'
   | 'not used'
   | 'sent without truncation'
+  | 'forms of words'
   | 'phrases sent as words'
   | 'left out in vain'
   | 'left out in part'

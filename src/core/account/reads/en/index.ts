@@ -50,6 +50,7 @@ import { agreedOn, type AgreedOn } from './agreed'
 import { broughtShort, type BroughtShort } from './brought-short'
 import { cameIn, type CameIn } from './came-in'
 import { countsByHand, countsCorrected, type ByHand } from './counts'
+import { stemmed, type Stemmed } from './stemmed'
 import { searchedBefore, type SearchedBefore } from './searched-before'
 import { deposited, type Deposited } from './deposited'
 import { headingsSeen, type HeadingsSeen } from './headings-seen'
@@ -185,6 +186,7 @@ export interface Reads {
   deposited: Deposited
   'headings-seen': HeadingsSeen
   truncation: Truncation
+  stemmed: Stemmed
   'phrases-apart': PhrasesApart
   'not-sent': NotSent
   'not-partly': NotSent
@@ -408,6 +410,7 @@ export const READS: { readonly [N in SayingName]: (sentence: string) => Reads[N]
   deposited,
   'headings-seen': headingsSeen,
   truncation,
+  stemmed,
   'phrases-apart': phrasesSentApart,
   'not-sent': notSent,
   'not-partly': notPartly,

@@ -42,6 +42,7 @@ import { notPartly } from './not-partly'
 import { notSent } from './not-sent'
 import { phrasesSentApart } from './phrases-apart'
 import { searchedBefore } from './searched-before'
+import { stemmed } from './stemmed'
 import { truncation } from './truncation'
 import { wayFollowed } from './way-followed'
 import { wayLooked } from './way-looked'
@@ -84,6 +85,7 @@ export const WORDS: { readonly [N in SayingName]: Words<FoundOf<N>> } = {
   'left-out': leftOut,
   'without-query': withoutQuery,
   truncation,
+  stemmed,
   'phrases-apart': phrasesSentApart,
   'not-sent': notSent,
   'not-partly': notPartly,
