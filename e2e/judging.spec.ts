@@ -146,6 +146,7 @@ test('a database outside is described by a file, its runs are logged by hand, an
     await sheet.getByRole('button', { name: 'Done' }).click()
     await expect(page.locator('[data-line="5"] .hits')).toHaveText('2')
   })
+  await page.getByLabel('By what the records that are handed out are ranked').fill('relevance')
   await page.getByLabel('Export file').setInputFiles({
     name: 'export.csv',
     mimeType: 'text/csv',
@@ -187,6 +188,9 @@ test('a database outside is described by a file, its runs are logged by hand, an
     await expect(page.locator('[data-line="1"] .hits')).toHaveText('318')
     await saved(page)
     await stage(page, 'Methods')
+    await expect(
+      page.getByText(/1 was brought in, the most that it hands out, the first by relevance/),
+    ).toBeVisible()
     await expect(
       page.getByText(/The search in Oast Index was made before this record was kept; with which words/),
     ).toBeVisible()

@@ -155,6 +155,8 @@ export const searchings = fc.record({
   lost: fc.nat(5).map((n) => n === 5),
   /** Of which of its lines records of the first database came, if that was noted. */
   came: fc.constantFrom('last', 'last', 'first', 'none'),
+  /** By which ranking they were the first, if that was noted. */
+  ranked: fc.constantFrom(undefined, undefined, 'relevance', 'day'),
   /** What was looked up in the thesaurus of the first database, when, and whether it was there. */
   lookedUp: fc.array(
     fc.record({ words: fc.constantFrom('Noise', 'echo', 'Room sound'), day, there: fc.boolean() }),
@@ -343,6 +345,7 @@ export const searchingJournal = ({
   every,
   gone,
   lost,
+  ranked,
   came,
   deposits,
   lookedUp,
@@ -378,6 +381,7 @@ export const searchingJournal = ({
       kind: 'records.import',
       payload: {
         ...{ id: 'i', sourceId: 'Fen', digest: 'a'.repeat(64), count: 6, at: '2026-05-02T10:00:00Z' },
+        ...(ranked ? { of: { hits: 40, taken: 6, rankedBy: ranked } } : {}),
         ...(came === 'none' || databases[0]!.ran === 'none'
           ? {}
           : { runId: `run-Fen-${came === 'first' ? '1' : lastOf(databases[0]!)}` }),

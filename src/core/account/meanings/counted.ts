@@ -85,6 +85,9 @@ export function countedRun(source: string, deeds: Deeds) {
   )
 }
 
+const rankedBy = (i: Record<string, unknown>): string =>
+  ((i.of as { rankedBy: string } | undefined)?.rankedBy ?? '').trim()
+
 /** Just so many records of that source were brought in and stay, which is fewer than its search found. */
 export function broughtShort(read: BroughtShort, deeds: Deeds): boolean {
   const run = countedRun(read.source, deeds)
@@ -108,7 +111,11 @@ export function broughtShort(read: BroughtShort, deeds: Deeds): boolean {
     read.brought === brought &&
     there.every((i) => own.includes(i.runId)) &&
     brought > 0 &&
-    brought < read.found
+    brought < read.found &&
+    // Ranked so, as was noted of each file.
+    (read.rankedBy === undefined
+      ? new Set(there.map(rankedBy)).size > 1 || there.every((i) => rankedBy(i) === '')
+      : there.every((i) => rankedBy(i) === read.rankedBy))
   )
 }
 

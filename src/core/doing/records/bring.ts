@@ -13,7 +13,7 @@ import {
 import type { DoingAt } from '../doing'
 
 /** Records that are brought in, as they were laid down beside the journal. */
-export interface Brought extends Pick<Import, 'runId' | 'file' | 'broken'> {
+export interface Brought extends Pick<Import, 'runId' | 'file' | 'broken' | 'of'> {
   sourceId: string
   at: LaidOut
   count: number

@@ -81,9 +81,14 @@ export function LogRun({
     run?.roundId === round.id &&
     !own.some((i) => i.roundId === round.id)
   const files = useBringFile()
+  // Of more than it hands out, the first are brought in: by which order they are the first decides which those are.
+  const [rankedBy, setRankedBy] = useState('')
+  const most = profile?.caps.exported ?? profile?.caps.shown
+  const capped = run !== undefined && most !== undefined && run.hits > most
   const bring = (place: Place) => (chosen: File) => {
     const run = runOf(store, line.id)
-    files.bring(chosen, { source, place, ...(run ? { runId: run.id } : {}) }, () => {
+    const of = run && rankedBy.trim() ? { of: { hits: run.hits, rankedBy: rankedBy.trim() } } : {}
+    files.bring(chosen, { source, place, ...(run ? { runId: run.id } : {}), ...of }, () => {
       const { kind, words } = holdExport(store, chosen.name, info, line.id)
       message[kind](words, 10)
       if (place === 'in place' && own.length)
@@ -246,6 +251,20 @@ export function LogRun({
             />
           )}
         </div>
+      )}
+      {capped && (
+        <label className="log-ranked">
+          <span className="sub">
+            It hands out {thousands(most)} of {thousands(run.hits)}: the first by
+          </span>
+          <Input
+            size="small"
+            aria-label="By what the records that are handed out are ranked"
+            placeholder="relevance; date, newest first; …"
+            value={rankedBy}
+            onChange={(e) => setRankedBy(e.target.value)}
+          />
+        </label>
       )}
       <div className="log-deeds">
         {!made && (

@@ -17,6 +17,8 @@ export interface Target {
   source?: Pick<Source, 'id' | 'name'>
   place: Place
   runId?: string
+  /** How many were found, and by what those that are handed out are ranked: kept where the file has fewer. */
+  of?: { hits: number; rankedBy: string }
 }
 
 export interface FileBrought {
@@ -47,7 +49,7 @@ export async function bringFile(
   store: Store,
   file: File,
   how: FileHow,
-  { source, place, runId }: Target & { source: Pick<Source, 'id' | 'name'> },
+  { source, place, runId, of }: Target & { source: Pick<Source, 'id' | 'name'> },
   told: (words: string) => boolean,
 ): Promise<FileBrought | undefined> {
   return store.lay(async (laying) => {
@@ -68,6 +70,7 @@ export async function bringFile(
           at: taken.blocks,
           count: taken.count,
           ...(runId === undefined ? {} : { runId }),
+          ...(of && taken.count < of.hits ? { of: { ...of, taken: taken.count } } : {}),
           file: {
             name: file.name,
             digest: taken.digest,
