@@ -195,6 +195,15 @@ test('a database outside is described by a file, its runs are logged by hand, an
       page.getByText(/The search in Oast Index was made before this record was kept; with which words/),
     ).toBeVisible()
   })
+  await test.step('another review takes a database as it was described before', async () => {
+    await page.goto('/')
+    await beginReview(page)
+    await page.getByRole('button', { name: 'Add a database' }).click()
+    await page.getByRole('menuitem', { name: /^Oast Index described before, on / }).click()
+    await expect(page.getByLabel('Name of Oast Index')).toBeVisible()
+    await expect(page.getByRole('button', { name: 'how it speaks' })).toBeVisible()
+    await saved(page)
+  })
 })
 
 test('a look at a line: facets show what they would leave, become a line, a limit, or terms in the grid', async ({

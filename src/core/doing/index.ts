@@ -12,7 +12,13 @@ export type { Doing, DoingAt } from './doing'
 export { takePhrase, type PhraseTaken } from './question/take-phrase'
 export { freeLetter, lettersToOffer, ownerOf, pickAround, weaving } from './question/weave'
 export { addHeadingSeen, logLookUp, type HeadingSeen } from './question/note-heading'
-export { keepDescription, leaveUndescribed, UNNAMED } from './question/describe'
+export {
+  keepDescription,
+  leaveUndescribed,
+  linesOtherwise,
+  UNNAMED,
+  type SentOtherwise,
+} from './question/describe'
 export { addDescribed, addSources, takeSourceOut, type SourceChosen } from './question/add-source'
 export {
   hasRules,

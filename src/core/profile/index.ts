@@ -1,5 +1,6 @@
 export { Profile, readProfile, REACHES, type Reach } from './schema'
 export { readDescription } from './description'
+export { describedSince, readShelf, saidBy, withDescription } from './shelf'
 export type { Direction, Loss } from './loss'
 export { adapt, spelled, type PrintOptions } from './adapt'
 export { limitAs, limitHonour, limitState, type LimitHonour, type LimitState } from './limits'

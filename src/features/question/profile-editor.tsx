@@ -10,10 +10,11 @@ import {
   type ProfileDraft,
 } from '@/core/profile'
 import { plural } from '@/core/base'
-import { keepDescription, leaveUndescribed, UNNAMED } from '@/core/doing'
+import { keepDescription, leaveUndescribed, linesOtherwise, UNNAMED } from '@/core/doing'
 import type { Review, Source } from '@/core/review'
 import { useStore } from '@/store/provider'
 import { fileName, saveFile } from '@/ui/save-file'
+import { LinesOtherwise } from './described-since'
 import { ProfileExamples } from './profile-examples'
 import { ProfileFields } from './profile-fields'
 import { ProfileTryOut } from './profile-try-out'
@@ -64,7 +65,15 @@ export function ProfileEditor({
   const keep = (): void => {
     if (!ready) return
     deed(doIt(keepDescription, { source, before: profile, typed: ready }))
-    deed(message.success(`${ready.name} is described. Its sheet stands under Searches.`))
+    const otherwise = profile ? linesOtherwise(review, source.id, profile, ready) : []
+    if (otherwise.length)
+      modal.info({
+        title: `${ready.name} is described anew`,
+        width: 620,
+        content: <LinesOtherwise lines={otherwise} />,
+        okText: 'Good',
+      })
+    else deed(message.success(`${ready.name} is described. Its sheet stands under Searches.`))
     close()
   }
   return (

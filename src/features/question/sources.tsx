@@ -3,7 +3,8 @@ import { App, Button, Dropdown } from 'antd'
 import { useState } from 'react'
 import { noJsonAt, plural } from '@/core/base'
 import { addDescribed, addSources, takeSourceOut, UNNAMED } from '@/core/doing'
-import { readDescription } from '@/core/profile'
+import { dateWords } from '@/core/account'
+import { describedSince, readDescription, type Profile } from '@/core/profile'
 import { SourceKind, type Review, type Source } from '@/core/review'
 import { STANDINS } from '@/standins'
 import { useStore } from '@/store/provider'
@@ -13,6 +14,8 @@ import { useFilePick } from '@/ui/file-pick'
 import { TextLine } from '@/ui/text-line'
 import { later } from '@/ui/later'
 import { KeyHint } from '../shared/key-hint'
+import { DescribedSince } from './described-since'
+import { useDescriptions } from './use-descriptions'
 import { OTHER_WAYS, type OtherKind } from '../shared/other-ways'
 
 /** The form in which a database is described, with all that reads and tries out: read when it is opened. */
@@ -30,6 +33,8 @@ export function SourcesPlan({ review, sources }: { review: Review; sources: read
     deed(act('source.set', { id, kind: 'database', name: UNNAMED, why: '' }))
     setDescribed(id)
   }
+  const shelf = useDescriptions(review.profiles)
+  const before = shelf.filter((p) => !review.profiles.some((own) => own.id === p.id))
   const free = STANDINS.filter((s) => !review.sources.some((known) => known.profileId === s.id))
 
   const readFile = async (chosen: File): Promise<void> => {
@@ -67,7 +72,13 @@ export function SourcesPlan({ review, sources }: { review: Review; sources: read
     <section aria-labelledby="sources-head" data-anchor="sources">
       <h2 id="sources-head">Where to look</h2>
       {sources.map((s) => (
-        <SourceRow key={s.source.id} review={review} info={s} describe={() => setDescribed(s.source.id)} />
+        <SourceRow
+          key={s.source.id}
+          review={review}
+          info={s}
+          shelf={shelf}
+          describe={() => setDescribed(s.source.id)}
+        />
       ))}
       {!review.sources.length && (
         <p className="empty">
@@ -81,6 +92,16 @@ export function SourcesPlan({ review, sources }: { review: Review; sources: read
           trigger={['click']}
           menu={{
             items: [
+              ...before.map((p) => ({
+                key: `before ${p.id}`,
+                label: (
+                  <>
+                    {p.name}{' '}
+                    <span className="sub">described before{p.day && `, on ${dateWords(p.day)}`}</span>
+                  </>
+                ),
+              })),
+              ...(before.length ? [{ type: 'divider' as const }] : []),
               ...free.map((s) => ({
                 key: s.id,
                 label: (
@@ -95,7 +116,9 @@ export function SourcesPlan({ review, sources }: { review: Review; sources: read
               { key: 'bare', label: 'A database of your own, described here …' },
             ],
             onClick: ({ key }) => {
-              if (key === 'file') file.open()
+              const known = before.find((p) => key === `before ${p.id}`)
+              if (known) deed(doIt(addDescribed, known))
+              else if (key === 'file') file.open()
               else if (key === 'bare') describeNew()
               else
                 deed(
@@ -144,16 +167,19 @@ export function SourcesPlan({ review, sources }: { review: Review; sources: read
 function SourceRow({
   review,
   info: { source, standin, profile },
+  shelf,
   describe,
 }: {
   review: Review
   info: SourceInfo
+  shelf: readonly Profile[]
   describe: () => void
 }) {
   const { deed, doIt } = useStore()
   const { modal } = App.useApp()
   const runs = review.runs.filter((r) => r.sourceId === source.id).length
   const imports = review.imports.filter((i) => i.sourceId === source.id)
+  const since = profile && !standin ? describedSince(shelf, profile) : undefined
   const takeOut = (): Promise<void> => doIt(takeSourceOut, source.id)
   const remove = (): void => {
     if (!runs && !imports.length) return deed(takeOut())
@@ -219,6 +245,9 @@ function SourceRow({
           <button className="plain link sub" onClick={describe}>
             {profile ? 'how it speaks' : 'describe how it speaks'}
           </button>
+          {profile && since && (
+            <DescribedSince review={review} source={source} before={profile} since={since} />
+          )}
         </div>
       )}
     </div>

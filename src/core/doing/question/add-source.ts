@@ -1,4 +1,4 @@
-import type { Profile } from '../../profile'
+import { saidBy, type Profile } from '../../profile'
 import type { Command, Source } from '../../review'
 import type { Doing } from '../doing'
 
@@ -14,11 +14,22 @@ const set = (id: string, chosen: SourceChosen): Command => ({
 export const addSources: Doing<readonly SourceChosen[]> = ({ newId }, chosen) =>
   chosen.map((one) => set(newId(), one))
 
-/** Takes a database into the plan that a description from outside tells of, with the description. */
-export const addDescribed: Doing<Profile> = ({ newId }, profile) => {
+/**
+ * Takes a database into the plan that a description from outside tells of, with the description. Another description that is
+ * here under the same name for itself stays as it is: this one gets a number.
+ */
+export const addDescribed: Doing<Profile> = ({ review, newId, now }, described) => {
+  const there = review.profiles.find((p) => p.id === described.id)
+  const same = there !== undefined && saidBy(there) === saidBy(described)
+  const profile = {
+    ...described,
+    ...(there && !same ? { id: `${described.id}-${review.profiles.length + 1}` } : {}),
+    version: described.version ?? 1,
+    day: described.day ?? now.slice(0, 10),
+  }
   const { id, name, platform, coverage } = profile
   return [
-    { kind: 'profile.set', payload: profile },
+    ...(same ? [] : [{ kind: 'profile.set' as const, payload: profile }]),
     set(newId(), {
       kind: 'database',
       name,

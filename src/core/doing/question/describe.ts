@@ -1,10 +1,7 @@
-import { canonicalJson } from '../../base'
-import type { Profile } from '../../profile'
-import type { Source } from '../../review'
+import { saidBy, type Profile } from '../../profile'
+import type { Review, Source } from '../../review'
+import { lineToSend } from '../../strategy'
 import type { Doing } from '../doing'
-
-/** A description without its version and day: what it says. */
-const saidBy = ({ version: _version, day: _day, ...said }: Profile): string => canonicalJson(said)
 
 /**
  * Keeps a description that was typed, for its source: a changed one is the next version, of this day; one that says the same
@@ -43,3 +40,25 @@ export const leaveUndescribed: Doing<Source> = ({ review }, { id, name, profileI
 
 /** What a database is called as long as nobody has named it. */
 export const UNNAMED = 'Database'
+
+/** A line that is sent otherwise by another description. */
+export interface SentOtherwise {
+  number: number
+  was: string
+  becomes: string
+}
+
+/** The lines of a source that another description writes otherwise than the one that it has; empty where there are none. */
+export function linesOtherwise(
+  { strategies, runs }: Review,
+  sourceId: string,
+  before: Profile,
+  after: Profile,
+): SentOtherwise[] {
+  const lines = strategies[sourceId] ?? []
+  return lines.flatMap((line, n) => {
+    if (line.described !== undefined || !line.text) return []
+    const [was, becomes] = [before, after].map((p) => lineToSend(lines, n + 1, p, runs)?.text ?? '')
+    return was === becomes ? [] : [{ number: n + 1, was: was!, becomes: becomes! }]
+  })
+}
