@@ -1,4 +1,7 @@
+import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
+import { trials } from '../base/trials.fixture'
+import { anyDescription } from './descriptions.arbitrary'
 import { PROFILES } from '../../standins/profiles'
 import { parse, print, byGroup, withoutPlaces } from '../query'
 import {
@@ -72,6 +75,48 @@ describe('describing a database in a form', () => {
     expect(back.ok && back.value).toEqual(profile)
     const row = readProfile(describedProfile({ ...draftOf(profile), reach: 'row' }))
     expect(row.ok && row.value.fields.map((f) => f.reach)).toEqual(['row', 'row'])
+  })
+
+  it('loses nothing of any database that can be described', () => {
+    for (const { description } of fc.sample(anyDescription, { numRuns: trials(200, 2000), seed: 20261201 })) {
+      const profile = readProfile(description)
+      if (!profile.ok) throw new Error(profile.problems.map((p) => p.message).join('\n'))
+      const back = readProfile(JSON.parse(JSON.stringify(describedProfile(draftOf(profile.value)))))
+      // To reach one unit is what codes do of themselves, said or not.
+      const fields = profile.value.fields.map(({ reach, ...f }) =>
+        reach && reach !== 'unit' ? { ...f, reach } : f,
+      )
+      expect(back.ok ? back.value : back.problems).toEqual({ ...profile.value, fields })
+    }
+  })
+
+  it('takes rows of a form and what values are called there as they are typed', () => {
+    const draft = freshDraft('Copperlane')
+    const typed = {
+      ...draft,
+      rows: 'any: Any field\ntitle, abstract: Words in title or abstract\n',
+      rowJoins: ['and' as const, 'or' as const],
+      rowsMost: '4',
+      limits: {
+        ...draft.limits,
+        language: { form: 'lang={values}', onScreen: '', standIn: '', values: 'nl = Dutch; de = German' },
+      },
+    }
+    const read = readProfile(describedProfile(typed))
+    if (!read.ok) throw new Error(read.problems.map((p) => p.message).join('\n'))
+    expect(read.value.rows).toEqual({
+      fields: [
+        { of: ['any'], name: 'Any field' },
+        { of: ['title', 'abstract'], name: 'Words in title or abstract' },
+      ],
+      joins: ['and', 'or'],
+      most: 4,
+    })
+    expect(read.value.limits.language!.values).toEqual({ nl: 'Dutch', de: 'German' })
+    const wrong = readProfile(
+      JSON.parse(JSON.stringify(describedProfile({ ...typed, rows: 'titel: Words', rowsMost: '' }))),
+    )
+    expect(wrong.problems.map((p) => p.at)).toEqual(['rows.fields.0.of.0', 'rows.most'])
   })
 
   it('names a number that is none instead of dropping it', () => {

@@ -9,15 +9,16 @@ export { collisionsOf, inOrder, readOtherwise, type Collision } from './collisio
 export { write } from './write'
 export { readFrom, type ReadTheirs } from './read'
 export { readWithLimits, withLimits, writeLimit, type LimitSaid, type ReadWithLimits } from './limit-text'
+export { describedProfile, idOf } from './describe'
 export {
   BINDINGS,
-  describedProfile,
   DESCRIBED_FIELDS,
   draftOf,
-  idOf,
+  ROW_JOINS,
   type BindingName,
   type ProfileDraft,
-} from './describe'
+  type RowJoin,
+} from './draft'
 export {
   FIELD_PATTERNS,
   freshDraft,

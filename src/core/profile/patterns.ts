@@ -1,5 +1,5 @@
 import { TEXT_FIELDS, type Field } from '../query'
-import { DESCRIBED_FIELDS, draftOf, type ProfileDraft } from './describe'
+import { DESCRIBED_FIELDS, draftOf, type ProfileDraft } from './draft'
 import { Profile } from './schema'
 
 /** Where the code of a field stands. Neutral starts: the codes themselves are to be put right. */

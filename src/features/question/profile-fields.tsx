@@ -1,31 +1,20 @@
 'use client'
-import { Checkbox, Input, Select } from 'antd'
+import { Checkbox, Select } from 'antd'
 import type { ReactNode } from 'react'
 import {
   BINDINGS,
   DESCRIBED_FIELDS,
-  FIELD_PATTERNS,
   LINE_PATTERNS,
-  REACHES,
-  withFieldPattern,
   withLinePattern,
-  type FieldPattern,
   type LinePattern,
   type ProfileDraft,
-  type Reach,
 } from '@/core/profile'
-import { listed } from '@/core/base'
-import { LIMIT_KINDS, type Field } from '@/core/query'
+import type { Field } from '@/core/query'
+import { ProfileCodes } from './profile-codes'
+import { ProfileLimits } from './profile-limits'
+import { Part, TextPart } from './profile-part'
 import { PARTS, within, type ProfileProblems, type TextKey } from './profile-parts'
-
-const REACH: Record<Reach, string> = {
-  unit: 'one word, phrase or bracket',
-  word: 'one word',
-  phrase: 'one word or phrase',
-  bracket: 'a bracket, always',
-  run: 'all words up to the next operator',
-  row: 'the rest of the row',
-}
+import { ProfileRows } from './profile-rows'
 
 interface Props {
   draft: ProfileDraft
@@ -69,6 +58,9 @@ export function ProfileFields({ draft, set, problems }: Props) {
       {label}
     </Checkbox>
   )
+  /** Nothing stands in these, and nothing is wrong with them. */
+  const nothing = (...keys: TextKey[]): boolean =>
+    keys.every((key) => !draft[key] && within(problems, PARTS[key].place) === undefined)
   return (
     <div className="describe-parts">
       <Part title="The database">
@@ -82,21 +74,17 @@ export function ProfileFields({ draft, set, problems }: Props) {
           autoFocus={!draft.name}
           onChange={(name) => change({ name })}
         />
-        {choice('kind', 'kind', [
-          ['index with vocabulary', 'index with vocabulary'],
-          ['citation index', 'citation index'],
-          ['full-text library layer', 'full-text library layer'],
-          ['catalogue', 'catalogue'],
-          ['other', 'other'],
-        ])}
         {text('platform', { hint: 'through what?', prose: true })}
         {text('coverage', { hint: 'what, since when?', prose: true })}
+        {text('help', { hint: 'its address', prose: true })}
       </Part>
       <Part title="Operators">
         {text('and')}
         {text('or')}
         {text('not', { hint: 'empty: there is none' })}
         {tick('capitals', 'only in capitals; small ones are words')}
+        {text('bracketOpen')}
+        {text('bracketClose')}
         {choice('sideBySide', 'words side by side are', [
           ['all', 'all of them'],
           ['phrase', 'a phrase'],
@@ -117,6 +105,7 @@ export function ProfileFields({ draft, set, problems }: Props) {
         {text('one')}
         {text('upTo', { hint: 'with {n}' })}
         {text('shortestStem')}
+        {text('mostForms', { hint: 'empty: all' })}
         {text('stopWords', { hint: 'the, of, and', prose: true })}
         {text('quoteOpen')}
         {text('quoteClose')}
@@ -132,7 +121,7 @@ export function ProfileFields({ draft, set, problems }: Props) {
           {tick('left', 'and in front of one')}
         </div>
       </Part>
-      <Part title="Nearness">
+      <Part title="Nearness" folded={nothing('nearEither', 'nearOrdered')}>
         {text('nearEither', { hint: 'with {n}; empty: none' })}
         {text('nearOrdered', { hint: 'with {n}' })}
         {choice('nearCounts', 'n counts', [
@@ -141,48 +130,8 @@ export function ProfileFields({ draft, set, problems }: Props) {
         ])}
         {text('nearMost')}
       </Part>
-      <Part
-        title="Fields"
-        start={
-          <Select
-            size="small"
-            aria-label="Start the fields from a pattern"
-            placeholder="start from a pattern: the code stands …"
-            value={null}
-            popupMatchSelectWidth={false}
-            options={(Object.keys(FIELD_PATTERNS) as FieldPattern[]).map((p) => ({
-              value: p,
-              label: `the code stands ${p}: ${FIELD_PATTERNS[p]('title').replace('{expr}', 'noise')}`,
-            }))}
-            onChange={(p: FieldPattern) => set(withFieldPattern(draft, p))}
-          />
-        }
-      >
-        {DESCRIBED_FIELDS.map((of) => {
-          const key = of.join(',')
-          const at = Object.entries(draft.fields)
-            .filter(([, form]) => form)
-            .findIndex(([k]) => k === key)
-          return (
-            <TextPart
-              key={key}
-              label={listed(of)}
-              value={draft.fields[key] ?? ''}
-              problem={at < 0 ? undefined : problems.get(`fields.${at}.form`)}
-              hint={of.length > 1 ? 'together; with {expr}' : 'with {expr}; empty: no such field'}
-              onChange={(form) => change({ fields: { ...draft.fields, [key]: form } })}
-            />
-          )
-        })}
-        {choice(
-          'reach',
-          'a code without a closing sign reaches',
-          [
-            ...REACHES.map((r) => [r, REACH[r]] as const),
-            ...(draft.reach === 'each' ? [['each', 'as its file says of each'] as const] : []),
-          ],
-          true,
-        )}
+      <ProfileCodes draft={draft} set={set} problems={problems} />
+      <Part title="Without and with several codes">
         {text('together', { hint: 'empty: one code only' })}
         <div className="describe-wide">
           <span className="sub">searched where no field is named</span>
@@ -194,7 +143,7 @@ export function ProfileFields({ draft, set, problems }: Props) {
           {problems.has('any') && <span className="part-problem">Tick at least one.</span>}
         </div>
       </Part>
-      <Part title="Headings of a vocabulary">
+      <Part title="Headings of a vocabulary" folded={nothing('heading', 'code')}>
         {text('heading', { hint: 'with {label}; empty: none' })}
         {text('headingBelow', { hint: 'with {label}' })}
         {text('headingMain', { hint: 'with {label}' })}
@@ -222,7 +171,7 @@ export function ProfileFields({ draft, set, problems }: Props) {
         {text('line', {
           hint: 'with {n}; empty: cannot be',
         })}
-        {text('lineAlso', { hint: '{n}' })}
+        {text('lineAlso', { hint: '{n}, set {n}' })}
         {choice('linesKept', 'lines are kept', [
           ['always', 'always'],
           ['session', 'until the window closes'],
@@ -233,107 +182,15 @@ export function ProfileFields({ draft, set, problems }: Props) {
         {text('linesRange', { hint: '{from}-{to}' })}
         {text('linesSeparator')}
       </Part>
-      <Part title="Limits">
-        <div className="describe-limits">
-          <span />
-          <span className="sub">written as</span>
-          <span className="sub">or set on the screen: where</span>
-          <span className="sub">not exact: what stands in</span>
-          {LIMIT_KINDS.map((kind) => {
-            const own = draft.limits[kind]
-            const wrong = within(problems, `limits.${kind}`)
-            const part = (key: keyof typeof own, hint: string): ReactNode => (
-              <Input
-                size="small"
-                aria-label={`${kind}: ${key}`}
-                {...(problems.has(`limits.${kind}.${key}`) ? { status: 'error' as const } : {})}
-                placeholder={hint}
-                className={key === 'form' ? 'mono' : ''}
-                value={own[key]}
-                onChange={(e) =>
-                  change({ limits: { ...draft.limits, [kind]: { ...own, [key]: e.target.value } } })
-                }
-              />
-            )
-            return [
-              <span key={kind}>{kind}</span>,
-              part('form', kind === 'years' ? '{from} {to}' : kind === 'language' ? '{values}' : ''),
-              part('onScreen', ''),
-              part('standIn', ''),
-              wrong && (
-                <span key={`${kind} wrong`} className="part-problem">
-                  {wrong}
-                </span>
-              ),
-            ]
-          })}
-        </div>
-      </Part>
-      <Part title="How far it goes">
+      <ProfileLimits draft={draft} set={set} problems={problems} />
+      <ProfileRows draft={draft} set={set} problems={problems} />
+      <Part title="How far it goes" folded={nothing('longestQuery', 'shown', 'exported')}>
         {text('longestQuery')}
-        {text('linesJoined')}
         {text('shown')}
         {text('exported')}
-        {text('analysed')}
-        <label className="describe-wide">
-          <span className="sub">habits, one a line: the methods section may use them</span>
-          <Input.TextArea
-            autoSize
-            aria-label="Habits"
-            value={draft.habits}
-            onChange={(e) => change({ habits: e.target.value })}
-          />
-        </label>
       </Part>
     </div>
   )
 }
 
 type TickKey = { [K in keyof ProfileDraft]: ProfileDraft[K] extends boolean ? K : never }[keyof ProfileDraft]
-
-function Part({ title, start, children }: { title: string; start?: ReactNode; children: ReactNode }) {
-  return (
-    <section className="describe-part">
-      <h3>
-        {title} {start}
-      </h3>
-      <div>{children}</div>
-    </section>
-  )
-}
-
-function TextPart({
-  label,
-  value,
-  problem,
-  hint,
-  prose = false,
-  autoFocus = false,
-  onChange,
-}: {
-  label: string
-  value: string
-  problem: string | undefined
-  hint: string
-  /** Words, and no syntax. */
-  prose?: boolean
-  autoFocus?: boolean
-  onChange: (value: string) => void
-}) {
-  return (
-    <label>
-      <span className="sub">{label}</span>
-      <Input
-        size="small"
-        className={prose ? '' : 'mono'}
-        aria-label={label}
-        {...(problem ? { status: 'error' as const } : {})}
-        placeholder={hint}
-        autoFocus={autoFocus}
-        value={value}
-        onChange={(e) => onChange(e.target.value)}
-      />
-      {problem && <span className="part-problem">{problem}</span>}
-    </label>
-  )
-}

@@ -9,7 +9,7 @@ const problemsOf = (key: TextKey, value: string): Map<string, string> => {
   return new Map(read.ok ? [] : read.problems.map((p) => [String(p.at), p.message]))
 }
 // Words of any length, and a range that is written as anybody likes.
-const FREE: readonly TextKey[] = ['name', 'platform', 'coverage', 'linesRange', 'stopWords']
+const FREE: readonly TextKey[] = ['name', 'platform', 'coverage', 'help', 'linesRange', 'stopWords']
 
 describe('the parts of a description', () => {
   it.each((Object.keys(PARTS) as TextKey[]).filter((key) => !FREE.includes(key)))(
@@ -32,6 +32,7 @@ describe('the parts of a description', () => {
     expect(placeWords('any')).toBe('searched where no field is named')
     expect(placeWords('operators.and.0')).toBe('AND')
     expect(placeWords('stopWords.2')).toBe('words it does not search')
-    expect(placeWords('rows.most')).toBe('rows.most')
+    expect(placeWords('rows.most')).toBe('rows of the form')
+    expect(placeWords('kind')).toBe('kind')
   })
 })

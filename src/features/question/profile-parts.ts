@@ -3,7 +3,7 @@ import type { ProfileDraft } from '@/core/profile'
 /** The parts of a description that are a text. */
 export type TextKey = Exclude<
   { [K in keyof ProfileDraft]: string extends ProfileDraft[K] ? K : never }[keyof ProfileDraft],
-  'id' | 'habits'
+  'id' | 'rows' | 'rowsMost'
 >
 
 /** What the form calls each of them, and its place in the profile. */
@@ -11,6 +11,9 @@ export const PARTS: Readonly<Record<TextKey, { label: string; place: string }>> 
   name: { label: 'name', place: 'name' },
   platform: { label: 'platform', place: 'platform' },
   coverage: { label: 'coverage', place: 'coverage' },
+  help: { label: 'help page', place: 'help' },
+  bracketOpen: { label: 'brackets open with', place: 'brackets.open' },
+  bracketClose: { label: 'and close with', place: 'brackets.close' },
   and: { label: 'AND', place: 'operators.and' },
   or: { label: 'OR', place: 'operators.or' },
   not: { label: 'NOT', place: 'operators.not' },
@@ -18,6 +21,7 @@ export const PARTS: Readonly<Record<TextKey, { label: string; place: string }>> 
   one: { label: 'exactly one character', place: 'truncation.one' },
   upTo: { label: 'at most n characters', place: 'truncation.upTo' },
   shortestStem: { label: 'least letters before a sign', place: 'truncation.shortestStem' },
+  mostForms: { label: 'most forms of a stem', place: 'truncation.mostForms' },
   quoteOpen: { label: 'phrases begin with', place: 'quotes.open' },
   quoteClose: { label: 'and end with', place: 'quotes.close' },
   nearEither: { label: 'in either order', place: 'nearness.either' },
@@ -38,10 +42,8 @@ export const PARTS: Readonly<Record<TextKey, { label: string; place: string }>> 
   linesRange: { label: 'a range in a list', place: 'lines.range' },
   linesSeparator: { label: 'parted by', place: 'lines.separator' },
   longestQuery: { label: 'longest query, in characters', place: 'caps.longestQuery' },
-  linesJoined: { label: 'most lines joined', place: 'caps.linesJoined' },
   shown: { label: 'most records shown', place: 'caps.shown' },
   exported: { label: 'most records exported', place: 'caps.exported' },
-  analysed: { label: 'most records analysed', place: 'caps.analysed' },
 }
 
 /** What is wrong with a description, by the place in the profile: "must hold {expr} exactly once". */
@@ -57,6 +59,7 @@ export function placeWords(at: string): string {
   if (part) return part.label
   const [first, second = ''] = at.split('.')
   if (first === 'limits') return `limit by ${second}`
+  if (first === 'rows') return 'rows of the form'
   if (first === 'fields') return 'form of a field'
   if (first === 'forms') return 'forms'
   if (first === 'tests') return `query ${Number(second) + 1} that came with it`

@@ -1,4 +1,4 @@
-import { DESCRIBED_FIELDS, draftOf, type ProfileDraft } from '../describe'
+import { DESCRIBED_FIELDS, draftOf, type ProfileDraft } from '../draft'
 import { freshDraft } from '../patterns'
 import { readProfile } from '../schema'
 import { learn, type Doubt } from './learn'
