@@ -21,7 +21,7 @@ export function ProfileExamples({ draft, set }: { draft: ProfileDraft; set: (dra
       <h3>From examples</h3>
       <p className="sub">
         Paste queries from its help page, one a row: what it shows, a tab, and the example. Rows of a strategy
-        or a history go below them as they are; they are read to see whether the rest is right.
+        or a history go below as they are, and so may words on a code: “q1 is the title”.
       </p>
       <Input.TextArea
         className="mono"

@@ -5,6 +5,7 @@ import { readProfile, type Profile } from '../schema'
 import { assembled } from './assembled'
 import { chooseSplits } from './choose-splits'
 import { examplesIn, placeOf, type Example, type Shown } from './examples'
+import { inferredFrom, saidOfCodes } from './from-rows'
 import { listForms } from './list-forms'
 import { splitsOf } from './slots'
 
@@ -29,7 +30,7 @@ export interface Learned {
 
 /** The parts that examples show, learned from them; nothing is said to be sure that two examples say otherwise. */
 export function learn(pasted: string, name = 'Database'): Learned {
-  const examples = examplesIn(pasted)
+  const { said: sayings, examples } = saidOfCodes(examplesIn(pasted))
   const labelled = examples.filter((e): e is Example & { shows: Shown } => e.shows !== undefined)
   const doubts: Doubt[] = []
   const seen: Record<string, number[]> = {}
@@ -108,6 +109,24 @@ export function learn(pasted: string, name = 'Database'): Learned {
         ),
       )
   }
+  const rows = examples.filter((e) => !e.shows)
+  const inferred = inferredFrom(rows, sayings)
+  for (const { at, form, seen: rowsOf, doubt: open } of inferred.forms) {
+    // What an example shows is not made out from rows.
+    if (forms.has(at)) continue
+    forms.set(at, form)
+    seen[at] = rowsOf
+    if (open) doubts.push({ at, words: open, seen: rowsOf })
+  }
+  // Codes that no example shows: what they search in nobody can see.
+  const shownForms = [...forms.values()]
+  for (const { sign, seen: rowsOf } of inferred.unknown)
+    if (!shownForms.some((f) => f.includes(sign)))
+      doubts.push({
+        at: 'fields',
+        words: `What does ${sign} search in? Add a row that says so: “${sign} is the title”`,
+        seen: rowsOf,
+      })
   const lists = listForms(by, forms, doubt, seen)
   const draft = assembled(name, forms, lists)
   const read = readProfile(draft)
