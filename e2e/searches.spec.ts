@@ -1,6 +1,6 @@
 import { expect, type Page } from '@playwright/test'
 import { readFileSync } from 'node:fs'
-import { beginReview, openDemo, saved, stage, typeWords, test } from './help'
+import { accessible, beginReview, openDemo, saved, stage, typeWords, test } from './help'
 
 const hits = (page: Page, line: number) => page.locator(`[data-line="${line}"] .hits`)
 const number = async (page: Page, line: number): Promise<number> =>
@@ -178,7 +178,16 @@ test('a strategy is carried over to another vocabulary, its open headings settle
   await dialog.getByLabel('Beginning reading becomes').click()
   await page.getByTitle(/School performance/).click()
   await page.keyboard.press('Escape')
-  await dialog.getByRole('button', { name: /^Replace the 13 lines of Girder/ }).click()
+  await expect(dialog.getByRole('button', { name: /^Replace the 13 lines of Girder/ })).toBeEnabled()
+  // To another one at once, which has no vocabulary: what is lost there stands beside.
+  await dialog.getByLabel('Sources to carry it to').click()
+  await page.getByTitle('Wideband Citation Index').click()
+  await page.keyboard.press('Escape')
+  await expect(dialog.getByRole('region', { name: 'As it will stand in Wideband' })).toContainText(
+    'Said otherwise there',
+  )
+  await accessible(page, 'carrying over', '.carry-columns')
+  await dialog.getByRole('button', { name: /^Write it for 2 sources, replacing/ }).click()
   await expect(page.getByRole('tab', { name: /^Girder/ })).toHaveAttribute('aria-selected', 'true')
   await expect(page.locator('[data-line="5"] [title*="Classroom acoustics"]')).toBeVisible()
   await page.keyboard.press('r')

@@ -116,6 +116,28 @@ class Writer {
     )
     return this
   }
+  /** One line of a form, its count typed. */
+  typed(sourceId: string, text: string, sent: string, hits: number): this {
+    const line: Line = { id: `${sourceId}-1`, text, limits: [], note: '', drafted: false }
+    return this.put('strategy.set', { sourceId, lines: [line], why: 'drafted anew' }).put('run.log', {
+      ...{ id: `${sourceId}-run-1`, sourceId, lineId: line.id, number: 1, text, sent, limits: [], hits },
+      ...{ key: lineKeys([line]).get(line.id)!, reached: reachedBy([line], line.id), at: this.at() },
+      ...{ by: 'p-1', release: '', how: 'by hand' },
+    })
+  }
+  /** Every line of a source run again as it was, with other counts. */
+  again(sourceId: string, hits: readonly number[]): this {
+    const runs = this.entries
+      .filter((e) => e.kind === 'run.log' && (e.payload as { sourceId: string }).sourceId === sourceId)
+      .map((e) => e.payload as object)
+    runs.forEach((run, n) =>
+      this.put('run.log', {
+        ...run,
+        ...{ id: `${sourceId}-again-${n + 1}`, hits: hits[n]!, at: this.at(), roundId: 'u' },
+      }),
+    )
+    return this
+  }
   /** A search of before the record, of which a day and a count are known. */
   before(sourceId: string, hits: number, day: string): this {
     const line: Line = { id: `${sourceId}-line`, text: '', limits: [], note: '', drafted: false }
@@ -211,6 +233,39 @@ const BARE = {
   any: ['title', 'abstract', 'keywords'],
   lines: { reference: '{n}', kept: 'always' },
   limits: {},
+}
+
+/** Codes behind in square brackets, and a way of its own to name lines. */
+const BRACKETED = {
+  ...BEHIND,
+  ...{ id: 'tarn', name: 'Tarn Abstracts', lines: { reference: '#{n}', kept: 'always' } },
+  fields: [
+    { of: ['title'], form: '{expr}[q1]' },
+    { of: ['title', 'abstract', 'keywords'], form: '{expr}[q2]' },
+  ],
+}
+/** A form with rows and no lines. */
+const FORM = {
+  ...{ id: 'cope', name: 'Cope Catalogue', kind: 'catalogue', sideBySide: 'all' },
+  operators: { and: ['and'], or: ['or'], not: ['not'], binding: [['not'], ['and'], ['or']] },
+  quotes: { open: '"', close: '"', exact: true, signs: false },
+  fields: [],
+  any: ['title', 'subject'],
+  rows: {
+    fields: [
+      { of: ['any'], name: 'Any field' },
+      { of: ['title'], name: 'Words in title' },
+    ],
+    joins: ['and', 'or'],
+    most: 4,
+  },
+  limits: {},
+}
+/** Codes before, stems, no NOT, and no more than five records handed out. */
+const STEMMING = {
+  ...BARE,
+  ...{ id: 'salt', name: 'Salt Scholar', stemming: 'stems', caps: { exported: 5 } },
+  fields: [{ of: ['title', 'abstract', 'keywords'], form: 'w/{expr}' }],
 }
 
 /** By what makes each different. */
@@ -388,6 +443,37 @@ export const OTHERS: Record<string, () => FactContext> = {
       .bring('f', 6)
       .bring('l', 4, { runId: 'l-before' })
     return w.rule(`i${w.entries.length - 1}`, ten.slice(0, 4)).context()
+  },
+  'three described databases, searched twice, one export capped': () => {
+    const w = new Writer()
+      .plan()
+      .put('profile.set', BRACKETED)
+      .put('profile.set', FORM)
+      .put('profile.set', STEMMING)
+      .source('t', 'database', 'Tarn Abstracts', 'it covers schools', { profileId: 'tarn' })
+      .source('c', 'database', 'Cope Catalogue', 'it lists books', { profileId: 'cope' })
+      .source('s', 'database', 'Salt Scholar', 'it reaches across fields', { profileId: 'salt' })
+      .pasted('t', [
+        ['text: ("quiet corner*" OR retreat)', '("quiet corner*" or retreat)[q2]', 41],
+        ['text: read*', 'read*[q2]', 512],
+        ['#1 AND #2', '#1 and #2', 9],
+      ])
+      .pasted('s', [
+        ['text: ("quiet corner*" OR retreat)', 'w/("quiet corner" OR retreat)', 77],
+        ['text: read*', 'w/reading', 940],
+        ['#1 AND #2', '1 AND 2', 12],
+      ])
+      .typed('c', '"quiet corner" AND reading', 'Any field: "quiet corner"\nand Any field: reading', 3)
+      .bring('t', 9)
+    const first = `i${w.entries.length - 1}`
+    w.bring('c', 3)
+      .bring('s', 5, { runId: 's-run-3', of: { hits: 12, taken: 5, rankedBy: 'relevance' } })
+      .rule(first, ten.slice(0, 9))
+      .on('2026-11-10')
+      .put('round.begin', { id: 'u', kind: 'update', why: 'half a year later' })
+      .again('t', [43, 530, 11])
+      .bring('t', 2, { roundId: 'u' })
+    return w.rule(`i${w.entries.length - 1}`, ['out', 'in']).context()
   },
   'a plan with nothing run': () =>
     new Writer()

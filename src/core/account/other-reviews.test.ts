@@ -1,6 +1,8 @@
 import { expect, it } from 'vitest'
 import { listed } from '../base'
 import { holds, type World } from './meanings'
+import { strategiesBySource } from './appendices/strategies'
+import type { AppendixContext } from './appendices/context'
 import { OTHERS } from './other-reviews.fixture'
 import { READS } from './reads/en'
 import { SAYING_NAMES } from './sayings'
@@ -22,7 +24,8 @@ function worldOf(c: FactContext): World {
     noLimit: of((id) => (profile(id) && !profile(id)?.limits.years ? ['years'] : [])),
     standIn: of(() => ({})),
     usual: of((id) => {
-      const any = profile(id)?.any.map((f) => (f === 'fulltext' ? 'full text' : f))
+      const called: Record<string, string> = { fulltext: 'full text', subject: 'subject headings' }
+      const any = profile(id)?.any.map((f) => called[f] ?? f)
       return `all fields that it searches by default${any ? ` (${listed(any)})` : ''}`
     }),
     lacks: of((id) => {
@@ -73,3 +76,40 @@ for (const [name, make] of Object.entries(OTHERS))
       }
     expect(told).toBeGreaterThan(24)
   })
+
+it('has of three described databases every line as it was sent and what it found, each time that it was run', () => {
+  const c = OTHERS['three described databases, searched twice, one export capped']!()
+  const tables = strategiesBySource(c as AppendixContext).flatMap(({ name, blocks }) =>
+    blocks.flatMap((b) =>
+      b.kind === 'table'
+        ? [{ name, rows: b.rows.map((row) => row.map((one) => one.map((n) => inlineWords(c, n)).join(''))) }]
+        : [],
+    ),
+  )
+  const told = tables.map(({ name, rows }) => [
+    name,
+    rows.map((r) => [r[0], r[1], r[4], r[5]!.split(',')[0]]),
+  ])
+  const tarn = (day: string, ...hits: string[]) => [
+    'Tarn Abstracts',
+    ['("quiet corner*" or retreat)[q2]', 'read*[q2]', '#1 and #2'].map((sent, n) => [
+      `${n + 1}`,
+      sent,
+      hits[n],
+      day,
+    ]),
+  ]
+  expect(told).toEqual([
+    tarn('4 May 2026', '41', '512', '9'),
+    tarn('10 November 2026', '43', '530', '11'),
+    ['Cope Catalogue', [['1', 'Any field: "quiet corner"\nand Any field: reading', '3', '4 May 2026']]],
+    [
+      'Salt Scholar',
+      [
+        ['1', 'w/("quiet corner" OR retreat)', '77', '4 May 2026'],
+        ['2', 'w/reading', '940', '4 May 2026'],
+        ['3', '1 AND 2', '12', '4 May 2026'],
+      ],
+    ],
+  ])
+})

@@ -11,6 +11,7 @@ export interface SlowRun {
   by: string
   hits: number
   how: string
+  reached?: { text: string }[]
   supersedes?: string
 }
 

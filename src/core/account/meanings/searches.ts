@@ -25,7 +25,7 @@ const cut = (words: string, sent: string): boolean => {
     const stem = w.slice(0, -1).toLowerCase()
     const tokens = sent
       .toLowerCase()
-      .split(/[\s()"“”,;[\]]+/)
+      .split(/[\s()"“”,;[\]/:=.@]+/)
       .filter((t) => t.includes(stem))
     return tokens.length > 0 && tokens.every((t) => t === stem || !t.startsWith(stem))
   })
@@ -53,9 +53,12 @@ const bareWord = (text: string): boolean =>
 
 /** By what is known of them just these look for all forms, and just these for singular and plural; each was sent a bare word. */
 export function stemmed(read: { stems?: string; plurals?: string }, deeds: Deeds): boolean {
-  const bare = countingRuns(deeds).flatMap(({ name, runs }) =>
-    runs.some((r) => bareWord(r.text)) ? [{ name, id: runs[0]!.sourceId }] : [],
-  )
+  const bare = searchesOf(deeds).flatMap((s) => {
+    // Of what counts: it asked what it reached, as that stood then.
+    const run = s.ran.get(s.lines[s.last]?.id ?? '')
+    const texts = run ? [...(run.reached ?? []).map((l) => l.text), run.text] : []
+    return texts.some(bareWord) ? [{ name: s.name, id: s.id }] : []
+  })
   const doing = (how: string): string[] =>
     bare.filter((s) => deeds.world.stems[s.id] === how).map((s) => s.name)
   const are = (told: string | undefined, names: string[]): boolean =>

@@ -1,7 +1,7 @@
 import { keptFor } from '../../base'
 import { parse, walk } from '../../query'
 import type { FactContext } from '../facts'
-import { runsBehind, searchedIn } from '../standing'
+import { finalRun, searchedIn } from '../standing'
 import { saying } from './saying'
 
 interface Stemmed {
@@ -11,12 +11,15 @@ interface Stemmed {
 }
 
 const stemmedIn = keptFor((c: FactContext): Stemmed => {
-  const bare = searchedIn(c.review).filter(({ id }) =>
-    runsBehind(c.review, id).some(({ text }) => {
+  const bare = searchedIn(c.review).filter(({ id }) => {
+    // What the run that counts asked: its line, and those it reached as they stood then.
+    const run = finalRun(c.review, id)
+    const texts = run ? [...(run.reached ?? []).map((l) => l.text), run.text] : []
+    return texts.some((text) => {
       const { tree } = parse(text)
       return tree !== undefined && [...walk(tree)].some((e) => e.kind === 'word' && !/[*?]/.test(e.text))
-    }),
-  )
+    })
+  })
   const doing = (how: 'stems' | 'plurals'): string[] =>
     bare.flatMap(({ id }) => (c.source(id)?.profile?.stemming === how ? [id] : []))
   return { stems: doing('stems'), plurals: doing('plurals') }

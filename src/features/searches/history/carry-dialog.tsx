@@ -1,22 +1,41 @@
 'use client'
 import { Button, Modal, Select } from 'antd'
 import { useMemo, useState } from 'react'
-import { listed, plural } from '@/core/base'
+import { plural } from '@/core/base'
 import { limitState } from '@/core/profile'
-import { limitWords, parse, walk } from '@/core/query'
+import { parse, walk } from '@/core/query'
 import type { Line, Review } from '@/core/review'
-import { appendLines, carryStrategy, lineToSend, removeLines, type Carried } from '@/core/strategy'
-import { isLikely } from '@/core/vocabulary'
+import {
+  appendLines,
+  carryStrategy,
+  lineToSend,
+  removeLines,
+  type Carried,
+  type ToSend,
+} from '@/core/strategy'
 import { useStore } from '@/store/provider'
 import type { SourceInfo } from '@/standins/source-info'
 import { useAsked } from '@/store/use-asked'
 import { vocabularyDesk, type Match } from '@/workers'
-import { QueryText } from '../sheet/query-text'
+import { CarryColumn } from './carry-column'
 
 /** By heading: what was chosen over there; an empty list leaves it out, a missing one is not settled. */
-type Settled = Readonly<Record<string, readonly string[] | undefined>>
+export type Settled = Readonly<Record<string, readonly string[] | undefined>>
 
-/** Carries a strategy over to another source: headings are put into its vocabulary, those without a counterpart are asked for. */
+/** A strategy as it would stand in one source, with what there is to settle, and as it would be sent. */
+export interface CarriedTo {
+  to: SourceInfo
+  carried: Carried
+  settled: Settled
+  /** Headings without a certain counterpart, each with what may be one. */
+  asked: readonly string[]
+  matches: Readonly<Record<string, readonly Match[]>>
+  sent: readonly (ToSend | undefined)[]
+  /** Lines that are there already and would go. */
+  existing: number
+}
+
+/** Carries a strategy over to other sources: headings are put into their vocabularies, those without a counterpart are asked for. */
 export function CarryDialog({
   review,
   from,
@@ -33,12 +52,17 @@ export function CarryDialog({
   add: boolean
   close: (carriedTo?: string) => void
 }) {
-  const { act, deed, newId } = useStore()
+  const { actAll, deed, newId } = useStore()
   const others = infos.filter((s) => s.source.id !== from.source.id)
-  const [toId, setToId] = useState(
-    (others.find((s) => !(review.strategies[s.source.id] ?? []).length) ?? others[0])?.source.id,
+  const [toIds, setToIds] = useState<readonly string[]>(() =>
+    [others.find((s) => !(review.strategies[s.source.id] ?? []).length) ?? others[0]].flatMap((s) =>
+      s ? [s.source.id] : [],
+    ),
   )
-  const to = others.find((s) => s.source.id === toId)
+  const chosen = useMemo(
+    () => infos.filter((s) => s !== from && toIds.includes(s.source.id)),
+    [infos, from, toIds],
+  )
   // A search that was only described belongs to its source, with what is built on it.
   const lines = useMemo(() => {
     const ids = new Set(given.flatMap((l) => (l.described === undefined ? [] : [l.id])))
@@ -46,139 +70,100 @@ export function CarryDialog({
     return left.ok ? left.value : given
   }, [given])
   const labels = useMemo(() => headingsIn(lines), [lines])
-  const matches = useMatches(from, to, labels)
-  const [choices, setChoices] = useState<{ toId: string | undefined; of: Settled }>({ toId, of: {} })
-  const settled: Settled = useMemo(
-    () => ({ ...automatic(matches), ...(choices.toId === toId ? choices.of : {}) }),
-    [matches, choices, toId],
-  )
-  const carried = to && carryTo(to, lines, settled)
-  const sent = carried?.lines.map((_, i) => to?.profile && lineToSend(carried.lines, i + 1, to.profile)) ?? []
-  const losses = [...new Set(sent.flatMap((s) => s?.losses.map((l) => l.why) ?? []))]
-  const asked = to?.vocabulary ? labels.filter((l) => !automatic(matches)[l]) : []
-  const existing = (toId && review.strategies[toId]?.length) || 0
+  const found = useMatches(from, chosen, labels)
+  const [choices, setChoices] = useState<Readonly<Record<string, Settled>>>({})
+  const settle = (toId: string, label: string, values: readonly string[] | undefined): void =>
+    setChoices((c) => ({ ...c, [toId]: { ...c[toId], [label]: values } }))
+  const all = chosen.map((to): CarriedTo => {
+    const { id } = to.source
+    const matches = found[id] ?? NONE
+    const sure = automatic(matches)
+    const settled: Settled = { ...sure, ...choices[id] }
+    const carried = carryTo(to, lines, settled)
+    return {
+      ...{ to, carried, settled, matches },
+      asked: to.vocabulary ? labels.filter((l) => !sure[l]) : [],
+      sent: carried.lines.map((_, i) => to.profile && lineToSend(carried.lines, i + 1, to.profile)),
+      existing: add ? 0 : (review.strategies[id]?.length ?? 0),
+    }
+  })
+  const unsettled = all.reduce((n, c) => n + c.carried.unsettled.length, 0)
   const apply = (): void => {
-    if (!to || !carried) return
     // Each line gets an identity of its own there: its runs are not the runs here.
     deed(
-      act('strategy.set', {
-        sourceId: to.source.id,
-        lines: appendLines(
-          add ? (review.strategies[to.source.id] ?? []) : [],
-          carried.lines.map((l): Line => ({ ...l, id: newId(), note: '', drafted: false })),
-        ),
-        why: 'brought over',
-        from: from.source.name,
-      }),
+      actAll(
+        all.map(({ to, carried }) => ({
+          kind: 'strategy.set' as const,
+          payload: {
+            sourceId: to.source.id,
+            lines: appendLines(
+              add ? (review.strategies[to.source.id] ?? []) : [],
+              carried.lines.map((l): Line => ({ ...l, id: newId(), note: '', drafted: false })),
+            ),
+            why: 'brought over' as const,
+            from: from.source.name,
+          },
+        })),
+      ),
     )
-    close(to.source.id)
+    close(all[0]?.to.source.id)
   }
   return (
     <Modal
       open
-      width={820}
+      width={all.length > 1 ? 1180 : 820}
       title={
-        add ? `Copy lines of ${from.short} to another source` : `Carry the strategy of ${from.short} over`
+        add ? `Copy lines of ${from.short} to other sources` : `Carry the strategy of ${from.short} over`
       }
       onCancel={() => close()}
       footer={[
         <Button key="leave" onClick={() => close()}>
           Leave it
         </Button>,
-        <Button
-          key="apply"
-          type="primary"
-          disabled={!carried || carried.unsettled.length > 0}
-          onClick={apply}
-        >
-          {carried?.unsettled.length
-            ? `${plural(carried.unsettled.length, 'heading')} to settle`
-            : add
-              ? `Add ${plural(carried?.lines.length ?? 0, 'line')} to ${to?.short ?? 'a source'}`
-              : existing
-                ? `Replace the ${plural(existing, 'line')} of ${to?.short}`
-                : `Write it for ${to?.short ?? 'a source'}`}
+        <Button key="apply" type="primary" disabled={!all.length || unsettled > 0} onClick={apply}>
+          {deedWords(all, unsettled, add)}
         </Button>,
       ]}
     >
-      <p style={{ display: 'flex', gap: 10, alignItems: 'center' }}>
+      <p className="carry-to">
         <span className="sub">to</span>
         <Select
+          mode="multiple"
           size="small"
-          style={{ minWidth: 240 }}
-          aria-label="Source to carry it to"
-          value={toId ?? null}
+          aria-label="Sources to carry it to"
+          placeholder="one source, or several"
+          value={[...toIds]}
+          optionFilterProp="label"
           options={others.map((s) => ({ value: s.source.id, label: s.source.name }))}
-          onChange={setToId}
+          onChange={(ids: string[]) => setToIds(ids)}
         />
-        {to && !to.vocabulary && labels.length > 0 && (
-          <span className="sub">
-            It has no vocabulary: headings are asked for as words in title, abstract and keywords.
-          </span>
-        )}
       </p>
-      {asked.length > 0 && (
-        <>
-          <h2 style={{ marginTop: 14 }}>Headings without a certain counterpart</h2>
-          {asked.map((label) => (
-            <div key={label} className="carry-row">
-              <span>{label}</span>
-              <Select
-                mode="multiple"
-                optionFilterProp="label"
-                size="small"
-                aria-label={`${label} becomes`}
-                placeholder="choose, or leave it out"
-                value={[...(settled[label] ?? [])]}
-                options={options(matches[label] ?? [], review, to!)}
-                onChange={(values: string[]) =>
-                  setChoices((c) => ({
-                    toId,
-                    of: { ...(c.toId === toId ? c.of : {}), [label]: values.length ? values : undefined },
-                  }))
-                }
-              />
-              <button
-                className="plain link sub"
-                onClick={() =>
-                  setChoices((c) => ({ toId, of: { ...(c.toId === toId ? c.of : {}), [label]: [] } }))
-                }
-              >
-                {settled[label]?.length === 0 ? 'left out' : 'leave it out'}
-              </button>
-            </div>
-          ))}
-        </>
-      )}
-      {carried && (
-        <>
-          <h2 style={{ marginTop: 14 }}>As it will stand</h2>
-          {carried.lines.map((l, i) => (
-            <p key={l.id} className="version-row">
-              <span className="sub number">{i + 1}</span>
-              <span title={sent[i]?.text}>
-                <QueryText text={l.text} />
-                {l.limits.length > 0 && (
-                  <span className="sub"> + {l.limits.map(limitWords).join(' + ')}</span>
-                )}
-              </span>
-            </p>
-          ))}
-          {losses.length > 0 && (
-            <p className="note">
-              <b>Said otherwise there:</b> {losses.join('; ')}.
-            </p>
-          )}
-          {carried.lostLimits.length > 0 && (
-            <p className="note">
-              <b>Not to be had there:</b> {listed([...new Set(carried.lostLimits.map((l) => l.limit.kind))])}.
-              The lines stand without.
-            </p>
-          )}
-        </>
-      )}
+      <div className="carry-columns">
+        {all.map((one) => (
+          <CarryColumn
+            key={one.to.source.id}
+            review={review}
+            one={one}
+            several={all.length > 1}
+            headed={labels.length > 0}
+            settle={(label, values) => settle(one.to.source.id, label, values)}
+          />
+        ))}
+      </div>
     </Modal>
   )
+}
+
+function deedWords(all: readonly CarriedTo[], unsettled: number, add: boolean): string {
+  if (unsettled) return `${plural(unsettled, 'heading')} to settle`
+  const [only, another] = all
+  const where = another ? plural(all.length, 'source') : (only?.to.short ?? 'a source')
+  if (add) return `Add ${plural(only?.carried.lines.length ?? 0, 'line')} to ${where}`
+  const existing = all.reduce((n, c) => n + c.existing, 0)
+  if (!existing) return `Write it for ${where}`
+  return another
+    ? `Write it for ${where}, replacing ${plural(existing, 'line')}`
+    : `Replace the ${plural(existing, 'line')} of ${where}`
 }
 
 const carryTo = (to: SourceInfo, lines: readonly Line[], settled: Settled): Carried =>
@@ -207,36 +192,26 @@ function automatic(matches: Readonly<Record<string, readonly Match[]>>): Settled
   )
 }
 
-function options(
-  matches: readonly Match[],
-  review: Review,
-  to: SourceInfo,
-): { value: string; label: string }[] {
-  const planned = review.terms
-    .filter((t) => t.sourceId === to.source.id && t.kind === 'heading' && t.status === 'in use')
-    .map((t) => t.expression)
-  // Records that carry both are about the same question, whether or not the headings mean the same.
-  const found = new Map(matches.map((m) => [m.label, isLikely(m.reasons) ? 'likely' : 'look at it']))
-  return [...new Set([...found.keys(), ...planned])].map((value) => ({
-    value,
-    label: `${value} · ${found.get(value) ?? 'in your grid'}`,
-  }))
-}
-
+/** By source and heading, what may be its counterpart there. */
 function useMatches(
   from: SourceInfo,
-  to: SourceInfo | undefined,
+  chosen: readonly SourceInfo[],
   labels: readonly string[],
-): Record<string, readonly Match[]> {
-  const [here, there] = [from.vocabulary?.key, to?.vocabulary?.key]
+): Record<string, Record<string, readonly Match[]>> {
+  const here = from.vocabulary?.key
   const { value } = useAsked(async () => {
-    if (!here || !there) return NONE
-    const found = labels.map(async (label): Promise<[string, readonly Match[]]> => {
-      const id = await vocabularyDesk().idOf(here, label)
-      return [label, id ? await vocabularyDesk().matches(here, id, there) : []]
-    })
-    return Object.fromEntries(await Promise.all(found))
-  }, [here, there, labels])
-  return value ?? NONE
+    if (!here) return {}
+    const ids = await Promise.all(labels.map((label) => vocabularyDesk().idOf(here, label)))
+    const of = async ({ source, vocabulary }: SourceInfo) => {
+      const there = vocabulary?.key
+      const found = labels.map(async (label, n): Promise<[string, readonly Match[]]> => {
+        const id = ids[n]
+        return [label, id && there ? await vocabularyDesk().matches(here, id, there) : []]
+      })
+      return [source.id, Object.fromEntries(await Promise.all(found))] as const
+    }
+    return Object.fromEntries(await Promise.all(chosen.map(of)))
+  }, [here, chosen, labels])
+  return value ?? {}
 }
 const NONE: Record<string, readonly Match[]> = {}

@@ -63,7 +63,7 @@ function partsIn(list: string): Pick<MadeOf, 'headings' | 'codes' | 'words'> | u
 }
 
 const JOIN =
-  /(?:, and (.+) then with AND|(, joined line by line as Appendix B has it)|(, in a line by itself))?$/
+  /(?:, and (.+) then with AND|(, joined line by line as Appendix B has it)|(, in (?:one line|a line by itself)))?$/
 
 function joinIn(words: string): { before: string; join: MadeOf['join'] } {
   const m = JOIN.exec(words)!

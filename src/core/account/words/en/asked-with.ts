@@ -75,4 +75,4 @@ export const askedOtherwise: Words<FoundOf<'asked-otherwise'>> = {
 }
 
 /** How the parts were joined where it was not as in most databases. */
-const joinedOtherwise = (join: Way['join']): string => joinWords(join) || ', in a line by itself'
+const joinedOtherwise = (join: Way['join']): string => joinWords(join) || ', in one line'
