@@ -11,14 +11,14 @@ import { judgeDesk, planOf, wordDesk } from '@/workers'
 import { conceptTerms } from '../../shared/plan-text'
 import { useJudged, useWork } from './use-judgement'
 
-/** Too many or too few: what could be done next, each step with the count that it would give. */
+/** What could be tried next where there are too many or too few, each step with the count that it would give. */
 export function Steps({ review, info, lines }: { review: Review; info: SourceInfo; lines: readonly Line[] }) {
   const { value, work } = useAdvised(review, info, lines)
   if (!info.searched)
     return (
-      <p className="empty">
-        What a step would give can only be counted where the records are searched. Copy the changed line, run
-        it there, and log what came back: the change is shown beside the hits.
+      <p className="sub">
+        What a change would bring can only be counted where the records are searched: copy the changed line,
+        run it there and log what came back; the change is shown beside the hits.
       </p>
     )
   if (!value || value.lines !== lines) return <Working words="Trying what could be done" work={work} />
@@ -27,6 +27,7 @@ export function Steps({ review, info, lines }: { review: Review; info: SourceInf
     return <p className="empty">The last line cannot be run: mend it first, then steps are counted.</p>
   return (
     <section className="steps" aria-label="Fewer or more">
+      <h3>To try: fewer, or more</h3>
       <p className="sub">
         The line that counts finds <b>{thousands(now.hits)}</b>
         {value.wanted > 0 && `, ${now.wanted} of ${plural(value.wanted, 'wanted record')} among them`}. Each

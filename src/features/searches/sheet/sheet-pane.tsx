@@ -34,21 +34,13 @@ export const PANES = [
   { id: 'advice', key: '5', label: 'Advice', group: STRATEGY },
   { id: 'known', key: '6', label: 'Known items', group: STRATEGY },
   { id: 'yield', key: '7', label: 'Yield', group: STRATEGY },
-  { id: 'steps', key: '9', label: 'Steps', group: STRATEGY },
   { id: 'versions', key: '3', label: 'Versions', group: TIME },
   { id: 'again', key: '0', label: 'Again', group: TIME },
 ] as const
 export type Pane = (typeof PANES)[number]['id']
 
 /** Where one reads, and wants the room for it. */
-export const READING: ReadonlySet<Pane> = new Set<Pane>([
-  'advice',
-  'known',
-  'yield',
-  'peek',
-  'steps',
-  'again',
-])
+export const READING: ReadonlySet<Pane> = new Set<Pane>(['advice', 'known', 'yield', 'peek', 'again'])
 const JUDGING: ReadonlySet<Pane> = new Set<Pane>(['advice', 'known', 'yield'])
 
 /** What belongs to the chosen line or to the strategy, below the sheet. */
@@ -105,6 +97,7 @@ export function SheetPane({
         <>
           <Comments review={review} info={info} lines={lines} chosen={chosen} />
           <Advice review={review} info={info} lines={lines} judgement={judgement} choose={choose} />
+          <Steps review={review} info={info} lines={lines} />
         </>
       )
     case 'known':
@@ -121,8 +114,6 @@ export function SheetPane({
       )
     case 'peek':
       return about ? <Peek key={about.line.id} review={review} info={info} {...about} /> : null
-    case 'steps':
-      return <Steps review={review} info={info} lines={lines} />
     case 'again':
       return <Again review={review} info={info} lines={lines} runAgain={runAgain} />
   }
