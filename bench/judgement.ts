@@ -19,7 +19,7 @@ function told(label: string, trials: readonly Trial[]): void {
   )
 }
 
-for (const setting of ['here', 'outside'] as Setting[])
+for (const setting of ['here', 'brought in', 'outside'] as Setting[])
   for (const [name, topics] of [
     ['looked at', SEEN],
     ['not looked at', UNSEEN],

@@ -11,7 +11,7 @@ const words = (list: readonly Trial[]): string[] =>
   )
 
 describe('faults planted into sheets of other topics', () => {
-  it.each(['here', 'outside'] as const)(
+  it.each(['here', 'brought in', 'outside'] as const)(
     'are told at their line, one alone or two at once, and little else is said: records %s',
     async (setting) => {
       const all = []

@@ -8,7 +8,8 @@ import { INDEXES, planOf, sheetFor, topicNamed, wantedFor, type IndexId } from '
 const sources = openHere()
 const desk = new JudgeDesk(sources)
 
-export type Setting = 'here' | 'outside'
+/** Where the records lie: here; elsewhere; elsewhere, and those that the search found were brought in, some of them ruled. */
+export type Setting = 'here' | 'outside' | 'brought in'
 
 /**
  * Remarks that a sheet which asks for what is planned never deserves: written down before anything was counted. What else is said
@@ -56,7 +57,20 @@ async function remarksOn(
   if (setting === 'here')
     return (await desk.judge({ key: source, sourceId: 'mine', lines, plan, judged }))!.remarks
   const counted = runStrategy(open, lines).map((r, i) => ({ ...lines[i]!, hits: r.docs?.length }))
-  return desk.remarks({ profile: open.profile, vocabulary: source, sourceId: 'mine', lines: counted, plan })
+  const about = { profile: open.profile, vocabulary: source, sourceId: 'mine', lines: counted, plan }
+  if (setting === 'outside') return desk.remarks(about)
+  const found = runStrategy(open, lines).at(-1)?.docs ?? []
+  const ruled = new Map([
+    ...judged.in.map((id) => [id, 'in' as const] as const),
+    ...judged.out.map((id) => [id, 'out' as const] as const),
+  ])
+  return desk.remarks({
+    ...about,
+    brought: [...found].map((doc) => {
+      const record = open.records[doc]!
+      return { record, ruled: ruled.get(record.id) }
+    }),
+  })
 }
 
 /** Faults that only records can show: where these lie outside nothing is said of them, and that is right. */
@@ -64,6 +78,9 @@ const NEEDS_RECORDS: ReadonlySet<string> = new Set([
   ...['a misspelt word', 'a heading as main focus only', 'the title alone', 'the author field for words'],
   ...['NOT with a word of the matter', 'a truncated word cut too late', 'a concept asked for twice'],
 ])
+
+/** Of those, what records that were brought in show as well. */
+const BROUGHT_SHOW: ReadonlySet<string> = new Set(['a misspelt word'])
 
 /** A fault of these is one whatever it changes in what is found. */
 const OF_FORM: ReadonlySet<string> = new Set([
@@ -118,9 +135,12 @@ async function trial(
 ): Promise<Trial> {
   const { base, plan, judged, before } = stage
   const remarks = await remarksOn(base.source, lines, plan, judged, base.setting)
-  const hits = planted.map((p) => remarks.find((r) => r.lineId === p.at && p.codes.includes(r.code)))
+  // A word that finds nothing is told of records that were brought in under a name of its own.
+  const codesOf = (p: Planted): readonly string[] =>
+    base.setting === 'brought in' && p.codes.includes('dead-part') ? [...p.codes, 'none-brought'] : p.codes
+  const hits = planted.map((p) => remarks.find((r) => r.lineId === p.at && codesOf(p).includes(r.code)))
   const seen = new Set(before.map((r) => r.key))
-  const allowed = new Set(planted.flatMap((p) => [...p.codes, ...p.also]))
+  const allowed = new Set(planted.flatMap((p) => [...codesOf(p), ...p.also]))
   const needless = remarks.filter((r) => NEEDLESS.has(r.code) && !seen.has(r.key) && !allowed.has(r.code))
   return {
     ...base,
@@ -134,7 +154,9 @@ async function trial(
 
 const faultsOf = (stage: Stage): [string, Planted][] =>
   Object.entries(OPERATORS).flatMap(([name, plant]): [string, Planted][] => {
-    if (stage.base.setting === 'outside' && NEEDS_RECORDS.has(name)) return []
+    const { setting } = stage.base
+    const shown = setting === 'here' || (setting === 'brought in' && BROUGHT_SHOW.has(name))
+    if (!shown && NEEDS_RECORDS.has(name)) return []
     const planted = plant(stage)
     return planted && isFault(stage, planted) ? [[name, planted]] : []
   })

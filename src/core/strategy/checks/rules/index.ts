@@ -28,6 +28,7 @@ import { orBetweenConcepts } from './or-between-concepts'
 import { partForBlock } from './part-for-block'
 import { sentOtherwise } from './sent-otherwise'
 import { spellingMissing } from './spelling-missing'
+import { stemmingOff } from './stemming-off'
 import { stemTooLong, stemTooShort } from './stems'
 
 /** Every rule, causes before what follows from them: a rule that explains a part stands before those that would remark on it. */
@@ -67,6 +68,7 @@ export const RULES: readonly Rule[] = [
   noneBrought,
   noiseBrought,
   stemTooLong,
+  stemmingOff,
   covered,
   unusedLine,
   deadLine,
