@@ -52,12 +52,14 @@ export interface CountedSearch {
 }
 
 /**
- * The searches by the line that counts in each source that was searched, those of which nobody here knows what they asked left
- * out; undefined where it was not run in one of them.
+ * The searches by the line that counts in each source that was searched; undefined where it was not run in one of them, or where
+ * of one nobody here knows what it asked.
  */
 export const countedSearches = keptFor((review: Review): CountedSearch[] | undefined => {
-  const known = searchedIn(review).filter((s) => !strategyUnknown(review, s.id))
-  const all = known.map(({ id: sourceId }) => {
+  const searched = searchedIn(review)
+  // What one of them required nobody knows: nothing is told of all of them then.
+  if (searched.some((s) => strategyUnknown(review, s.id))) return undefined
+  const all = searched.map(({ id: sourceId }) => {
     const lines = review.strategies[sourceId] ?? []
     const line = finalLine(lines)
     return line && finalRun(review, sourceId) ? { sourceId, lines, line } : undefined

@@ -1,4 +1,4 @@
-import type { LimitsRead } from '../reads/en'
+import type { InSomeRead, LimitsRead } from '../reads/en'
 import { counts, knownSearches, searchesOf, type SlowSearch } from './as-searched'
 import type { Deeds } from './deeds'
 import { sameNames, sameReason, thingsOf } from './plan'
@@ -36,20 +36,24 @@ function told(list: LimitsRead['limits'], deeds: Deeds): Planned[] | undefined {
   return found.every((f) => f !== undefined) ? found.flat() : undefined
 }
 
+/** Of one search nobody here knows what it asked: what is said of searches has to say of which. */
+const anyLost = (deeds: Deeds): boolean => searchesOf(deeds).some((s) => s.lost)
 const holds = (s: SlowSearch, limit: Limit): boolean => counts(s) && limitHolds(s.lines, s.last, limit)
 const lacks = (s: SlowSearch, { kind }: Limit, deeds: Deeds): boolean =>
   (deeds.world.noLimit[s.id] ?? []).includes(kind) &&
   !s.lines.some((l) => l.limits.some((x) => x.kind === kind))
 
 /** Each held in every database that was searched and has such a limit, and in one at least. */
-export function limitsKept({ limits }: LimitsRead, deeds: Deeds): boolean {
+export function limitsKept({ limits, also, lost }: LimitsRead, deeds: Deeds): boolean {
   const all = knownSearches(deeds)
   return (
-    told(limits, deeds)?.every(
+    (also || lost === anyLost(deeds)) &&
+    (told(limits, deeds)?.every(
       ({ limit }) =>
         all.some((s) => holds(s, limit)) &&
         all.every((s) => counts(s) && (holds(s, limit) || lacks(s, limit, deeds))),
-    ) ?? false
+    ) ??
+      false)
   )
 }
 
@@ -60,9 +64,10 @@ export function limitsPlanned({ limits }: LimitsRead, deeds: Deeds): boolean {
 }
 
 /** Each was planned, and held in no search. */
-export function limitsDropped({ limits }: LimitsRead, deeds: Deeds): boolean {
+export function limitsDropped({ limits, lost }: LimitsRead, deeds: Deeds): boolean {
   const all = knownSearches(deeds)
   return (
+    lost === anyLost(deeds) &&
     all.length > 0 &&
     all.every(counts) &&
     (told(limits, deeds)?.every(({ limit }) => all.every((s) => !holds(s, limit))) ?? false)
@@ -70,14 +75,11 @@ export function limitsDropped({ limits }: LimitsRead, deeds: Deeds): boolean {
 }
 
 /** It held in just these databases, and in another it could have been set and was not. */
-export function limitInSome(
-  { names, words, reason }: { names: string; words: string; reason?: string },
-  deeds: Deeds,
-): boolean {
+export function limitInSome({ names, words, reason, lost }: InSomeRead, deeds: Deeds): boolean {
   const all = knownSearches(deeds)
   const own = told([{ words, ...(reason === undefined ? {} : { reason }) }], deeds)
   const [planned] = own ?? []
-  if (!planned || own!.length > 1) return false
+  if (!planned || own!.length > 1 || lost !== anyLost(deeds)) return false
   const held = all.filter((s) => holds(s, planned.limit))
   return (
     all.every(counts) &&

@@ -1,6 +1,6 @@
 import { listed } from '../../base'
 import type { KnownFound, KnownNamed, NoHeading, NotRequired, OneEnough, Terms } from '../reads/en'
-import { counts, knownSearches, searchesOf, sourcesOf, standingRuns, type SlowSearch } from './as-searched'
+import { counts, searchesOf, sourcesOf, standingRuns, type SlowSearch } from './as-searched'
 import type { Deeds } from './deeds'
 import { foundBy, limitHolds, readLine, wordsIn } from './what-is-found'
 
@@ -55,8 +55,8 @@ function needs({ lines, last }: SlowSearch, concepts: readonly string[]): boolea
 /** Just these concepts are alternatives by the plan; each search asked for one of them and for none alone, or just these did not. */
 export function oneEnough({ names, how, butIn }: OneEnough, deeds: Deeds): boolean {
   const concepts = conceptsOf(deeds)
-  const searches = knownSearches(deeds)
-  const run = searches.length > 0 && searches.every(counts)
+  const searches = searchesOf(deeds)
+  const run = searches.length > 0 && searches.every((s) => counts(s) && !s.lost)
   return thingsOf(deeds, 'alternatives.set', 'alternatives.remove').some((a) => {
     const own = (a.conceptIds as string[]).flatMap((id) => concepts.filter((c) => c.id === id && c.essential))
     const ids = own.map((c) => c.id)
@@ -78,8 +78,8 @@ export function notRequired({ names, reason, how, butIn }: NotRequired, deeds: D
   const told = conceptsOf(deeds).filter((c) => !c.essential && sameReason(reason, c.note))
   const parts = names.toLowerCase().split(/, | and /)
   const own = told.filter((c) => parts.includes(c.name.toLowerCase()))
-  const searches = knownSearches(deeds)
-  const run = searches.length > 0 && searches.every(counts)
+  const searches = searchesOf(deeds)
+  const run = searches.length > 0 && searches.every((s) => counts(s) && !s.lost)
   const all = searches.filter((s) => own.some((c) => needs(s, [c.id]))).map((s) => s.name)
   return (
     own.length === parts.length &&

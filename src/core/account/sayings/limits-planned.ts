@@ -69,7 +69,12 @@ interface Limits {
   also: boolean
   /** Some databases lack one of them, or have something that stands in for it. */
   partly: boolean
+  /** Of one search nobody here knows what it asked: this is told of the others. */
+  lost: boolean
 }
+
+const lostIn = ({ review }: FactContext): boolean =>
+  searchedIn(review).some((s) => strategyUnknown(review, s.id))
 
 /** In one sentence: those without a reason that stands in it, else two with theirs; all others in a second one. */
 function sentencesOf(c: FactContext, state: Held['state']): ReasonedLimit[][] {
@@ -89,6 +94,7 @@ const found =
     limits: sentencesOf(c, state)[Number(of)] ?? [],
     also: of !== '0',
     partly: lackingIn(c).length > 0 || stoodInFor(c).size > 0,
+    lost: lostIn(c),
   })
 
 /** Limits that held in every database that was searched and has such a limit. */
@@ -119,7 +125,7 @@ export const limitsDropped = saying<Limits>({
 })
 
 /** A limit that held in some databases, and could have been set in others. */
-export const limitInSome = saying<{ limit: ReasonedLimit; sourceIds: string[] }>({
+export const limitInSome = saying<{ limit: ReasonedLimit; sourceIds: string[]; lost: boolean }>({
   family: 'limits in some',
   groups: (c) => inState(c, 'in some').map((h) => h.limitId),
   place: { theme: 'words', phase: 'searched', stage: 'question' },
@@ -128,7 +134,7 @@ export const limitInSome = saying<{ limit: ReasonedLimit; sourceIds: string[] }>
     when: {},
     found: (c, of) => {
       const held = all(c).find((h) => h.limitId === of)!
-      return { limit: reasoned(held), sourceIds: held.heldIn }
+      return { limit: reasoned(held), sourceIds: held.heldIn, lost: lostIn(c) }
     },
   },
 })

@@ -1,6 +1,6 @@
 import { inWords, listed, plural } from '../../../base'
 import { standingRuns } from '../../../review'
-import { searchedIn, limitApplied } from '../../standing'
+import { searchedIn, limitApplied, strategyUnknown } from '../../standing'
 import { asRun } from '../../as-run'
 import { READS } from '../../reads/en'
 import { limitsBeyond } from '../../sayings/limits-beyond'
@@ -72,10 +72,13 @@ function beyondThePlan(
 /** Which limits held, and in how many of the databases. */
 export const limits: Matter = (s, c) => {
   if (isPlan(s) || !/\blimit|\brestrict|\bfiltered|\bany (?:year|language)/i.test(s)) return undefined
+  // That nobody knows of limits is no word on what they were.
+  if (READS['searched-before'](s)) return undefined
   const beyond = beyondThePlan(s, c)
   if (beyond) return beyond.record
   const { review } = c
-  const searched = searchedIn(review)
+  // Of a search that nobody here knows, nothing is held against what is said of the others.
+  const searched = searchedIn(review).filter((d) => !strategyUnknown(review, d.id))
   const held = (limit: (typeof review.limits)[number]): number =>
     searched.filter((d) => ['applied', 'stood in'].includes(limitApplied(c, limit, d.id))).length
   const named = KINDS.flatMap(([kind, words]) => (words.test(s) ? [kind as string] : []))

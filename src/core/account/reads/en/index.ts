@@ -43,6 +43,7 @@ import {
   limitInSome,
   noLimit,
   stoodIn,
+  type InSomeRead,
   type LimitsRead,
 } from './limits-planned'
 import { searchReviewed, pointsRaised, type PointsRead, type SearchReviewedRead } from './search-reviewed'
@@ -153,7 +154,7 @@ export interface Reads {
   'limits-kept': LimitsRead
   'limits-planned': LimitsRead
   'limits-dropped': LimitsRead
-  'limit-in-some': { names: string; words: string; reason?: string }
+  'limit-in-some': InSomeRead
   'no-limit': { lacking: { names: string; kinds: string[] }[] }
   'stood-in': { kind: string; by: { names: string; what: string }[] }
   'search-reviewed': SearchReviewedRead
@@ -429,6 +430,7 @@ export type {
   Indexed,
   KnownFound,
   KnownNamed,
+  InSomeRead,
   LimitsRead,
   MadeOf,
   NoHeading,

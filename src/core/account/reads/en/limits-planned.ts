@@ -1,9 +1,26 @@
+/** A sentence told of searches that are known here as it is told of all, and whether it was. */
+function ofAll(sentence: string): { all: string; lost: boolean } {
+  const all = BACK.reduce((words, [known, every]) => words.replace(known, every), sentence)
+  return { all, lost: all !== sentence }
+}
+const BACK: readonly (readonly [RegExp, string])[] = [
+  [/^(We|I) limited the searches known here/, '$1 limited the database searches'],
+  [/^The searches known here were/, 'The database searches were'],
+  [/^As far as they are known here, searches were/, 'In the databases, searches were'],
+  [/ known here (was|were) /, ' $1 '],
+  [/^Planned, but set in no search known here,/, 'Planned, but set in no search,'],
+  [/^Of the searches known here, only in /, 'Only in '],
+  [/^Of the searches known here, only those in /, 'Only the searches in '],
+]
+
 /** What searches were limited to: kinds of limits as they read, with the reason of each that has one. */
 export interface LimitsRead {
   limits: { words: string; reason?: string }[]
   also: boolean
   /** Only where databases allow it. */
   partly: boolean
+  /** Told of the searches that are known here: of another one nobody knows what it asked. */
+  lost: boolean
 }
 
 /** "work published from 2017 to 2026, because …, and to work in English" as its parts. */
@@ -20,16 +37,19 @@ const alsoIn = (sentence: string, verb: string): LimitsRead | undefined => {
     const m = new RegExp(`^${verb} limited to (.+?), because (.+)$`).exec(p)
     return m ? [{ words: m[1]!, reason: m[2]! }] : []
   })
-  return limits?.length && limits.length === parts!.length ? { limits, also: true, partly: false } : undefined
+  return limits?.length && limits.length === parts!.length
+    ? { limits, also: true, partly: false, lost: false }
+    : undefined
 }
 
 export function limitsKept(sentence: string): LimitsRead | undefined {
+  const { all, lost } = ofAll(sentence)
   const m =
     /^(?:(?:We|I) limited the database searches to|The database searches were limited to|In the databases, searches were limited to) (.+?)(, where they allow it)?\.$/.exec(
-      sentence,
+      all,
     )
   return m
-    ? { limits: limitsIn(m[1]!), also: false, partly: m[2] !== undefined }
+    ? { limits: limitsIn(m[1]!), also: false, partly: m[2] !== undefined, lost }
     : alsoIn(sentence, 'were also')
 }
 
@@ -38,15 +58,18 @@ export function limitsPlanned(sentence: string): LimitsRead | undefined {
     /^(?:(?:We|I) plan to limit the database searches to|The database searches are to be limited to|In the databases, searches are to be limited to) (.+)\.$/.exec(
       sentence,
     )
-  return m ? { limits: limitsIn(m[1]!), also: false, partly: false } : alsoIn(sentence, 'will also be')
+  return m
+    ? { limits: limitsIn(m[1]!), also: false, partly: false, lost: false }
+    : alsoIn(sentence, 'will also be')
 }
 
 export function limitsDropped(sentence: string): LimitsRead | undefined {
+  const { all, lost } = ofAll(sentence)
   const a =
     /^A limit to (.+?)(?:, because (.+))? was planned(?:, because (.+))?; no search was limited so\.$/.exec(
-      sentence,
+      all,
     )
-  const b = /^Planned, but set in no search, was a limit to (.+)\.$/.exec(sentence)
+  const b = /^Planned, but set in no search, was a limit to (.+)\.$/.exec(all)
   const list = a?.[1] ?? b?.[1]
   if (!list) return undefined
   const reason = a?.[3]
@@ -57,20 +80,28 @@ export function limitsDropped(sentence: string): LimitsRead | undefined {
     limits: limits.map((words) => ({ words, ...(reason === undefined ? {} : { reason }) })),
     also: false,
     partly: false,
+    lost,
   }
 }
 
-export function limitInSome(sentence: string): { names: string; words: string; reason?: string } | undefined {
+/** A limit that held in these databases and in no other. */
+export interface InSomeRead {
+  names: string
+  words: string
+  reason?: string
+  lost: boolean
+}
+
+export function limitInSome(sentence: string): InSomeRead | undefined {
+  const { all, lost } = ofAll(sentence)
   const m =
     /^In (.+?) (?:we|I|the searches) kept to (.+?)(?:, because (.+))?; the others?(?: searches)? were not limited so\.$/.exec(
-      sentence,
+      all,
     ) ??
-    /^Only (?:in (.+?) did (?:we|I) keep|the searches in (.+?) kept) to (.+?)(?:, because (.+))?\.$/.exec(
-      sentence,
-    )
+    /^Only (?:in (.+?) did (?:we|I) keep|the searches in (.+?) kept) to (.+?)(?:, because (.+))?\.$/.exec(all)
   if (!m) return undefined
   const [names, words, reason] = m.length === 4 ? [m[1], m[2], m[3]] : [m[1] ?? m[2], m[3], m[4]]
-  return { names: names!, words: words!, ...(reason === undefined ? {} : { reason }) }
+  return { names: names!, words: words!, ...(reason === undefined ? {} : { reason }), lost }
 }
 
 export function noLimit(sentence: string): { lacking: { names: string; kinds: string[] }[] } | undefined {

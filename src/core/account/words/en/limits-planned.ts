@@ -23,6 +23,21 @@ const what = (limits: readonly Reasoned[]): string =>
     : together(limits)
 const reasonsAfter = (limits: readonly Reasoned[]): string => limits.map((l) => afterwards(l.reason)).join('')
 
+/** The same told of the searches of which it is known here what they asked. */
+const ofKnown = (lost: boolean, sentences: string[]): string[] =>
+  lost ? sentences.map((s) => KNOWN.reduce((words, [all, known]) => words.replace(all, known), s)) : sentences
+const KNOWN: readonly (readonly [RegExp, string])[] = [
+  [/^(We|I) limited the database searches/, '$1 limited the searches known here'],
+  [/^The database searches were/, 'The searches known here were'],
+  [/^In the databases, searches were/, 'As far as they are known here, searches were'],
+  [/; no search was/, '; no search known here was'],
+  [/^Planned, but set in no search,/, 'Planned, but set in no search known here,'],
+  [/; the other searches were/, '; the other searches known here were'],
+  [/; the others were/, '; the others known here were'],
+  [/^Only in /, 'Of the searches known here, only in '],
+  [/^Only the searches in /, 'Of the searches known here, only those in '],
+]
+
 const also = (limits: readonly Reasoned[], verb: string): string[] => [
   `They ${limits.map((l) => `${verb} limited to ${subject(l)}, ${because(l.reason)}`).join('; they ')}.`,
 ]
@@ -31,9 +46,12 @@ const kept: Words<Limits>['says'] = (found, say) => {
   const { limits } = found
   if (found.also) return also(limits, 'were also')
   const all = (begin: string): string => `${begin} ${what(limits)}.${reasonsAfter(limits)}`
-  return say(
-    [all('We limited the database searches to'), all('The database searches were limited to')],
-    [all('The database searches were limited to'), all('In the databases, searches were limited to')],
+  return ofKnown(
+    found.lost,
+    say(
+      [all('We limited the database searches to'), all('The database searches were limited to')],
+      [all('The database searches were limited to'), all('In the databases, searches were limited to')],
+    ),
   )
 }
 
@@ -62,27 +80,31 @@ export const limitsPlanned: Words<Limits> = {
   short: (found, say, context) => planned(withoutReasons(found), say, context),
 }
 
-const droppedOf: Words<Limits>['says'] = ({ limits }) => [
-  `A limit to ${listed(limits.map(subject))} was planned${limits.length === 1 ? commaBecause(limits[0]!.reason) : ''}; no search was limited so.`,
-  `Planned, but set in no search, was a limit to ${listed(limits.map(subject))}.`,
-]
+const droppedOf: Words<Limits>['says'] = ({ limits, lost }) =>
+  ofKnown(lost, [
+    `A limit to ${listed(limits.map(subject))} was planned${limits.length === 1 ? commaBecause(limits[0]!.reason) : ''}; no search was limited so.`,
+    `Planned, but set in no search, was a limit to ${listed(limits.map(subject))}.`,
+  ])
 
 export const limitsDropped: Words<Limits> = {
   says: droppedOf,
   short: (found, say, context) => droppedOf(withoutReasons(found), say, context),
 }
 
-const inSome: Words<FoundOf<'limit-in-some'>>['says'] = ({ limit, sourceIds }, say) => {
+const inSome: Words<FoundOf<'limit-in-some'>>['says'] = ({ limit, sourceIds, lost }, say) => {
   const why = commaBecause(limit.reason)
-  return say(
-    [
-      `In ${databases(sourceIds)} we kept to ${subject(limit)}${why}; the other searches were not limited so.`,
-      `Only in ${databases(sourceIds)} did we keep to ${subject(limit)}${why}.`,
-    ],
-    [
-      `In ${databases(sourceIds)} the searches kept to ${subject(limit)}${why}; the others were not limited so.`,
-      `Only the searches in ${databases(sourceIds)} kept to ${subject(limit)}${why}.`,
-    ],
+  return ofKnown(
+    lost,
+    say(
+      [
+        `In ${databases(sourceIds)} we kept to ${subject(limit)}${why}; the other searches were not limited so.`,
+        `Only in ${databases(sourceIds)} did we keep to ${subject(limit)}${why}.`,
+      ],
+      [
+        `In ${databases(sourceIds)} the searches kept to ${subject(limit)}${why}; the others were not limited so.`,
+        `Only the searches in ${databases(sourceIds)} kept to ${subject(limit)}${why}.`,
+      ],
+    ),
   )
 }
 
