@@ -31,6 +31,8 @@ const RECORDS = [
   record(3, 'Soundfield systems and reading behavior'),
   record(4, 'Ready to go', [], 2001),
   record(5, 'Readily available data'),
+  record(6, 'Children copied the studies', [], 2019),
+  record(7, 'A child copies a study', [], 2019),
 ]
 const index = buildIndex(RECORDS.map(toDocument))
 const options = { headings: (label: string, below: boolean) => thesaurus.foldedLabels(label, below) }

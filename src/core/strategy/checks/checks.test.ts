@@ -299,3 +299,25 @@ describe('what a librarian would remark (PRESS 2015, six elements)', () => {
     expect(new Set(once).size).toBe(once.length)
   })
 })
+
+describe('a sign for any ending where all forms are looked for anyway', () => {
+  const stems = remarksIn({ ...PROFILES.girder! })
+  const codes = (text: string): string[] =>
+    stems({ lines: [{ text }] }).flatMap((r) => (r.code === 'stemming-off' ? [r.message] : []))
+
+  it('is remarked on where the word by itself brings more, with the change that brings it', () => {
+    const [remark] = stems({ lines: [{ text: 'text: studies*' }], wanted: [7] }).filter(
+      (r) => r.code === 'stemming-off',
+    )
+    expect(remark).toBeDefined()
+    expect(remark!.fixes[0]!.text).toBe('text: (studies* OR studies)')
+  })
+
+  it('is left alone where nothing more is found, and where no forms are looked for', () => {
+    expect(codes('text: soundfield*')).toEqual([])
+    const plain = remarksIn(PROFILES.fernhollow!)
+    expect(
+      plain({ lines: [{ text: 'text: studies*' }], wanted: [7] }).filter((r) => r.code === 'stemming-off'),
+    ).toEqual([])
+  })
+})
