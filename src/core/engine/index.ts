@@ -11,7 +11,7 @@ export {
   logLikelihood,
   overRepresented,
   lift,
-  CHANCE_ONE_IN_A_HUNDRED,
+  CHANCE_ONE_IN_TWENTY,
   CHANCE_ONE_IN_A_THOUSAND,
 } from './keyness'
 export { relevance } from './relevance'

@@ -24,8 +24,8 @@ export const overRepresented = (good: number, goods: number, rest: number, rests
 
 /** 10.83: what G² exceeds by chance once in a thousand times (chi-squared, one degree of freedom). */
 export const CHANCE_ONE_IN_A_THOUSAND = 10.828
-/** The same value for one in a hundred. */
-export const CHANCE_ONE_IN_A_HUNDRED = 6.63
+/** The same value for one in twenty. */
+export const CHANCE_ONE_IN_TWENTY = 3.841
 
 /**
  * How many times more often the documents of one set lie in another than documents do at large: (both / a) / (b / all).

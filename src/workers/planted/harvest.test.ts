@@ -58,7 +58,7 @@ describe('what is harvested from ten good records', () => {
     const useful = all.filter((o) => o.useful)
     const told = useful.filter((o) => o.told !== undefined)
     expect(rows.length).toBeGreaterThan(30)
-    expect(all.length / rows.length).toBeGreaterThan(5)
+    expect(all.length / rows.length).toBeGreaterThanOrEqual(6)
     expect(useful.length / all.length).toBeGreaterThan(0.8)
     expect(told.filter((o) => o.right).length / told.length).toBeGreaterThan(0.9)
   })

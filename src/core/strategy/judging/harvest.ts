@@ -1,6 +1,6 @@
 import { foldLabel, tokens } from '../../base'
 import {
-  CHANCE_ONE_IN_A_HUNDRED,
+  CHANCE_ONE_IN_TWENTY,
   CHANCE_ONE_IN_A_THOUSAND,
   evaluate,
   logLikelihood,
@@ -179,7 +179,7 @@ export function rankHarvest(sources: readonly SourceHarvest[], most = 40): Harve
     .map((h) => ({ ...h, g2: logLikelihood(h.good, h.goods, h.rest, h.rests) }))
     .filter(
       (h) =>
-        h.g2 >= (h.kind === 'words' ? CHANCE_ONE_IN_A_THOUSAND : CHANCE_ONE_IN_A_HUNDRED) &&
+        h.g2 >= (h.kind === 'words' ? CHANCE_ONE_IN_A_THOUSAND : CHANCE_ONE_IN_TWENTY) &&
         overRepresented(h.good, h.goods, h.rest, h.rests) &&
         h.rest < TOO_COMMON * h.rests,
     )
