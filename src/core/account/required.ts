@@ -2,7 +2,7 @@ import { keptFor } from '../base'
 import { numbersIn, parse, type Expr } from '../query'
 import type { Line, Review } from '../review'
 import { finalLine } from '../strategy'
-import { finalRun, searchedIn, strategyUnknown } from './standing'
+import { finalRun, searchedIn, searchedUnknown } from './standing'
 
 /**
  * Does everything that a line finds come from a line of one of these concepts? A line of a concept stands for the whole of
@@ -58,7 +58,7 @@ export interface CountedSearch {
 export const countedSearches = keptFor((review: Review): CountedSearch[] | undefined => {
   const searched = searchedIn(review)
   // What one of them required nobody knows: nothing is told of all of them then.
-  if (searched.some((s) => strategyUnknown(review, s.id))) return undefined
+  if (searchedUnknown(review).length) return undefined
   const all = searched.map(({ id: sourceId }) => {
     const lines = review.strategies[sourceId] ?? []
     const line = finalLine(lines)

@@ -1,7 +1,16 @@
 import { keptFor } from '../base'
 import { limitState, type Profile } from '../profile'
 import { meaningOf, parse, sameLimit, walk, type LimitKind } from '../query'
-import { standingRuns, type Line, type PlannedLimit, type Review, type Run, type Term } from '../review'
+import {
+  standingRuns,
+  type Line,
+  type PlannedLimit,
+  type Review,
+  type Run,
+  type Source,
+  type Term,
+} from '../review'
+import { searchedIn } from '../figures'
 import { finalLine, limitsThatCount, termExpression } from '../strategy'
 import type { FactContext } from './facts/fact'
 import { leavingOut } from './leaving-out'
@@ -9,7 +18,7 @@ import { currentRuns, joiningLine } from './runs'
 import { searchedWith, type SearchedWith } from './searched-with'
 import { daysOf, spellsOf } from './words'
 
-export { searchedIn } from '../figures'
+export { searchedIn }
 
 /** The run that counts of a source: that of the line which says what the strategy found, as it stands. */
 export function finalRun(review: Review, sourceId: string): Run | undefined {
@@ -25,6 +34,10 @@ export function strategyUnknown(review: Review, sourceId: string): boolean {
   const run = finalRun(review, sourceId)
   return run?.how === 'before' && !run.text.trim()
 }
+
+/** The databases that were searched with nobody here knowing what they were asked. */
+export const searchedUnknown = (review: Review): Source[] =>
+  searchedIn(review).filter((s) => strategyUnknown(review, s.id))
 
 /** The runs of what counts in a source: of the line that does, and of those that it reached. */
 export function runsBehind(review: Review, sourceId: string): Run[] {

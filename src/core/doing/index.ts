@@ -34,7 +34,7 @@ export {
 export { leaveRemarks, takeFixes } from './searches/mend'
 export { chooseCounts, countsProposed, type CountsProposed } from './searches/counts'
 export { logAgain, ranBefore, type Again, type RanBefore } from './searches/again'
-export { logBefore, type SearchedBefore } from './searches/before'
+export { logBefore } from './searches/before'
 export { runSheet, type RunSheetLine } from './searches/run-sheet'
 export { putReadingRight, runReadOtherwise, writtenOtherwise } from './searches/reading'
 export {

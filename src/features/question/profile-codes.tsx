@@ -8,11 +8,10 @@ import {
   REACHES,
   withFieldPattern,
   type FieldPattern,
-  type ProfileDraft,
   type Reach,
 } from '@/core/profile'
 import { Part } from './profile-part'
-import type { ProfileProblems } from './profile-parts'
+import type { PartProps } from './profile-parts'
 
 const REACH: Record<Reach, string> = {
   unit: 'one word, phrase or bracket',
@@ -25,15 +24,7 @@ const REACH: Record<Reach, string> = {
 const FIELDS = DESCRIBED_FIELDS.filter((of) => of.length === 1).map((of) => of[0]!)
 
 /** The codes of fields as one table: what a code covers, how it is written, how far it reaches. */
-export function ProfileCodes({
-  draft,
-  set,
-  problems,
-}: {
-  draft: ProfileDraft
-  set: (draft: ProfileDraft) => void
-  problems: ProfileProblems
-}) {
+export function ProfileCodes({ draft, set, problems }: PartProps) {
   const usual = DESCRIBED_FIELDS.map((of) => of.join(','))
   const rows = [...usual, ...Object.keys(draft.fields).filter((key) => !usual.includes(key))]
   const given = Object.entries(draft.fields).flatMap(([key, form]) => (form ? [key] : []))

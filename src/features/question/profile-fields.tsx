@@ -13,17 +13,11 @@ import type { Field } from '@/core/query'
 import { ProfileCodes } from './profile-codes'
 import { ProfileLimits } from './profile-limits'
 import { Part, TextPart } from './profile-part'
-import { PARTS, within, type ProfileProblems, type TextKey } from './profile-parts'
+import { PARTS, within, type PartProps, type TextKey } from './profile-parts'
 import { ProfileRows } from './profile-rows'
 
-interface Props {
-  draft: ProfileDraft
-  set: (draft: ProfileDraft) => void
-  /** What is wrong, by the place in the profile. */
-  problems: ProfileProblems
-}
 /** The parts of a description, in the order in which a help page is read. */
-export function ProfileFields({ draft, set, problems }: Props) {
+export function ProfileFields({ draft, set, problems }: PartProps) {
   const change = (part: Partial<ProfileDraft>): void => set({ ...draft, ...part })
   const text = (key: TextKey, { hint = '', prose = false } = {}): ReactNode => (
     <TextPart

@@ -1,21 +1,12 @@
 'use client'
 import { Input } from 'antd'
 import type { ReactNode } from 'react'
-import type { ProfileDraft } from '@/core/profile'
 import { LIMIT_KINDS } from '@/core/query'
 import { Part } from './profile-part'
-import { within, type ProfileProblems } from './profile-parts'
+import { within, type PartProps } from './profile-parts'
 
 /** How each limit is written or set there, and what its values are called. */
-export function ProfileLimits({
-  draft,
-  set,
-  problems,
-}: {
-  draft: ProfileDraft
-  set: (draft: ProfileDraft) => void
-  problems: ProfileProblems
-}) {
+export function ProfileLimits({ draft, set, problems }: PartProps) {
   const filled = LIMIT_KINDS.some((kind) => Object.values(draft.limits[kind]).some(Boolean))
   return (
     <Part title="Limits" folded={!filled && within(problems, 'limits') === undefined}>

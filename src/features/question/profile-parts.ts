@@ -49,6 +49,13 @@ export const PARTS: Readonly<Record<TextKey, { label: string; place: string }>> 
 /** What is wrong with a description, by the place in the profile: "must hold {expr} exactly once". */
 export type ProfileProblems = ReadonlyMap<string, string>
 
+/** What every part of the form is given. */
+export interface PartProps {
+  draft: ProfileDraft
+  set: (draft: ProfileDraft) => void
+  problems: ProfileProblems
+}
+
 /** What is wrong with a part, or with one inside it. */
 export const within = (problems: ProfileProblems, place: string): string | undefined =>
   problems.get(place) ?? [...problems].find(([at]) => at.startsWith(`${place}.`))?.[1]

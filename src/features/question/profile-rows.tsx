@@ -1,19 +1,11 @@
 'use client'
 import { Checkbox, Input } from 'antd'
-import { ROW_JOINS, type ProfileDraft, type RowJoin } from '@/core/profile'
+import { ROW_JOINS, type RowJoin } from '@/core/profile'
 import { Part, TextPart } from './profile-part'
-import { within, type ProfileProblems } from './profile-parts'
+import { within, type PartProps } from './profile-parts'
 
 /** A form with rows in place of a line to type in: what a row can be set to, what joins it to those above, how many there are. */
-export function ProfileRows({
-  draft,
-  set,
-  problems,
-}: {
-  draft: ProfileDraft
-  set: (draft: ProfileDraft) => void
-  problems: ProfileProblems
-}) {
+export function ProfileRows({ draft, set, problems }: PartProps) {
   const wrong = within(problems, 'rows.fields')
   return (
     <Part title="A form with rows" folded={!draft.rows.trim() && within(problems, 'rows') === undefined}>

@@ -6,7 +6,7 @@ import { takenOverIn } from '../sayings/as-sent'
 import { reviewersOf, searchReviewed } from '../sayings/search-reviewed'
 import { text } from '../document'
 import { cell, type Block, type Cell } from '../documents/tree'
-import { searchedIn, strategyUnknown } from '../standing'
+import { searchedIn, searchedUnknown } from '../standing'
 import { toldInText } from '../told-in-text'
 import { isTold, SAYINGS, type SayingName } from '../sayings'
 import type { NotGone } from '../sayings/ways-not-gone'
@@ -34,7 +34,7 @@ export function reportingItems(c: AppendixContext): ReportingItem[] {
   const { review, figures } = c
   const told = toldInText(c)
   const searched = searchedIn(review)
-  const unknown = searched.filter((s) => strategyUnknown(review, s.id))
+  const unknown = searchedUnknown(review)
   const others = review.sources.filter((s) => s.kind !== 'database')
   const done = others.filter((s) => s.id in figures.brought || wasGone(review, s.id))
   const ways = (...kinds: string[]): string[] => done.filter((s) => kinds.includes(s.kind)).map((s) => s.name)

@@ -6,7 +6,7 @@ import { limitsThatCount } from '../../strategy'
 import type { FactContext } from '../facts'
 import { standsInside } from '../reasons-given'
 import { ranIn } from './asked-with'
-import { finalRun, limitApplied, searchedIn, strategyUnknown, type Applied } from '../standing'
+import { finalRun, limitApplied, searchedIn, searchedUnknown, type Applied } from '../standing'
 import { saying } from './saying'
 
 /** A limit with the reason that was given for it. */
@@ -56,8 +56,8 @@ const all = keptFor((c: FactContext): Held[] =>
 )
 /** Of no search that was made is it known here what it asked. */
 function nothingKnown({ review }: FactContext): boolean {
-  const searched = searchedIn(review)
-  return searched.length > 0 && searched.every((s) => strategyUnknown(review, s.id))
+  const searched = searchedIn(review).length
+  return searched > 0 && searchedUnknown(review).length === searched
 }
 const inState = (c: FactContext, state: Held['state']): Held[] => all(c).filter((h) => h.state === state)
 const reasoned = ({ limitId, limit, reason }: Held): ReasonedLimit => ({ limitId, limit, reason })
@@ -73,8 +73,7 @@ interface Limits {
   lost: boolean
 }
 
-const lostIn = ({ review }: FactContext): boolean =>
-  searchedIn(review).some((s) => strategyUnknown(review, s.id))
+const lostIn = ({ review }: FactContext): boolean => searchedUnknown(review).length > 0
 
 /** In one sentence: those without a reason that stands in it, else two with theirs; all others in a second one. */
 function sentencesOf(c: FactContext, state: Held['state']): ReasonedLimit[][] {

@@ -1,4 +1,4 @@
-import { searchedIn, strategyUnknown } from '../standing'
+import { searchedUnknown } from '../standing'
 import { saying } from './saying'
 
 /** Databases that were searched before the record was kept, with nobody here knowing what they were asked. */
@@ -7,9 +7,7 @@ export const searchedBefore = saying<{ sourceIds: string[] }>({
   place: { theme: 'where', phase: 'searched', stage: 'searches' },
   core: true,
   finds: {
-    when: { unknown: ({ review }) => searchedIn(review).some((s) => strategyUnknown(review, s.id)) },
-    found: ({ review }) => ({
-      sourceIds: searchedIn(review).flatMap(({ id }) => (strategyUnknown(review, id) ? [id] : [])),
-    }),
+    when: { unknown: ({ review }) => searchedUnknown(review).length > 0 },
+    found: ({ review }) => ({ sourceIds: searchedUnknown(review).map((s) => s.id) }),
   },
 })

@@ -1,7 +1,7 @@
 import { passSums } from '../facts/selection'
 import type { FactContext } from '../facts'
 import { standingRuns } from '../../review'
-import { searchedIn, strategyUnknown } from '../standing'
+import { searchedIn, searchedUnknown } from '../standing'
 import { reviewersOf } from './search-reviewed'
 import { saying } from './saying'
 
@@ -16,7 +16,7 @@ function without(c: FactContext): Without[] {
   const taken = new Set(lines.flatMap((l) => (l.takenOver && ran.has(l.id) ? [l.takenOver.what] : [])))
   const limited = review.limits.length > 0 || runs.some((r) => r.limits.length > 0)
   // Of a search that nobody here knows it is not said what it had not.
-  const unknown = searchedIn(review).some((s) => strategyUnknown(review, s.id))
+  const unknown = searchedUnknown(review).length > 0
   return [
     ...(unknown || limited ? [] : ['limits' as const]),
     ...(unknown || taken.has('filter') ? [] : ['filter' as const]),

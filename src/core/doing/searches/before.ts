@@ -1,6 +1,6 @@
-import { personNamed, type Command, type Line, type Source } from '../../review'
+import type { Line, Source } from '../../review'
 import type { Doing } from '../doing'
-import { runOf } from './run'
+import { runOf, whoRan } from './run'
 
 /** What is known of a search that was made before the record was kept. */
 export interface SearchedBefore {
@@ -24,9 +24,7 @@ export interface SearchedBefore {
  * under it as under any other run.
  */
 export const logBefore: Doing<SearchedBefore> = (at, search) => {
-  const said = search.ranBy.trim()
-  const known = !said || said === search.reader ? at.person : personNamed(at.review, said)?.id
-  const by = known ?? at.newId()
+  const { by, named } = whoRan(at, search)
   const line: Line = { id: at.newId(), text: '', limits: [], note: search.note.trim(), drafted: false }
   const { source, hits } = search
   const run = runOf(at, {
@@ -34,7 +32,7 @@ export const logBefore: Doing<SearchedBefore> = (at, search) => {
     ...{ release: '', how: 'before', at: search.at, by, platform: search.platform.trim() },
   })
   return [
-    ...(known ? [] : [{ kind: 'person.named', payload: { id: by, name: said } } satisfies Command]),
+    ...named,
     { kind: 'line.add', payload: { sourceId: source.id, line, at: search.lines.length } },
     { kind: 'run.log', payload: run },
   ]

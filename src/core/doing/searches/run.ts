@@ -93,14 +93,24 @@ export interface LoggedByHand extends Omit<RunMade, 'how' | 'by' | 'release' | '
   coverage: string
 }
 
+/** Who ran something, by the name that was typed: their id, and the entry that names somebody who is not known here yet. */
+export function whoRan(
+  { review, person, newId }: DoingAt,
+  { ranBy, reader }: { ranBy: string; reader: string },
+): { by: string; named: Command[] } {
+  const said = ranBy.trim()
+  const known = !said || said === reader ? person : personNamed(review, said)?.id
+  if (known) return { by: known, named: [] }
+  const by = newId()
+  return { by, named: [{ kind: 'person.named', payload: { id: by, name: said } }] }
+}
+
 /**
  * Logs one run made by hand. Somebody else who ran it is named by an entry of their own; what was noted for this line holds
  * for the source too, where nothing was noted there yet.
  */
 export const logByHand: Doing<LoggedByHand> = (at, { ranBy, reader, platform, coverage, ...made }) => {
-  const said = ranBy.trim()
-  const known = !said || said === reader ? at.person : personNamed(at.review, said)?.id
-  const by = known ?? at.newId()
+  const { by, named } = whoRan(at, { ranBy, reader })
   const { source } = made
   const [through, covers] = [platform.trim(), coverage.trim()]
   const more = {
@@ -108,7 +118,7 @@ export const logByHand: Doing<LoggedByHand> = (at, { ranBy, reader, platform, co
     ...(!source.coverage && covers ? { coverage: covers } : {}),
   }
   return [
-    ...(known ? [] : [{ kind: 'person.named', payload: { id: by, name: said } } as const]),
+    ...named,
     logged(runOf(at, { ...made, by, how: 'by hand', release: covers, platform: through })),
     ...(Object.keys(more).length ? [{ kind: 'source.set', payload: { ...source, ...more } } as const] : []),
   ]
