@@ -113,6 +113,14 @@ describe('describing a database in a form', () => {
       most: 4,
     })
     expect(read.value.limits.language!.values).toEqual({ nl: 'Dutch', de: 'German' })
+    // Names of values that were typed before how the limit is set stay.
+    const named = { form: '', onScreen: '', standIn: '', values: 'article = Journal paper' }
+    const early = readProfile(
+      describedProfile({ ...draft, limits: { ...draft.limits, 'document type': named } }),
+    )
+    expect(early.ok && early.value.limits).toEqual({
+      'document type': { values: { article: 'Journal paper' } },
+    })
     const wrong = readProfile(
       JSON.parse(JSON.stringify(describedProfile({ ...typed, rows: 'titel: Words', rowsMost: '' }))),
     )

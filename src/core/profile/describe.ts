@@ -22,7 +22,7 @@ export function describedProfile(d: ProfileDraft): unknown {
   const limits = Object.fromEntries(
     LIMIT_KINDS.flatMap((kind) => {
       const { form, onScreen, standIn, values } = d.limits[kind]
-      if (!form && !onScreen && !standIn) return []
+      if (!form && !onScreen && !standIn && !values.trim()) return []
       const as = rest.limits?.[kind]?.as
       const own = {
         ...given('form', form),
