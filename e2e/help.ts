@@ -140,8 +140,12 @@ export async function beginReview(page: Page): Promise<void> {
 
 /** Plans one of the databases that ship with Luvren. */
 export async function addDatabase(page: Page, name: string): Promise<void> {
-  await page.getByRole('button', { name: /^Add a database/ }).click()
-  await page.getByRole('menuitem', { name: new RegExp(`^${name}`) }).click()
+  const item = page.getByRole('menuitem', { name: new RegExp(`^${name}`) })
+  // What comes in above may move the button away while it is pressed: a person presses again.
+  await expect(async () => {
+    if (!(await item.isVisible())) await page.getByRole('button', { name: /^Add a database/ }).click()
+    await item.click({ timeout: 5000 })
+  }).toPass()
 }
 
 /** On Terms, from the top row: text words for one concept after the other, by keyboard. */

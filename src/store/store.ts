@@ -48,6 +48,8 @@ export interface Session extends Omit<ReviewView, 'reviewId'> {
   failed: string | undefined
   /** What was asked for last and not done, in words. */
   refused: string | undefined
+  /** How often what failed was to be asked anew. */
+  askedAgain: number
   /** The browser keeps the right to clear its storage by itself: it was asked not to, and refused. */
   clearable: boolean
   /** There is little room left in the storage of this browser. */
@@ -65,6 +67,7 @@ const CLOSED: Omit<
   | 'person'
   | 'failed'
   | 'refused'
+  | 'askedAgain'
   | 'asksName'
   | 'clearable'
   | 'littleRoom'
@@ -106,6 +109,7 @@ export function createStore(environment: Environment) {
     person: '',
     failed: undefined,
     refused: undefined,
+    askedAgain: 0,
     asksName: undefined,
     clearable: false,
     littleRoom: false,
@@ -224,6 +228,8 @@ export function createStore(environment: Environment) {
       promise?.then(undefined, refuse)
     },
     understood: (): void => set({ refused: undefined }),
+    /** What was asked and failed is asked anew, wherever it is shown. */
+    askAgain: (): void => set({ askedAgain: session.getState().askedAgain + 1, refused: undefined }),
 
     /** Reads the shelf and who is reading. */
     openShelf: async (): Promise<void> => {

@@ -1,5 +1,6 @@
 import { expose } from 'comlink'
 import { describe, expect, it, vi } from 'vitest'
+import { ASK_AGAIN } from './data/lacking-said'
 import { Door, HERE, WorkerGone, type WorkerLike } from './door'
 
 interface Desk {
@@ -26,7 +27,12 @@ function worker(comes: boolean) {
     expose({ twice: (n: number) => 2 * n }, port2 as never)
     port2.postMessage(HERE)
   }
-  return { like, breaks: () => told.dispatchEvent(new Event('error')), ended: () => terminated }
+  return {
+    like,
+    breaks: () => told.dispatchEvent(new Event('error')),
+    says: (data: unknown) => told.dispatchEvent(new MessageEvent('message', { data })),
+    ended: () => terminated,
+  }
 }
 
 describe('the way to a worker', () => {
@@ -81,5 +87,25 @@ describe('the way to a worker', () => {
     } finally {
       vi.useRealTimers()
     }
+  })
+
+  it('hears of files that are late, has them asked for anew, and forgets them with the worker', async () => {
+    const w = worker(true)
+    const heard: unknown[] = []
+    const told: number[] = []
+    const door = new Door<Desk>(
+      'reckons',
+      () => ({ ...w.like, postMessage: (m: unknown) => heard.push(m) }) as WorkerLike,
+      (d) => told.push(d.lackingData.length),
+    )
+    await door.ready()
+    door.askAgain()
+    expect(heard).toEqual([])
+    w.says({ lackingData: [{ what: 'the synonyms', loaded: 7 }] })
+    expect(door.lackingData).toEqual([{ what: 'the synonyms', loaded: 7 }])
+    door.askAgain()
+    expect(heard).toEqual([ASK_AGAIN])
+    w.says({ lackingData: [] })
+    expect(told.slice(-2)).toEqual([1, 0])
   })
 })

@@ -1,4 +1,6 @@
 import { wrap, type Remote } from 'comlink'
+import type { LackingData } from './data/data-door'
+import { ASK_AGAIN, isLackingSaid } from './data/lacking-said'
 
 /** How a worker stands: it has answered, it has not yet though it should have, or it cannot be had. */
 export type WorkerState = 'starting' | 'here' | 'late' | 'gone'
@@ -24,6 +26,8 @@ interface Opened<Desk> {
   failed: Promise<never>
   here: Promise<void>
   leave: () => void
+  /** Lets go of files that are late and asks for them anew. */
+  askAgain: () => void
 }
 
 /** What a door needs of a worker. */
@@ -47,6 +51,14 @@ export class Door<Desk> {
     /** Told whenever the state is another. */
     private readonly changed: (door: Door<Desk>) => void,
   ) {}
+
+  /** The files that its worker waits for, for longer than anybody waits without a word. */
+  lackingData: readonly LackingData[] = []
+
+  private hearsOfData(lackingData: readonly LackingData[]): void {
+    this.lackingData = lackingData
+    this.changed(this)
+  }
 
   private become(state: WorkerState): void {
     if (this.state === state) return
@@ -73,6 +85,7 @@ export class Door<Desk> {
       if (this.state === 'here') return
       this.opened = undefined
       worker.terminate()
+      this.lackingData = []
       this.become('gone')
       fail(new WorkerGone(this.what))
     }
@@ -84,15 +97,25 @@ export class Door<Desk> {
       came()
     }
     worker.addEventListener('message', hear)
+    worker.addEventListener('message', (event: Event) => {
+      const { data } = event as MessageEvent<unknown>
+      if (isLackingSaid(data)) this.hearsOfData(data.lackingData)
+    })
     worker.addEventListener('error', gone)
     worker.addEventListener('messageerror', gone)
     this.become('starting')
-    return (this.opened = { desk: wrap<Desk>(worker as Worker), failed, here, leave: gone })
+    const askAgain = (): void => worker.postMessage(ASK_AGAIN)
+    return (this.opened = { desk: wrap<Desk>(worker as Worker), failed, here, leave: gone, askAgain })
   }
 
   /** Waits no longer for a worker that is late: it counts as gone. */
   giveUp(): void {
     this.opened?.leave()
+  }
+
+  /** Has its worker ask anew for the files that are late. */
+  askAgain(): void {
+    if (this.lackingData.length) this.opened?.askAgain()
   }
 
   /** Resolves when the worker has said that it is here; rejects where it cannot be had. */

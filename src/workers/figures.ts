@@ -1,12 +1,14 @@
 import { FIGURE_FONTS, RASTER_PROGRAM, rasteriser, selfContained, type FigureFont } from '@/core/picture'
-import { asksOnce, fetchBytes } from './fetch-bytes'
+import { asksOnce } from './data/asks-once'
+import { fetchData } from './data/data-door'
+import { drawnWith } from './data/data-files'
 
 const fonts = asksOnce((): Promise<FigureFont[]> =>
-  Promise.all(FIGURE_FONTS.map(async (f) => ({ ...f, woff: await fetchBytes(`/data/${f.file}`) }))),
+  Promise.all(FIGURE_FONTS.map(async (f) => ({ ...f, woff: await fetchData(drawnWith(f.file)) }))),
 )
 /** What draws figures here, with its letters; loaded when it is first asked for. */
 export const drawing = asksOnce(async () =>
-  rasteriser((await fetchBytes(`/data/${RASTER_PROGRAM}`)) as BufferSource, await fonts()),
+  rasteriser((await fetchData(drawnWith(RASTER_PROGRAM))) as BufferSource, await fonts()),
 )
 
 /** A figure as bytes: as PNG, as SVG with its letters in it, or as SVG with its letters as outlines. */

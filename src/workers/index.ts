@@ -1,4 +1,6 @@
 import { proxy, type Remote } from 'comlink'
+import { fetchAgain, fetchData, tellOfLackingData, type LackingData } from './data/data-door'
+import { DEMO } from './data/data-files'
 import { Door, type WorkerState } from './door'
 import type { JudgeDesk } from './judge-desk'
 import type { LongDesk } from './long-desk'
@@ -9,7 +11,6 @@ import type { WordDesk } from './word-desk'
 
 export { deskReview } from './records/desk-review'
 export { WorkerGone } from './door'
-export { fetchBytes } from './fetch-bytes'
 export type { Advised, CountedStep, Offered } from '@/core/strategy'
 export { planOf } from './judged-plan'
 export type { BoardCause, BoardRow } from './board-row'
@@ -87,7 +88,25 @@ export const workersMissing = (): { late: readonly string[]; gone: readonly stri
   const those = (state: WorkerState): string[] => DOORS.filter((d) => d.state === state).map((d) => d.what)
   return { late: those('late'), gone: those('gone') }
 }
-/** Tells whenever a worker comes, is late or is gone; gives what ends that. */
+let lackingHere: readonly LackingData[] = []
+tellOfLackingData((late) => {
+  lackingHere = late
+  changed()
+})
+/** The files that the page or a worker waits for, for longer than anybody waits without a word. */
+export const lackingData = (): readonly LackingData[] => [
+  ...lackingHere,
+  ...DOORS.flatMap((d) => d.lackingData),
+]
+/** Lets go of those and asks for them anew. */
+export const askForDataAgain = (): void => {
+  fetchAgain()
+  for (const door of DOORS) door.askAgain()
+}
+/** The package of the demo review. Rejects with words for a reader. */
+export const fetchDemo = (): Promise<Uint8Array> => fetchData(DEMO)
+
+/** Tells whenever a worker or a file comes, is late or is gone; gives what ends that. */
 export function onWorkers(tell: () => void): () => void {
   listeners.add(tell)
   return () => listeners.delete(tell)

@@ -1,17 +1,10 @@
-import { strFromU8 } from 'fflate'
 import { facetIndex, recordFinder, Rec, type FacetIndex, type RecordFinder } from '@/core/records'
 import { spellingPairs, type RunCache, type SpellingPairs } from '@/core/strategy'
 import { readSkos, Thesaurus, type Vocabulary } from '@/core/vocabulary'
-import {
-  openStandin,
-  readStandinKey,
-  recordsFile,
-  standin,
-  vocabularyFile,
-  type OpenStandin,
-  type StandinInfo,
-} from '@/standins'
-import { asksOnce, fetchBytes, fetchUnzipped } from './fetch-bytes'
+import { openStandin, readStandinKey, standin, type OpenStandin, type StandinInfo } from '@/standins'
+import { asksOnce } from './data/asks-once'
+import { readData } from './data/data-door'
+import { recordsData, SPELLINGS, vocabularyData } from './data/data-files'
 
 /** What the desks of the worker share: the stand-ins and vocabularies that were asked for, each opened once. */
 export class OpenSources {
@@ -68,13 +61,12 @@ export class OpenSources {
   }
 
   /** Spellings on both sides of the ocean; read when first asked for. */
-  readonly spellings = asksOnce(async (): Promise<SpellingPairs> => {
-    const { american, british } = JSON.parse(strFromU8(await fetchBytes('/data/spellings.json'))) as Record<
-      'american' | 'british',
-      Record<string, string>
-    >
-    return spellingPairs(american, british)
-  })
+  readonly spellings = asksOnce(() =>
+    readData(SPELLINGS, (text): SpellingPairs => {
+      const { american, british } = JSON.parse(text) as Record<'american' | 'british', Record<string, string>>
+      return spellingPairs(american, british)
+    }),
+  )
 
   /** The stand-in whose records a vocabulary indexes; a vocabulary from a file indexes none that are here. */
   async behind(key: string): Promise<OpenStandin | undefined> {
@@ -119,11 +111,15 @@ function infoOf(key: string): StandinInfo {
 }
 
 async function readVocabularyOf(info: StandinInfo): Promise<Vocabulary | undefined> {
-  const file = vocabularyFile(info)
-  if (file === undefined) return undefined
-  const read = readSkos(strFromU8(await fetchBytes(`/data/${file}`)))
-  if (!read.ok) throw new Error(read.problems.map((p) => p.message).join(' '))
-  return read.value
+  const file = vocabularyData(info)
+  return (
+    file &&
+    readData(file, (text) => {
+      const read = readSkos(text)
+      if (!read.ok) throw new Error(read.problems.map((p) => p.message).join(' '))
+      return read.value
+    })
+  )
 }
 
 async function load(
@@ -133,8 +129,8 @@ async function load(
   const info = infoOf(key)
   const { release } = readStandinKey(key)
   const [records, vocabulary] = await Promise.all([
-    fetchUnzipped(`/data/${recordsFile(info, release)}`),
+    readData(recordsData(info, release), (text) => JSON.parse(text) as Rec[]),
     vocabularyOf(info),
   ])
-  return openStandin(info, release, JSON.parse(strFromU8(records)) as Rec[], vocabulary)
+  return openStandin(info, release, records, vocabulary)
 }

@@ -9,9 +9,9 @@ import {
   type ReadReview,
 } from '@/core/handed'
 import { blobsOf, newerProblem, packInto, type Entry } from '@/core/review'
-import { vocabularyFile } from '@/standins'
 import { handedWith } from '@/standins/handed-with'
-import { fetchBytes } from './fetch-bytes'
+import { fetchData } from './data/data-door'
+import { vocabularyData } from './data/data-files'
 import { drawing } from './figures'
 import type { GoOn } from './pace'
 import type { BlocksHere } from './records/blocks-here'
@@ -31,7 +31,7 @@ export type HandedAs =
 /** What files for people are made from, in a worker. */
 export const handedHere = async (read: ReadReview): Promise<HandedFrom> =>
   handedWith(read, await drawing(), async (info) =>
-    new TextDecoder().decode(await fetchBytes(`/data/${vocabularyFile(info)}`)),
+    new TextDecoder().decode(await fetchData(vocabularyData(info)!)),
   )
 
 /**

@@ -5,8 +5,10 @@ import { OpenSources } from './open-sources'
 import { SearchDesk } from './search-desk'
 import { VocabularyDesk } from './vocabulary-desk'
 import { WordDesk } from './word-desk'
+import { sayWhatIsLacking } from './data/lacking-said'
 import { HERE } from './door'
 
+sayWhatIsLacking()
 const sources = new OpenSources()
 expose({
   search: new SearchDesk(sources),

@@ -1,4 +1,3 @@
-import { strFromU8 } from 'fflate'
 import { foldLabel, hasErrors } from '@/core/base'
 import { EMPTY, evaluate, intersect, mergeForms, wordForms, type DocSet } from '@/core/engine'
 import { inFields, isMasked, parse, type Expr } from '@/core/query'
@@ -16,7 +15,9 @@ import {
   type Variant,
 } from '@/core/strategy'
 import type { OpenStandin } from '@/standins'
-import { asksOnce, fetchUnzipped } from './fetch-bytes'
+import { asksOnce } from './data/asks-once'
+import { readData } from './data/data-door'
+import { SYNONYMS } from './data/data-files'
 import { conceptOf } from './harvest-concept'
 import { isName, namesOf } from './named-words'
 import type { OpenSources } from './open-sources'
@@ -174,9 +175,7 @@ export class WordDesk {
     return { offers, records: places.reduce((n, p) => n + p.docs.length, 0) }
   }
 
-  private readonly words = asksOnce(
-    async () => new Lexicon(strFromU8(await fetchUnzipped('/data/synonyms.txt.gz'))),
-  )
+  private readonly words = asksOnce(() => readData(SYNONYMS, (text) => new Lexicon(text)))
 }
 
 const add = (a: Weight, b: Weight): Weight => ({ hits: a.hits + b.hits, near: a.near + b.near })

@@ -23,6 +23,7 @@ import { useFocusHome } from './focus-home'
 import { useBoundedPaste } from './use-bounded-paste'
 import { useFrameActions, useKeys } from './keys'
 import { Trouble } from './trouble'
+import { LackingData } from '../shared/lacking-data'
 import { WorkersMissing } from './workers-missing'
 
 /** What the review writes, with all that drafts it: it comes behind the stage, which nobody waits longer for. */
@@ -128,6 +129,7 @@ export function Frame({ reviewId, children }: { reviewId: string; children: Reac
       <LeftUnfinished />
       <Trouble />
       <WorkersMissing />
+      <LackingData />
     </div>
   )
 }

@@ -3,6 +3,7 @@ import { messageOf } from '@/core/base'
 import { useRouter } from 'next/navigation'
 import { useEffect, useState } from 'react'
 import { useStore } from '@/store/provider'
+import { LackingData } from '../shared/lacking-data'
 import { DEMO_ID, shelveDemo } from './demo'
 import { reviewAddress } from '@/store/address'
 
@@ -23,6 +24,7 @@ export function OpenDemo() {
   }, [deed, openShelf, router, session, store])
   return (
     <main className="shelf">
+      <LackingData />
       {problem ? <p className="note">{problem}</p> : <p className="empty">Opening the demo review …</p>}
     </main>
   )

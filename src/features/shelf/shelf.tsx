@@ -7,6 +7,7 @@ import { reviewAddress } from '@/store/address'
 import type { ShelfItem } from '@/store/db'
 import { FAULT_WORDS } from '@/store/fault-words'
 import { useSession, useStore } from '@/store/provider'
+import { LackingData } from '../shared/lacking-data'
 import { CheckDialog } from './check-dialog'
 import { DEMO_ID, shelveDemo } from './demo'
 import { PartedDialog } from './parted-dialog'
@@ -95,6 +96,7 @@ export function Shelf({ wanted, done, named }: ShelfProps) {
           {fault && detail ? ` The browser says: ${detail}.` : ''}
         </p>
       )}
+      <LackingData />
       {taking && (
         <p className="shelf-taking sub" role="status">
           {taking.words} … <progress {...taking.progress} aria-label={taking.words} />

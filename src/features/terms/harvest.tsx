@@ -6,7 +6,7 @@ import type { Letter, Review } from '@/core/review'
 import { useSession, useStore } from '@/store/provider'
 import type { SourceInfo } from '@/standins/source-info'
 import { LetterList } from '@/ui/letter-list'
-import { useAsked } from '@/store/use-asked'
+import { useAsked, type Asked } from '@/store/use-asked'
 import { recordsDesk, wordDesk, type HarvestOffer } from '@/workers'
 import { askedOf } from '../shared/known-item'
 import { conceptTerms } from '../shared/plan-text'
@@ -25,8 +25,11 @@ export function Harvest({ review, sources }: { review: Review; sources: readonly
   )
   const [chosen, setChosen] = useState<From>()
   const from: From = chosen ?? (review.knownItems.length || !kept.length ? 'known items' : 'works kept')
-  const good = useGood(from, review, sources, kept)
-  const result = useHarvest(good, review, sources)
+  const goods = useGood(from, review, sources, kept)
+  const good = goods.value ?? NONE_GOOD
+  const harvested = useHarvest(good, review, sources)
+  const result = harvested.value
+  const failed = goods.failed ?? harvested.failed
   const [left, setLeft] = useState<ReadonlySet<string>>(new Set())
 
   const letters = review.concepts.map((c) => c.letter)
@@ -72,7 +75,9 @@ export function Harvest({ review, sources }: { review: Review; sources: readonly
           </span>
         )}
       </div>
-      {!Object.values(good).some((ids) => ids.length) ? (
+      {failed !== undefined || !goods.value ? (
+        <p className="empty">{failed ?? 'Looking for the good records …'}</p>
+      ) : !Object.values(good).some((ids) => ids.length) ? (
         <p className="empty">
           {from === 'known items'
             ? 'No known item has been found in the planned databases yet. Paste some under Question (I), or rule works in under Selection.'
@@ -143,9 +148,9 @@ function useGood(
   review: Review,
   sources: readonly SourceInfo[],
   kept: readonly { id: string }[],
-): Record<string, string[]> {
+): Asked<Record<string, string[]>> {
   const { knownItems } = review
-  const { value } = useAsked(
+  return useAsked(
     async () => {
       const own = sources.filter((s) => s.standin)
       const good = own.map(async ({ source, standin }): Promise<[string, string[]]> => {
@@ -166,7 +171,6 @@ function useGood(
     [from, knownItems, sources, kept],
     { keep: true },
   )
-  return value ?? NONE_GOOD
 }
 const NONE_GOOD: Record<string, string[]> = {}
 
@@ -177,5 +181,5 @@ function useHarvest(good: Record<string, string[]>, review: Review, sources: rea
     () => (Object.values(good).some((ids) => ids.length) ? wordDesk().harvest(good, terms) : undefined),
     [good, terms],
     { keep: true },
-  ).value
+  )
 }

@@ -37,7 +37,8 @@ export function Reader({ concept, review, info, others, openAt }: Props) {
     const best = offers[0] && (await vocabularyDesk().neighbourhood(key, offers[0].id))
     return { offers, best }
   }, [key, asked])
-  const answered = !answer.waiting
+  // What failed says nothing of what the vocabulary has.
+  const answered = !answer.waiting && answer.failed === undefined
   const offers = answer.value?.offers ?? NO_OFFERS
   const { value: tops } = useAsked(() => vocabularyDesk().tops(key), [key])
   /** Where one has walked to since the words were typed; typing leaves it. */
@@ -165,7 +166,9 @@ export function Reader({ concept, review, info, others, openAt }: Props) {
             “{entry.by}” is not a heading. <b>Use {entry.label}.</b>
           </p>
         )}
-        {!answered && !shown && !asked && <p className="empty">Opening the thesaurus …</p>}
+        {!answered && !shown && (answer.failed !== undefined || !asked) && (
+          <p className="empty">{answer.failed ?? 'Opening the thesaurus …'}</p>
+        )}
         {answered && asked && !offers.length && (
           <p className="empty">
             Nothing in this vocabulary has “{asked}”. Try another word for it, or part of one.

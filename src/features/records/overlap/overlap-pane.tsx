@@ -15,12 +15,12 @@ import { useSourceNames, type Desk } from '../use-desk'
 export function OverlapPane({ desk, show }: { desk: Desk; show: (sources: readonly string[]) => void }) {
   const review = useSession((s) => s.folded.review)
   const { order, nameOf } = useSourceNames(review)
-  const { value: overlap } = useAsked(
+  const { value: overlap, failed } = useAsked(
     () => (desk.version ? recordsDesk().overlap(order) : undefined),
     [desk.version, order],
     { keep: true },
   )
-  if (!overlap) return <p className="empty">Counting …</p>
+  if (!overlap) return <p className="empty">{failed ?? 'Counting …'}</p>
   const name = (ending: string): string => fileName(`${review.title} sources`, ending)
   return (
     <div className="overlap">

@@ -74,7 +74,11 @@ export function ReferencesPane({ desk, list }: { desk: Desk; list: AskedWorksSta
   const { answer, narrowed, asked } = list
   const number = answer?.number
   const count = answer?.count ?? 0
-  const { value: references, waiting } = useAsked(
+  const {
+    value: references,
+    waiting,
+    failed,
+  } = useAsked(
     async () => {
       if (number === undefined || count > MOST) return undefined
       const records = await recordsDesk().lastRecords(number)
@@ -150,7 +154,7 @@ export function ReferencesPane({ desk, list }: { desk: Desk; list: AskedWorksSta
             files can be written of all.
           </p>
         ) : !references ? (
-          <p className="empty">{waiting ? 'Setting the references …' : 'There are none.'}</p>
+          <p className="empty">{waiting ? 'Setting the references …' : (failed ?? 'There are none.')}</p>
         ) : (
           <ol className="reference-entries">
             {references.map((r) => (

@@ -33,7 +33,7 @@ export function SettlePane({ desk }: { desk: Desk }) {
   const { deed, doIt } = useStore()
   const { nameOf } = useSourceNames(review)
   const [at, setAt] = useState(0)
-  const { value: pairs } = useAsked(
+  const { value: pairs, failed } = useAsked(
     () => (desk.version ? recordsDesk().pairs() : undefined),
     [desk.version],
     {
@@ -76,7 +76,7 @@ export function SettlePane({ desk }: { desk: Desk }) {
     ]
   }, [pair, place, count, deed, doIt])
   useActions('settle', actions)
-  if (!pairs) return <p className="empty">Reading the records …</p>
+  if (!pairs) return <p className="empty">{failed ?? 'Reading the records …'}</p>
   return (
     <div className="settle">
       <NewerRules />

@@ -25,12 +25,12 @@ export function Translation({
   lines: Line[]
   info: StandinInfo
 }) {
-  const { value: said } = useAsked(
+  const { value: said, failed } = useAsked(
     () => searchDesk().say(info.id, lines, line.id),
     [info.id, lines, line.id],
     { keep: true },
   )
-  if (!said) return <p className="empty">Opening {info.name} …</p>
+  if (!said) return <p className="empty">{failed ?? `Opening ${info.name} …`}</p>
   return <SaidPane line={line} number={number} said={said} short={info.short} />
 }
 

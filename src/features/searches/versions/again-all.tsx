@@ -96,12 +96,15 @@ function Since({
   // The same as long as the runs are: what is done elsewhere in the review opens no release again.
   // eslint-disable-next-line react-hooks/exhaustive-deps
   const same = useMemo(() => compared, [key])
-  const found = useAsked(async () => {
+  const { value: found, failed } = useAsked(async () => {
     const all: (ComeAndGone | undefined)[] = []
     for (const { info, before, after } of same) all.push(await askAgain(info, before, after))
     return all
-  }, [same]).value
-  if (!found) return <p className="empty">Opening {plural(compared.length, 'source')} in both releases …</p>
+  }, [same])
+  if (!found)
+    return (
+      <p className="empty">{failed ?? `Opening ${plural(compared.length, 'source')} in both releases …`}</p>
+    )
   return (
     <>
       <table>

@@ -66,7 +66,7 @@ function Occasions({
   const after = occasions[occasions.length - 1]
   const older = occasions.slice(0, -1)
   const before = older.find((o) => o.run.id === chosen) ?? (after && earlierOf(older, after))
-  const found = useAsked(() => askAgain(info, before, after), [info, before, after]).value
+  const { value: found, failed } = useAsked(() => askAgain(info, before, after), [info, before, after])
   const anew = after && found && foundAnew(review, source, after.run, found)
   const newer = info.release !== LATEST
   return (
@@ -125,7 +125,7 @@ function Occasions({
               />
             </>
           ) : (
-            <p className="empty">Opening both releases …</p>
+            <p className="empty">{failed ?? 'Opening both releases …'}</p>
           )}
         </>
       )}

@@ -28,7 +28,7 @@ export function Needed({ selected }: { selected: Selected }) {
     }),
     [works, placed],
   )
-  const { value: found } = useAsked(
+  const { value: found, failed } = useAsked(
     () =>
       by === 'term' ? foundByTerms(review) : by === 'line' ? foundByLines(review) : foundBySources(selected),
     [by, review, selected],
@@ -58,7 +58,7 @@ export function Needed({ selected }: { selected: Selected }) {
           </Button>
         ))}
       </p>
-      {rows ? <Table rows={rows} /> : <p className="empty">Counting …</p>}
+      {rows ? <Table rows={rows} /> : <p className="empty">{failed ?? 'Counting …'}</p>}
       <p className="sub">
         {by === 'source' &&
           'It does not say that a source with a high number could be left out: see what it alone found.'}
