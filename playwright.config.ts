@@ -16,6 +16,7 @@ export default defineConfig({
   use: {
     baseURL: `http://127.0.0.1:${PORT}`,
     viewport: { width: 1280, height: 800 },
+    actionTimeout: 120_000,
     // What the service worker answers no walk could hold back; the walk without a network has it.
     serviceWorkers: 'block',
     launchOptions: {

@@ -29,10 +29,7 @@ const longTasks = (page: Page): Promise<number[]> =>
 
 async function round(page: Page, n: number): Promise<void> {
   await stage(page, 'Selection')
-  await page
-    .getByRole('tab', { name: /^Pass|^Titles/ })
-    .first()
-    .click()
+  await page.getByRole('tab', { name: /^Broad pass/ }).click()
   await page.locator('#stage').focus()
   for (let k = 0; k < 10; k++) await page.keyboard.press(k % 3 ? 'ArrowLeft' : 'ArrowRight', { delay: 40 })
   for (let k = 0; k < 10; k++) await page.keyboard.press('z', { delay: 40 })

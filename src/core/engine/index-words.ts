@@ -1,9 +1,11 @@
-import { foldWord, tokens } from '../base'
+import { tokens } from '../base'
 import { FIELD_SHIFT, INDEXED_FIELDS, VALUE_GAP, type Document } from './document'
 import type { WordParts } from './index-read'
+import { PlainWords } from './plain-words'
 
-const ASCII_RUNS = /^[\x20-\x7e\s]*$/
-const ASCII_WORDS = /[A-Za-z0-9]+/g
+// Signs that make no words, whatever alphabet they are from, leave the letters beside them plain.
+// eslint-disable-next-line no-control-regex -- control signs separate words as others do
+const PLAIN_RUNS = /^[\x00-\x7f\p{P}\p{S}\p{Z}]*$/u
 
 /** So many numbers are in a piece of a row. */
 const PIECE_BITS = 16
@@ -28,15 +30,21 @@ class Row {
   }
 }
 
+/** Of a word: how often it stands in all documents, in how many, and in which one last; then where the next one goes. */
+const TIMES = 0
+const DOCUMENTS = 1
+const LAST = 2
+/** So many numbers are kept of a word, a power of two. */
+const KEPT_BITS = 2
+
 /**
- * Takes in the words of documents in their order. Every word becomes a number in one long row, which is gone through twice:
- * to count, and to put each position at its place. No object is made for a word or a posting, which is what makes it fast
- * (see docs/design.md for the measurement).
+ * Takes in the words of documents in their order. Every word becomes a number in one long row; how often each stands is
+ * counted as it comes, and the row is gone through once more to put each position at its place. No object is made for a word
+ * or a posting, which is what makes it fast (see docs/design.md for the measurement).
  */
 export class WordBuilder {
-  // Spelling as written → number of its folded word; most words are folded once only.
-  private readonly spelled = new Map<string, number>()
   private readonly folded = new Map<string, number>()
+  private readonly plain = new PlainWords((word) => this.termOf(word))
   private readonly terms: string[] = []
   private readonly row = new Row()
   // Of each value in its order: the position of its first word, and where the row stands behind its last one.
@@ -45,6 +53,8 @@ export class WordBuilder {
   /** Of each document: how many values came so far. */
   private readonly valuesSoFar = new Row()
   private documents = 0
+  /** By word, `1 << KEPT_BITS` numbers. */
+  private counts = new Int32Array(1 << 14)
 
   add({ fields }: Pick<Document, 'fields'>): void {
     for (let f = 0; f < INDEXED_FIELDS.length; f++) {
@@ -62,90 +72,84 @@ export class WordBuilder {
   /** Takes in the words of a value, which begin at this place of the field; gives the place behind them. */
   private addValue(value: string, field: number, start: number): number {
     const before = this.row.length
-    if (ASCII_RUNS.test(value)) {
-      const words = value.match(ASCII_WORDS)
-      if (words) for (const spelled of words) this.row.push(this.termOf(spelled))
-    } else {
-      for (const token of tokens(value)) this.row.push(this.termOf(token.text))
-    }
+    if (PLAIN_RUNS.test(value)) this.plain.each(value, this.takes)
+    else for (const token of tokens(value)) this.takes(this.termOf(token.text))
     this.starts.push(((field << FIELD_SHIFT) >>> 0) + start)
     this.ends.push(this.row.length)
     return start + this.row.length - before
   }
 
-  private termOf(spelled: string): number {
-    const known = this.spelled.get(spelled)
+  private readonly takes = (term: number): void => {
+    this.row.push(term)
+    const of = term << KEPT_BITS
+    const { counts } = this
+    counts[of + TIMES]!++
+    if (counts[of + LAST] === this.documents) return
+    counts[of + LAST] = this.documents
+    counts[of + DOCUMENTS]!++
+  }
+
+  /** The number of a folded word. */
+  private termOf(folded: string): number {
+    const known = this.folded.get(folded)
     if (known !== undefined) return known
-    const folded = foldWord(spelled)
-    let term = this.folded.get(folded)
-    if (term === undefined) {
-      term = this.terms.length
-      this.terms.push(folded)
-      this.folded.set(folded, term)
+    const term = this.terms.length
+    this.terms.push(folded)
+    this.folded.set(folded, term)
+    if (this.terms.length << KEPT_BITS > this.counts.length) {
+      const counts = new Int32Array(2 * this.counts.length)
+      counts.set(this.counts)
+      this.counts = counts
     }
-    this.spelled.set(spelled, term)
+    this.counts[(term << KEPT_BITS) + LAST] = -1
     return term
   }
 
   finish(): WordParts {
     // Number the terms in alphabetical order, so that a stem is one stretch of them.
     const order = this.terms.map((_, i) => i).sort((a, b) => (this.terms[a]! < this.terms[b]! ? -1 : 1))
-    const rank = new Uint32Array(order.length)
-    order.forEach((old, now) => (rank[old] = now))
-    const terms = order.map((old) => this.terms[old]!)
-
-    // Behind each term: how many positions it has, and in how many documents it stands (a pair is one term in one document).
-    const cursor = new Uint32Array(terms.length + 1)
-    const termPairs = new Uint32Array(terms.length + 1)
-    const lastDoc = new Int32Array(terms.length).fill(-1)
-    this.walk((old, _position, doc) => {
-      const term = rank[old]!
-      cursor[term + 1]!++
-      if (lastDoc[term] === doc) return
-      lastDoc[term] = doc
-      termPairs[term + 1]!++
-    })
-    for (let t = 0; t < terms.length; t++) {
-      cursor[t + 1]! += cursor[t]!
-      termPairs[t + 1]! += termPairs[t]!
+    const { counts, row } = this
+    // Behind each term: in how many documents it stands with those before it (a pair is one term in one document).
+    const termPairs = new Uint32Array(order.length + 1)
+    let times = 0
+    for (let now = 0; now < order.length; now++) {
+      const of = order[now]! << KEPT_BITS
+      const [own, documents] = [counts[of + TIMES]!, counts[of + DOCUMENTS]!]
+      // From here on: where its next position goes, and its next pair.
+      counts[of + TIMES] = times
+      counts[of + DOCUMENTS] = termPairs[now]!
+      counts[of + LAST] = -1
+      times += own
+      termPairs[now + 1] = termPairs[now]! + documents
     }
-    const pairs = termPairs[terms.length]!
-    const positions = new Uint32Array(this.row.length)
+    const pairs = termPairs[order.length]!
+    const positions = new Uint32Array(row.length)
     const pairDoc = new Uint32Array(pairs)
     const pairMask = new Uint16Array(pairs)
     const pairStart = new Uint32Array(pairs + 1)
-    const nextPair = termPairs.slice()
-    lastDoc.fill(-1)
-    this.walk((old, position, doc) => {
-      const term = rank[old]!
-      const at = cursor[term]!++
-      positions[at] = position
-      if (lastDoc[term] !== doc) {
-        lastDoc[term] = doc
-        const pair = nextPair[term]!++
-        pairDoc[pair] = doc
-        pairStart[pair] = at
-      }
-      pairMask[nextPair[term]! - 1]! |= 1 << (position >>> FIELD_SHIFT)
-    })
-    pairStart[pairs] = this.row.length
-    return { terms, termPairs, pairDoc, pairMask, pairStart, positions }
-  }
-
-  /** Every word taken in, in its order: its number, its position and its document. */
-  private walk(take: (word: number, position: number, doc: number) => void): void {
     let at = 0
     let value = 0
-    let piece = this.row.piece(0)
+    let piece = row.length ? row.piece(0) : undefined
     for (let doc = 0; doc < this.documents; doc++) {
-      const lastValue = this.valuesSoFar.at(doc)
-      for (; value < lastValue; value++) {
+      for (const lastValue = this.valuesSoFar.at(doc); value < lastValue; value++) {
         let position = this.starts.at(value)
+        const field = 1 << (position >>> FIELD_SHIFT)
         for (const end = this.ends.at(value); at < end; at++) {
-          if ((at & IN_PIECE) === 0) piece = this.row.piece(at)
-          take(piece[at & IN_PIECE]!, position++, doc)
+          if ((at & IN_PIECE) === 0) piece = row.piece(at)
+          const of = piece![at & IN_PIECE]! << KEPT_BITS
+          const place = counts[of + TIMES]!++
+          positions[place] = position++
+          if (counts[of + LAST] !== doc) {
+            counts[of + LAST] = doc
+            const pair = counts[of + DOCUMENTS]!++
+            pairDoc[pair] = doc
+            pairStart[pair] = place
+          }
+          pairMask[counts[of + DOCUMENTS]! - 1]! |= field
         }
       }
     }
+    pairStart[pairs] = row.length
+    return { terms: order.map((old) => this.terms[old]!), termPairs, pairDoc, pairMask, pairStart, positions }
   }
 }
