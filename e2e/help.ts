@@ -51,7 +51,7 @@ export const hasSaid = (page: Page, words: RegExp | string): Promise<void> =>
 
 /** How many entries the journal has, as the strip says it. */
 export const journalLength = async (page: Page): Promise<number> =>
-  Number((await page.getByRole('button', { name: /^Journal/ }).innerText()).replace(/\D/g, ''))
+  Number((await page.getByRole('button', { name: /^Journal \d/ }).innerText()).replace(/\D/g, ''))
 
 /** Nothing that axe calls serious or critical on what is shown now, or within a part of it. */
 export async function accessible(

@@ -19,6 +19,7 @@ import {
 } from '@/core/records'
 
 import { standinKey } from '@/standins'
+import type { WhatItIs } from '@/core/handed'
 import type { Check } from '@/verify'
 import type { ComparedHere } from './compare-here'
 import type { HandedAs, ToPack } from './pack-here'
@@ -108,6 +109,12 @@ export class LongDesk {
   async pack(review: ToPack, how: HandedAs, goOn?: GoOn): Promise<Result<Blob> | undefined> {
     const { packHere } = await import('./pack-here')
     return packHere(this.blocks, review, how, goOn)
+  }
+
+  /** What a file is that was dropped or pasted somewhere. */
+  async recognise(file: Blob): Promise<WhatItIs> {
+    const { recogniseHere } = await import('./recognise-here')
+    return recogniseHere(file)
   }
 
   /** How a package stands to the review of the same origin in this browser. */

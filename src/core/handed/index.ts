@@ -16,6 +16,7 @@ export { leaveOut, leftOutWords, type HandedBy, type HandedOn, type LeftOut } fr
 export { openReview, openWhole, type OpenedReview } from './open-review'
 export { readReview, type ReadReview } from './read-review'
 export type { HandedFile } from './index-page'
+export { whatItIs, type HandedKind, type WhatItIs } from './what-it-is'
 
 /** What is packed with a review for people, with the description of all of it. */
 export async function readableOf(

@@ -27,6 +27,7 @@ import { LackingData } from '../shared/lacking-data'
 import { WorkersMissing } from './workers-missing'
 
 /** What the review writes, with all that drafts it: it comes behind the stage, which nobody waits longer for. */
+const HandIn = later(() => import('./hand-in').then((m) => m.HandIn))
 const AccountPane = later(() => import('./account-pane').then((m) => m.AccountPane), {
   meanwhile: <aside aria-hidden />,
   beside: true,
@@ -121,6 +122,7 @@ export function Frame({ reviewId, children }: { reviewId: string; children: Reac
         {ready && !away ? children : <p className="empty">Opening the review …</p>}
       </main>
       {!reading && <AccountPane stage={stage} />}
+      <HandIn reviewId={reviewId} reading={reading} />
       <Strip />
       <Palette />
       <KeysDialog />

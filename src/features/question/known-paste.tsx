@@ -4,6 +4,7 @@ import { useEffect, useRef, useState } from 'react'
 import { plural } from '@/core/base'
 import { readPasted, whoAndWhen, type Pasted } from '@/core/records'
 import type { KnownItem, Review } from '@/core/review'
+import { useDoor } from '@/store/handed-in'
 import { useStore } from '@/store/provider'
 import { useAsked } from '@/store/use-asked'
 
@@ -11,6 +12,7 @@ import { useAsked } from '@/store/use-asked'
 export function KnownPaste({ review, close }: { review: Review; close: () => void }) {
   const { act, deed, newId } = useStore()
   const [text, setText] = useState('')
+  useDoor('known', (file) => deed(file.text().then((more) => setText((t) => (t ? `${t}\n${more}` : more)))))
   const asked = useAsked(() => readPasted(text), [text], { after: 150, keep: true })
   const read = { of: asked.waiting ? '' : text, items: asked.value ?? [] }
 

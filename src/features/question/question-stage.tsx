@@ -2,6 +2,7 @@
 import { useMemo, useState } from 'react'
 import type { Review } from '@/core/review'
 import { useActions, type Action } from '@/store/actions'
+import { useOpensFor } from '@/store/handed-in'
 import { useSession, useStore } from '@/store/provider'
 import { useStaged } from '@/store/use-staged'
 import { later } from '@/ui/later'
@@ -33,6 +34,7 @@ export function QuestionStage() {
   const hereId = useSession((s) => s.reviewId)
   const sources = useSourceInfos(review)
   const [pasting, setPasting] = useState(false)
+  useOpensFor('known', () => setPasting(true))
   // The concept that was begun last: the cursor stands in its name.
   const [fresh, setFresh] = useState<string>()
   const add = useMemo(

@@ -7,6 +7,7 @@ import { dateWords } from '@/core/account'
 import { describedSince, readDescription, type Profile } from '@/core/profile'
 import { SourceKind, type Review, type Source } from '@/core/review'
 import { STANDINS } from '@/standins'
+import { useDoor } from '@/store/handed-in'
 import { useStore } from '@/store/provider'
 import type { SourceInfo } from '@/standins/source-info'
 import { useStaged } from '@/store/use-staged'
@@ -68,6 +69,7 @@ export function SourcesPlan({ review, sources }: { review: Review; sources: read
   const file = useFilePick('Description of a database', '.json,application/json', (chosen) =>
     deed(readFile(chosen)),
   )
+  useDoor('description', (chosen) => deed(readFile(chosen)))
   return (
     <section aria-labelledby="sources-head" data-anchor="sources">
       <h2 id="sources-head">Where to look</h2>

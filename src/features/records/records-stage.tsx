@@ -6,6 +6,7 @@ import { plural, thousands } from '@/core/base'
 import { RECORD_FILES } from '@/core/records'
 import { useFilePick } from '@/ui/file-pick'
 import { useActions, type Action } from '@/store/actions'
+import { useDoor, useOpensFor } from '@/store/handed-in'
 import { useSession } from '@/store/provider'
 import { useBringFile } from '../shared/bring-file/use-bring-file'
 import { KeyHint } from '../shared/key-hint'
@@ -36,20 +37,18 @@ export function RecordsStage() {
   const { message } = App.useApp()
   const files = useBringFile()
   const [first] = review.sources
-  const file = useFilePick(
-    'File with records',
-    RECORD_FILES,
-    (chosen, further) => {
-      files.bring(
-        chosen,
-        { ...(first ? { source: first } : {}), place: 'beside' },
-        ({ count, name }) => message.success(`${plural(count, 'record')} of ${name} came in.`, 6),
-        true,
-        further,
-      )
-    },
-    true,
-  )
+  const bring = (chosen: File, further: readonly File[]): void =>
+    files.bring(
+      chosen,
+      { ...(first ? { source: first } : {}), place: 'beside' },
+      ({ count, name }) => message.success(`${plural(count, 'record')} of ${name} came in.`, 6),
+      true,
+      further,
+    )
+  const file = useFilePick('File with records', RECORD_FILES, bring, true)
+  useDoor('records', bring)
+  // A style is taken in where references are set in it.
+  useOpensFor('style', () => setPane('references'))
   const openFile = file.open
   const actions = useMemo<Action[]>(
     () => [

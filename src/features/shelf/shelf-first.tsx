@@ -2,7 +2,9 @@
 import { Button } from 'antd'
 import Link from 'next/link'
 import { useCallback, useEffect, useState, type ComponentType } from 'react'
+import { useDoor } from '@/store/handed-in'
 import { shelfLines, type ShelfLines } from '@/store/shelf-lines'
+import { useFileDrop } from '@/ui/use-file-drop'
 import type { ShelfProps } from './shelf'
 import { EmptyShelf, ShelfHead, ShelfRow, type Wanted } from './shelf-view'
 
@@ -32,6 +34,9 @@ export function ShelfFirst() {
     setFailed(false)
     load()
   }
+  const open = (file: File): void => setWanted({ what: 'open', file })
+  useDoor('package', open)
+  const over = useFileDrop(([file]) => open(file))
   const items = lines?.items.filter((i) => !i.putAway)
   return (
     <main className="shelf">
@@ -46,6 +51,11 @@ export function ShelfFirst() {
           />
         }
       />
+      {over && (
+        <p className="note" role="status">
+          Let go anywhere to open the package.
+        </p>
+      )}
       {failed && (
         <p className="note" role="alert">
           The rest of Luvren could not be fetched.{' '}

@@ -5,6 +5,7 @@ import { later } from '@/ui/later'
 import { flushSync } from 'react-dom'
 import type { Concept, Review, Term } from '@/core/review'
 import { useActions, type Action } from '@/store/actions'
+import { useOpensFor } from '@/store/handed-in'
 import { useSession, useStore } from '@/store/provider'
 import { hasHeadings, type SourceInfo } from '@/standins/source-info'
 import { useSplit } from '@/ui/split'
@@ -139,6 +140,7 @@ function Grid({
     ]
   }, [importVocabulary, columns.length, cells, review, cell, deed, message])
   useActions('terms', actions)
+  useOpensFor('vocabulary', importVocabulary)
   useEffect(() => {
     document.querySelector('.grid td.on')?.scrollIntoView({ block: 'nearest' })
   }, [cell])

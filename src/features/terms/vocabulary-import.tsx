@@ -3,6 +3,7 @@ import { App, Button, Modal, Select } from 'antd'
 import { useRef, useState } from 'react'
 import { digestOf, messageOf, plural, thousands } from '@/core/base'
 import type { Review } from '@/core/review'
+import { useDoor } from '@/store/handed-in'
 import { useStore } from '@/store/provider'
 import { fileKey, type SourceInfo } from '@/standins/source-info'
 import { vocabularyDesk, type Examined } from '@/workers'
@@ -39,6 +40,7 @@ export function VocabularyImport({
       setBusy(false)
     }
   }
+  useDoor('vocabulary', (chosen) => deed(read(chosen)))
   const take = (): void => {
     if (!file?.examined.ok || !sourceId) return
     const { title, version, headings, problems, format } = file.examined

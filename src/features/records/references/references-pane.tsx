@@ -17,6 +17,7 @@ import {
   type StyleId,
   type Writable,
 } from '@/core/records'
+import { useDoor } from '@/store/handed-in'
 import { useSession, useStore } from '@/store/provider'
 import { useAsked } from '@/store/use-asked'
 import { useFilePick } from '@/ui/file-pick'
@@ -54,7 +55,7 @@ export function ReferencesPane({ desk, list }: { desk: Desk; list: AskedWorksSta
   }, [store])
   const ofFile = own.find((o) => o.title === style)
   const styleWords = ofFile?.title ?? STYLES[style as StyleId]
-  const styleFile = useFilePick('A style for references', '.csl,.xml', (chosen) => {
+  const takeStyle = (chosen: File): void => {
     const take = async (): Promise<void> => {
       const read = readStyle(await chosen.text())
       if (!read.ok) {
@@ -70,7 +71,9 @@ export function ReferencesPane({ desk, list }: { desk: Desk; list: AskedWorksSta
       setStyle(read.value.title)
     }
     deed(take())
-  })
+  }
+  const styleFile = useFilePick('A style for references', '.csl,.xml', takeStyle)
+  useDoor('style', takeStyle)
   const { answer, narrowed, asked } = list
   const number = answer?.number
   const count = answer?.count ?? 0

@@ -16,6 +16,7 @@ import {
   type HistoryRow,
   type PastSearch,
 } from '@/core/strategy'
+import { useDoor } from '@/store/handed-in'
 import { useStore } from '@/store/provider'
 import { takeHistory, type RunMade } from '@/core/doing'
 import { evidenceOf, type SourceInfo } from '@/standins/source-info'
@@ -63,14 +64,15 @@ export function HistoryDialog({
       </button>
     </>
   )
-  const file = useFilePick('History file', '.txt,.csv,.tsv,.tab,.html,.htm,.md', (chosen) =>
+  const takeFile = (chosen: File): void =>
     deed(
       chosen.text().then((text) => {
         setName(chosen.name)
         paste.put(text)
       }),
-    ),
-  )
+    )
+  const file = useFilePick('History file', '.txt,.csv,.tsv,.tab,.html,.htm,.md', takeFile)
+  useDoor('history', takeFile)
   const take = async (): Promise<void> => {
     setBusy(true)
     const made = searches.map((s) => ({ search: s, line: lineOf(s, review, newId) }))

@@ -1,6 +1,7 @@
 'use client'
 import { countingLine, withNeeded } from '@/core/strategy'
 import type { SourceInfo } from '@/standins/source-info'
+import { useOpensFor } from '@/store/handed-in'
 import { later } from '@/ui/later'
 import type { Sheet } from './use-sheet'
 
@@ -21,6 +22,7 @@ export function SheetDialogs({
   open: (sourceId: string) => void
 }) {
   const close = (): void => set.dialog(undefined)
+  useOpensFor('history', () => set.dialog('history'))
   if (dialog === 'redraft') return <RedraftDialog review={review} info={info} lines={lines} close={close} />
   if (dialog === 'history') return <HistoryDialog review={review} info={info} lines={lines} close={close} />
   if (dialog === 'before') return <BeforeDialog info={info} lines={lines} close={close} />
