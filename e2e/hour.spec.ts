@@ -43,9 +43,12 @@ async function round(page: Page, n: number): Promise<void> {
   await stage(page, 'Methods')
   await page.waitForTimeout(600)
   await stage(page, 'Question')
-  await page.keyboard.press('Control+k')
+  await page.keyboard.press('k')
+  const palette = page.getByRole('dialog')
+  await palette.waitFor()
   await page.keyboard.type(n % 2 ? 'noise' : 'word')
   await page.keyboard.press('Escape')
+  await palette.waitFor({ state: 'hidden' })
   if (n % 5 === 0) {
     const file = page.waitForEvent('download')
     await page.keyboard.press('Shift+S')

@@ -74,3 +74,14 @@ export { keepText, retrieve } from './selection/retrieve'
 export { asksWhereHad, notRuledBy, outBy, ruleMany, ruleWork, type RulingMade } from './selection/rule'
 export { settle, SETTLED_AFTER } from './selection/settle'
 export { noticedTitle, sayNotice } from './records/relate'
+export {
+  beginWalk,
+  goOn,
+  isStopDone,
+  readWalk,
+  stopOf,
+  STOPS,
+  type Stop,
+  type StopId,
+  type Walk,
+} from './walk'

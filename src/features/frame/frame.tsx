@@ -27,6 +27,7 @@ import { LackingData } from '../shared/lacking-data'
 import { WorkersMissing } from './workers-missing'
 
 /** What the review writes, with all that drafts it: it comes behind the stage, which nobody waits longer for. */
+const WalkRow = later(() => import('../shared/walk/walk-row').then((m) => m.WalkRow))
 const HandIn = later(() => import('./hand-in').then((m) => m.HandIn))
 const AccountPane = later(() => import('./account-pane').then((m) => m.AccountPane), {
   meanwhile: <aside aria-hidden />,
@@ -129,6 +130,7 @@ export function Frame({ reviewId, children }: { reviewId: string; children: Reac
       <NameDialog />
       <HandOnDialog />
       <LeftUnfinished />
+      <WalkRow />
       <Trouble />
       <WorkersMissing />
       <LackingData />

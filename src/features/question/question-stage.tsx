@@ -6,6 +6,7 @@ import { useOpensFor } from '@/store/handed-in'
 import { useSession, useStore } from '@/store/provider'
 import { useStaged } from '@/store/use-staged'
 import { later } from '@/ui/later'
+import { WalkLink } from '../shared/walk/walk-link'
 import { useSourceInfos } from '../shared/vocabulary-files'
 import { ConceptColumn } from './concept-column'
 import { freeLetter } from '@/core/doing'
@@ -81,7 +82,10 @@ export function QuestionStage() {
   useActions('question', actions)
   return (
     <>
-      <TitleLine review={review} />
+      <div className="title-line">
+        <TitleLine review={review} />
+        <WalkLink />
+      </div>
       <QuestionText key={hereId} review={review} />
       <Suggestions review={review} sources={sources} />
       <FrameworkChoice review={review} add={add} />
