@@ -193,6 +193,24 @@ test('a number of the account leads to its line, and a line lights up its number
   await expect(pane(page).locator('.fact.pointed')).toHaveText('137')
 })
 
+test('every number that the section tells is asked where it comes from, and leads there', async ({
+  page,
+}) => {
+  await openDemo(page, 'selection')
+  await page.locator('#stage').focus()
+  await page.keyboard.press('Shift+W')
+  const dialog = page.getByRole('dialog')
+  await expect(dialog.getByRole('option').first()).toBeVisible()
+  await accessible(page, 'where from', '[role="dialog"]')
+  await page.keyboard.type('brought in girder')
+  await expect(dialog.getByRole('option')).toHaveCount(1)
+  await expect(dialog).toContainText('Table 1')
+  await expect(dialog).toContainText(/The journal has \d+ entries of what it comes from/)
+  await page.keyboard.press('Enter')
+  await expect(dialog).toBeHidden()
+  await expect(page).not.toHaveURL(/selection/)
+})
+
 test('a review that was put away is taken back with everything in it; only then it can go for good', async ({
   page,
 }) => {

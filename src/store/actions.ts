@@ -34,6 +34,7 @@ interface Registry {
   actions: readonly Action[]
   paletteOpen: boolean
   keysOpen: boolean
+  whereFromOpen: boolean
   own: OwnKeys
 }
 
@@ -42,6 +43,7 @@ export const useRegistry = create<Registry>(() => ({
   actions: [],
   paletteOpen: false,
   keysOpen: false,
+  whereFromOpen: false,
   own: { off: false, keys: {} },
 }))
 

@@ -3,6 +3,7 @@ import path from 'node:path'
 import { zipSync } from 'fflate'
 import { describe, expect, it } from 'vitest'
 import { joined, nextEntry, packReview } from '../core/review'
+import { verifyFile } from '.'
 import { checkArchive } from './check-archive'
 import { frameOf } from './frame.fixture'
 
@@ -32,6 +33,21 @@ describe('the archive around the files of a package', () => {
         return !faults(changed).length
       }),
     )
+    expect(missed).toEqual([])
+  })
+
+  it('is told of in words whichever byte around its files is another, also where nothing unpacks any more', async () => {
+    const never = (): never => {
+      throw new Error('Nothing is made from a review of one entry.')
+    }
+    const missed: number[] = []
+    for (const at of frameOf(made))
+      for (const bit of [3]) {
+        const changed = Uint8Array.from(made)
+        changed[at] = changed[at]! ^ (1 << bit)
+        const { checks } = await verifyFile(changed, { from: never })
+        if (!checks.some((c) => c.faults.length)) missed.push(at)
+      }
     expect(missed).toEqual([])
   })
 

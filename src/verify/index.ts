@@ -92,10 +92,16 @@ export async function verifyFile(
   )
   const more = [
     () => first,
-    () => checkArchive(bytes),
-    unlessNewer(opened, BYTES, () => checkBytes(bytes, opened, packed, here)),
-    () => checkCrate(bytes),
-    unlessNewer(opened, 'Text read back', () => checkText(bytes, opened)),
+    ifItUnpacks('Archive', () => checkArchive(bytes)),
+    ifItUnpacks(
+      BYTES,
+      unlessNewer(opened, BYTES, () => checkBytes(bytes, opened, packed, here)),
+    ),
+    ifItUnpacks('Description', () => checkCrate(bytes)),
+    ifItUnpacks(
+      'Text read back',
+      unlessNewer(opened, 'Text read back', () => checkText(bytes, opened)),
+    ),
   ]
   return { checks: await inTurn(more, here), opened, runs }
 }
@@ -112,6 +118,24 @@ async function inTurn(
     made.push(found)
   }
   return made
+}
+
+/** What unpacks throws where the file holds no such thing: that is a fault of the file, and is told as one. */
+const isBroken = (error: unknown): boolean =>
+  error instanceof Error && typeof (error as { code?: unknown }).code === 'number'
+
+/** A check of what the archive holds: where that cannot be unpacked, it was not as it was packed. */
+function ifItUnpacks(about: string, check: () => Check | Promise<Check>): () => Promise<Check> {
+  return async () => {
+    try {
+      return await check()
+    } catch (error) {
+      if (!isBroken(error)) throw error
+      return checked(about, 'what could be unpacked', [
+        'A file in the archive cannot be unpacked: bytes of it were changed after it was packed.',
+      ])
+    }
+  }
 }
 
 /** What is reckoned from the record cannot be held against a record of which a part is not known here. */

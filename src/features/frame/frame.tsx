@@ -28,6 +28,7 @@ import { WorkersMissing } from './workers-missing'
 
 /** What the review writes, with all that drafts it: it comes behind the stage, which nobody waits longer for. */
 const WalkRow = later(() => import('../shared/walk/walk-row').then((m) => m.WalkRow))
+const WhereFrom = later(() => import('./where-from').then((m) => m.WhereFrom))
 const HandIn = later(() => import('./hand-in').then((m) => m.HandIn))
 const AccountPane = later(() => import('./account-pane').then((m) => m.AccountPane), {
   meanwhile: <aside aria-hidden />,
@@ -127,6 +128,7 @@ export function Frame({ reviewId, children }: { reviewId: string; children: Reac
       <Strip />
       <Palette />
       <KeysDialog />
+      <WhereFromHere />
       <NameDialog />
       <HandOnDialog />
       <LeftUnfinished />
@@ -136,6 +138,12 @@ export function Frame({ reviewId, children }: { reviewId: string; children: Reac
       <LackingData />
     </div>
   )
+}
+
+/** Where the numbers of the section come from, when that is asked. */
+function WhereFromHere() {
+  const open = useRegistry((s) => s.whereFromOpen)
+  return open ? <WhereFrom close={() => useRegistry.setState({ whereFromOpen: false })} /> : null
 }
 
 /** In the place of a review that is not open: why, and the way to the shelf. */

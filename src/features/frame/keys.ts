@@ -51,7 +51,15 @@ export function useFrameActions(reviewId: string, reading: boolean): void {
       })),
       ...(reading
         ? []
-        : [{ id: 'package', label: 'Hand the review on as a package', run: () => handOn(store) }]),
+        : [
+            { id: 'package', label: 'Hand the review on as a package', run: () => handOn(store) },
+            {
+              id: 'where-from',
+              label: 'Where does a number come from?',
+              key: 'Shift+W',
+              run: () => useRegistry.setState({ whereFromOpen: true }),
+            },
+          ]),
       {
         id: 'backup',
         label: 'Save everything now, as a backup',
