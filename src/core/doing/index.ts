@@ -46,6 +46,8 @@ export {
   type LoggedByHand,
   type RunMade,
 } from './searches/run'
+export { exportHere, type ExportHere } from './searches/export-here'
+export { pastTaken, type Past } from './searches/past'
 export {
   addContact,
   addPage,

@@ -29,6 +29,8 @@ const NOTHING: Pasted = {
   turned: false,
 }
 
+export type PastedHistory = ReturnType<typeof usePastedHistory>
+
 /** A history as it was pasted, with what a person corrected in it; a correction outlives a change of the paste. */
 export function usePastedHistory() {
   const [pasted, setPasted] = useState<Pasted>(NOTHING)

@@ -1,25 +1,18 @@
 'use client'
-import { RECORD_FILES } from '@/core/records'
-import { App, Button, DatePicker, Input, InputNumber, Radio, type GetRef } from 'antd'
+import { Button, DatePicker, Input, InputNumber, Radio, type GetRef } from 'antd'
 import dayjs, { type Dayjs } from 'dayjs'
 import { useMemo, useRef, useState } from 'react'
-import { plural, thousands } from '@/core/base'
-import { nameOfPerson, standingImports, type Line } from '@/core/review'
-import { useActions, type Action } from '@/store/actions'
-import { useSession, useStore } from '@/store/provider'
-import { logAgain, logByHand, ranBefore, type Again } from '@/core/doing'
+import { thousands } from '@/core/base'
+import { exportHere, logAgain, logByHand, ranBefore, type Again } from '@/core/doing'
+import { nameOfPerson, type Line } from '@/core/review'
 import { numbersThere } from '@/core/strategy'
 import { evidenceOf, type SourceInfo } from '@/standins/source-info'
-import { useFilePick } from '@/ui/file-pick'
+import { useActions, type Action } from '@/store/actions'
+import { useSession, useStore } from '@/store/provider'
 import { KeyHint } from '../../shared/key-hint'
-import type { Place } from '../../shared/bring-file/bring-file'
-import { useBringFile } from '../../shared/bring-file/use-bring-file'
-import { holdExport, runOf } from './bring-records'
-import { leftWithExport } from '../versions/exports-compared'
 import { CorrectRun } from './correct-run'
 import { Evidence } from './evidence'
-
-/** Endings of files with records, for choosing; what they are is told by what stands in them. */
+import { useExportFiles } from './export-files'
 
 const AGAIN: Record<Again, string> = {
   update: 'an update: the same search again, for what is new',
@@ -56,10 +49,8 @@ export function LogRun({
 }) {
   const store = useStore()
   const { deed, doIt } = store
-  const { message } = App.useApp()
   const { source, profile } = info
   const reader = useSession((s) => s.reader)
-  const run = useSession((s) => s.folded.review.runs.findLast((r) => r.lineId === line.id))
   const review = useSession((s) => s.folded.review)
   const [hits, setHits] = useState<number | null>(null)
   const [at, setAt] = useState<Dayjs | null>(saidLast.get(source.id)?.at ?? null)
@@ -69,42 +60,12 @@ export function LogRun({
   const [there, setThere] = useState<number | null>(null)
   const keepsLines = profile?.lines !== undefined
   const [by, setBy] = useState(saidLast.get(source.id)?.by || reader)
-  const own = useMemo(
-    () => standingImports(review).filter((i) => i.sourceId === source.id),
-    [review, source.id],
+  const here = useMemo(
+    () => exportHere(review, source.id, line.id, profile),
+    [review, source.id, line.id, profile],
   )
-  // What an update brings stands beside what was brought before: nothing leaves, and the flow tells both.
-  const round = review.rounds.at(-1)
-  const updating =
-    round?.kind === 'update' &&
-    own.length > 0 &&
-    run?.roundId === round.id &&
-    !own.some((i) => i.roundId === round.id)
-  const files = useBringFile()
-  // Of more than it hands out, the first are brought in: by which order they are the first decides which those are.
-  const [rankedBy, setRankedBy] = useState('')
-  const most = profile?.caps.exported ?? profile?.caps.shown
-  const capped = run !== undefined && most !== undefined && run.hits > most
-  const bring = (place: Place) => (chosen: File) => {
-    const run = runOf(store, line.id)
-    const of = run && rankedBy.trim() ? { of: { hits: run.hits, rankedBy: rankedBy.trim() } } : {}
-    files.bring(chosen, { source, place, ...(run ? { runId: run.id } : {}), ...of }, () => {
-      const { kind, words } = holdExport(store, chosen.name, info, line.id)
-      message[kind](words, 10)
-      if (place === 'in place' && own.length)
-        deed(
-          leftWithExport(store, source.id).then((n) => {
-            if (n)
-              message.warning(
-                `${plural(n, 'record')} that the export before held ${n === 1 ? 'is' : 'are'} in this one no more and left the review. Undo brings both back; as another part it would have stood beside it.`,
-                12,
-              )
-          }),
-        )
-    })
-  }
-  const file = useFilePick('Export file', RECORD_FILES, bring('in place'))
-  const part = useFilePick('Another part of the export', RECORD_FILES, bring('beside'))
+  const { run } = here
+  const files = useExportFiles(line, info, here)
   const before = useMemo(() => ranBefore(review, lines, line), [review, lines, line])
   const [as, setAs] = useState<Again>()
   const [because, setBecause] = useState('')
@@ -252,42 +213,14 @@ export function LogRun({
           )}
         </div>
       )}
-      {capped && (
-        <label className="log-ranked">
-          <span className="sub">
-            It hands out {thousands(most)} of {thousands(run.hits)}: the first by
-          </span>
-          <Input
-            size="small"
-            aria-label="By what the records that are handed out are ranked"
-            placeholder="relevance; date, newest first; …"
-            value={rankedBy}
-            onChange={(e) => setRankedBy(e.target.value)}
-          />
-        </label>
-      )}
+      {files.asks}
       <div className="log-deeds">
         {!made && (
           <Button size="small" type="primary" disabled={hits === null || !sent || open} onClick={enter}>
             Log the run
           </Button>
         )}
-        {updating && (
-          <Button size="small" onClick={part.open}>
-            Bring the export of the update in
-          </Button>
-        )}
-        <Button size="small" onClick={file.open}>
-          {own.length ? 'Bring a newer export in its place' : 'Bring the export file in'}
-        </Button>
-        {file.input}
-        {own.length > 0 && (
-          <Button size="small" onClick={part.open}>
-            Add another part
-          </Button>
-        )}
-        {part.input}
-        {files.dialog}
+        {files.buttons}
         <span className="sub">
           {run && (
             <>
@@ -305,16 +238,7 @@ export function LogRun({
                 : ''}
         </span>
       </div>
-      {own.map((i) => (
-        <p key={i.id} className="sub">
-          {i.file ? i.file.name : 'records'}: {plural(i.count, 'record')}, brought in {i.at.slice(0, 10)}
-          {i.file && (
-            <span title={`SHA-256 ${i.file.digest}: the file is kept unchanged`}>
-              , {i.file.digest.slice(0, 8)}
-            </span>
-          )}
-        </p>
-      ))}
+      {files.brought}
       <Evidence sourceId={source.id} line={line} number={number} />
     </div>
   )
