@@ -92,3 +92,22 @@ test('the demo is walked through stop by stop, by what stands on the screen; it 
   await stage(page, 'Question')
   await expect(page.getByRole('button', { name: 'Walk through this review in 10 stops' })).toBeVisible()
 })
+
+test('the guide stands beside the work, follows the stage, and is searched', async ({ page }) => {
+  await openDemo(page, 'terms')
+  await page.locator('#stage').focus()
+  await page.keyboard.press('Shift+G')
+  const guide = page.getByRole('dialog', { name: 'Guide' })
+  await expect(guide).toContainText('A row is a concept')
+  await accessible(page, 'the guide', '.ant-drawer')
+  // The work goes on beside it.
+  await stage(page, 'Searches')
+  await expect(guide).toContainText('Draft it from the plan')
+  await page.locator('[data-line="4"]').click()
+  await expect(page.locator('[data-line="4"]')).toHaveAttribute('aria-selected', 'true')
+  await guide.getByLabel('Search the guide').fill('loan')
+  await expect(guide).toContainText('Full texts')
+  await expect(guide).not.toContainText('Draft it from the plan')
+  await guide.getByRole('button', { name: 'Close' }).click()
+  await expect(guide).toBeHidden()
+})

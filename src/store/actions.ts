@@ -35,6 +35,7 @@ interface Registry {
   paletteOpen: boolean
   keysOpen: boolean
   whereFromOpen: boolean
+  guideOpen: boolean
   own: OwnKeys
 }
 
@@ -44,6 +45,7 @@ export const useRegistry = create<Registry>(() => ({
   paletteOpen: false,
   keysOpen: false,
   whereFromOpen: false,
+  guideOpen: false,
   own: { off: false, keys: {} },
 }))
 

@@ -28,6 +28,7 @@ import { WorkersMissing } from './workers-missing'
 
 /** What the review writes, with all that drafts it: it comes behind the stage, which nobody waits longer for. */
 const WalkRow = later(() => import('../shared/walk/walk-row').then((m) => m.WalkRow))
+const Guide = later(() => import('../shared/guide/guide').then((m) => m.Guide))
 const WhereFrom = later(() => import('./where-from').then((m) => m.WhereFrom))
 const HandIn = later(() => import('./hand-in').then((m) => m.HandIn))
 const AccountPane = later(() => import('./account-pane').then((m) => m.AccountPane), {
@@ -129,6 +130,7 @@ export function Frame({ reviewId, children }: { reviewId: string; children: Reac
       <Palette />
       <KeysDialog />
       <WhereFromHere />
+      <GuideHere stage={stage} />
       <NameDialog />
       <HandOnDialog />
       <LeftUnfinished />
@@ -138,6 +140,12 @@ export function Frame({ reviewId, children }: { reviewId: string; children: Reac
       <LackingData />
     </div>
   )
+}
+
+/** The guide beside the work, when it was asked for; it stays while one goes on. */
+function GuideHere({ stage }: { stage: string }) {
+  const open = useRegistry((s) => s.guideOpen)
+  return open ? <Guide stage={stage} close={() => useRegistry.setState({ guideOpen: false })} /> : null
 }
 
 /** Where the numbers of the section come from, when that is asked. */

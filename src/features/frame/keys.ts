@@ -66,6 +66,12 @@ export function useFrameActions(reviewId: string, reading: boolean): void {
         key: 'Shift+S',
         run: () => store.deed(saveBackup(store)),
       },
+      {
+        id: 'guide',
+        label: 'Guide to this stage',
+        key: 'Shift+G',
+        run: () => useRegistry.setState((s) => ({ guideOpen: !s.guideOpen })),
+      },
       { id: 'shelf', label: 'To the shelf of reviews', run: () => router.push('/') },
       {
         id: 'keys',

@@ -49,6 +49,13 @@ export function Strip() {
       <Link href="/" title="To the shelf of reviews">
         Reviews
       </Link>
+      <button
+        className="plain link"
+        title="The guide to this stage, beside the work"
+        onClick={() => useRegistry.setState((s) => ({ guideOpen: !s.guideOpen }))}
+      >
+        Guide
+      </button>
       {refused ? (
         <span className="refused" role="alert">
           {refused}{' '}
