@@ -54,7 +54,8 @@ export function phrasesIn(question: string): QuestionPhrase[] {
 /** Words between the ideas of a question that the list above lacks: what is asked of them, and turns of asking. */
 const BETWEEN = new Set(
   `help helps improve improves increase increases reduce reduces change changes differ differs compare compared cause
-   causes support supports lead leads associated association depend depends predict predicts shape shapes given across
+   causes raise raises decrease decreases enhance enhances promote promotes foster fosters boost boosts prevent prevents
+   hinder hinders alter alters strengthen strengthens weaken weakens determine determines explain explains support supports lead leads associated association depend depends predict predicts shape shapes given across
    through during towards without under over among because known found there kind kinds way ways`.split(
     /\s+/,
   ),

@@ -382,6 +382,11 @@ describe('the ideas of a question', () => {
     expect(ideas('What is known about low-cost open source soil moisture sensors?')).toEqual([
       'open source soil moisture sensors',
     ])
+    expect(ideas('Do wildflower strips raise yields of apple orchards?')).toEqual([
+      'wildflower strips',
+      'yields',
+      'apple orchards',
+    ])
     expect(ideas('')).toEqual([])
     expect(ideas('How?')).toEqual([])
   })

@@ -8,9 +8,6 @@ import {
   departures,
   openItems,
   tellingOf,
-  toHtml,
-  toLatex,
-  toMarkdown,
   type DocumentTree,
   type FactContext,
   type Passage,
@@ -29,7 +26,6 @@ import { handOn } from '../shared/hand-on/hand-on-dialog'
 import { useYieldsKept } from '../shared/use-yields-kept'
 import { keepTargets } from './editor/targets'
 import { saveWord } from '../shared/word-files'
-import { sectionOf } from './section-files'
 import { SourcesTable } from './sources-table'
 
 const ChecklistPane = later(() => import('./checklist-pane').then((m) => m.ChecklistPane))
@@ -37,6 +33,9 @@ const EarlierTexts = later(() => import('./earlier-texts').then((m) => m.Earlier
 const ProtocolPane = later(() => import('./protocol-pane').then((m) => m.ProtocolPane))
 const SearchReviewPane = later(() => import('./search-review-pane').then((m) => m.SearchReviewPane))
 const VersionsPane = later(() => import('./versions-pane').then((m) => m.VersionsPane))
+
+/** What writes a file is fetched when one is asked for. */
+const writers = (): Promise<typeof import('./section-writers')> => import('./section-writers')
 
 const PassageEditor = dynamic(() => import('./passage-editor').then((m) => m.PassageEditor), { ssr: false })
 
@@ -142,7 +141,8 @@ function SectionPane({ context, passages }: { context: FactContext; passages: re
       (ending: string, type: string, write: (tree: DocumentTree) => Promise<BlobPart> | BlobPart) =>
       (): void =>
         deed(
-          sectionOf(context, told, passages)
+          writers()
+            .then((w) => w.sectionOf(context, told, passages))
             .then(write)
             .then((bytes) => saveFile(fileName(title, ending), bytes, type))
             .catch(failed),
@@ -155,7 +155,8 @@ function SectionPane({ context, passages }: { context: FactContext; passages: re
         strip: true,
         run: () =>
           deed(
-            sectionOf(context, told, passages)
+            writers()
+              .then((w) => w.sectionOf(context, told, passages))
               .then((tree) => saveWord(fileName(title, 'docx'), tree))
               .catch(failed),
           ),
@@ -165,10 +166,20 @@ function SectionPane({ context, passages }: { context: FactContext; passages: re
         label: 'Markdown',
         key: 'M',
         strip: true,
-        run: file('md', 'text/markdown', toMarkdown),
+        run: file('md', 'text/markdown', async (tree) => (await writers()).toMarkdown(tree)),
       },
-      { id: 'html', label: 'HTML', key: 'H', run: file('html', 'text/html', toHtml) },
-      { id: 'latex', label: 'LaTeX', key: 'L', run: file('tex', 'application/x-tex', toLatex) },
+      {
+        id: 'html',
+        label: 'HTML',
+        key: 'H',
+        run: file('html', 'text/html', async (tree) => (await writers()).toHtml(tree)),
+      },
+      {
+        id: 'latex',
+        label: 'LaTeX',
+        key: 'L',
+        run: file('tex', 'application/x-tex', async (tree) => (await writers()).toLatex(tree)),
+      },
     ]
     return [
       ...(counting ? [] : files),

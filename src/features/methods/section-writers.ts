@@ -1,0 +1,2 @@
+export { toHtml, toLatex, toMarkdown } from '@/core/account'
+export { sectionOf } from './section-files'
