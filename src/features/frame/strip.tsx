@@ -88,6 +88,8 @@ export function Strip() {
       <span className="keys">
         {actions
           .filter((a) => a.strip && a.key && (!a.when || a.when()))
+          // What finds all others is the last to go where there is no room.
+          .toSorted((a, b) => Number(b.id === 'palette') - Number(a.id === 'palette'))
           .slice(0, 6)
           .map((a) => (
             <button key={a.id} className="plain" onClick={a.run}>

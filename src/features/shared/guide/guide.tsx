@@ -12,7 +12,7 @@ export function Guide({ stage, close }: { stage: string; close: () => void }) {
   const found = guideFor(asked)
   const shown = asked.trim() ? found : found.filter((p) => p.stage === stage)
   return (
-    <Drawer open size={380} mask={false} onClose={close} title="Guide" aria-label="Guide">
+    <Drawer open size={324} mask={false} onClose={close} title="Guide" aria-label="Guide">
       <Input
         className={css.search}
         size="small"
