@@ -49,6 +49,9 @@ export const useRegistry = create<Registry>(() => ({
   own: { off: false, keys: {} },
 }))
 
+/** Opens the guide beside the work, or closes it. */
+export const toggleGuide = (): void => useRegistry.setState((s) => ({ guideOpen: !s.guideOpen }))
+
 /** The key of an action as it is now. */
 export const keyOf = (action: Action, own: OwnKeys): string | undefined => own.keys[action.id] ?? action.key
 

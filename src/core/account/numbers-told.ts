@@ -2,6 +2,7 @@ import { inlinesOf, type Paragraph, type Passage } from './document'
 import { table1 } from './documents/table-1'
 import type { Cell } from './documents/tree'
 import { inlineWords, resolveFact, type FactContext, type Stage } from './facts'
+import { sentenceStarts } from './sentences'
 
 /** A number that the section tells. */
 export interface NumberTold {
@@ -17,8 +18,6 @@ export interface NumberTold {
   sentence: string
 }
 
-/** A sentence ends where a sign and a space stand before a great letter, inside one text. */
-const END = /[.?!]["”’)]* (?=[A-Z“(])/g
 const HAS_NUMBER = /\d|\b(?:one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|none|all|both)\b/i
 
 /** Every fact with a number in it that the section tells, in its sentences and in Table 1, in their order. */
@@ -36,11 +35,9 @@ function inSentences(context: FactContext, part: string, block: Paragraph): Numb
       found.push({ ref: node.attrs.ref, at: text.length, end: text.length + words.length })
     text += words
   }
-  // A name with initials is a fact, and no end of a sentence.
-  const ends = [...text.matchAll(END)]
-    .map((m) => m.index + m[0].length)
-    .filter((end) => !found.some((f) => f.at < end && end <= f.end))
-  const parts = [0, ...ends, text.length]
+  // What is quoted from the record may have stops of its own.
+  const starts = sentenceStarts(text).filter((at) => !found.some((f) => f.at < at && at <= f.end))
+  const parts = [0, ...starts, text.length]
   return found.flatMap(({ ref, at }) => {
     const n = parts.findIndex((end, i) => i > 0 && at < end)
     return told(context, ref, part, text.slice(parts[n - 1], parts[n]).trim())

@@ -41,7 +41,7 @@ export async function whatItIs(bytes: Uint8Array, whole = true): Promise<WhatItI
     return none('This is no text, no package and no PDF, and nothing here takes it.')
   const text = new TextDecoder().decode(bytes).replace(/^\uFEFF/, '')
   if (!text.trim()) return none('Nothing is in it.')
-  const kind = (/^\s*[[{]/.test(text) ? ofJson(text, bytes, whole) : undefined) ?? (await ofText(text))
+  const kind = /^\s*[[{]/.test(text) ? ofJson(text, bytes, whole) : await ofText(text)
   return kind
     ? { kind }
     : none(
@@ -73,7 +73,6 @@ function ofJson(text: string, bytes: Uint8Array, whole: boolean): HandedKind | u
 }
 
 async function ofText(text: string): Promise<HandedKind | undefined> {
-  if (/^\s*[[{]/.test(text)) return undefined
   if (/^\s*<(?:\?xml|!--|style|rdf)/i.test(text)) {
     if (/<rdf:RDF\b/.test(text)) return 'vocabulary'
     if (readStyle(text).ok) return 'style'

@@ -66,7 +66,8 @@ export function HandIn({ reviewId, reading }: { reviewId: string; reading: boole
     else ofDatabase(files, only.id)
   }
   const take = async (files: Files): Promise<void> => {
-    const open = document.querySelector('[role="dialog"]:not(.ant-modal-wrap[style*="none"] *)')
+    // What stands beside the work, the guide or the journal, asks nothing.
+    const open = document.querySelector('.ant-modal[role="dialog"]:not(.ant-modal-wrap[style*="none"] *)')
     if (open) return warn('Answer the dialog that is open first; then hand this in again.')
     if (reading) return warn('This copy is for reading: nothing else is taken into it.')
     const [first, ...further] = files

@@ -1,7 +1,7 @@
 'use client'
 import { useRouter } from 'next/navigation'
 import { useEffect, useMemo } from 'react'
-import { isTyping, keyName, keyOf, useActions, useRegistry, type Action } from '@/store/actions'
+import { isTyping, keyName, keyOf, useActions, toggleGuide, useRegistry, type Action } from '@/store/actions'
 import { undoable } from '@/core/review'
 import { useStore } from '@/store/provider'
 import { leaveField } from '@/store/leave-field'
@@ -70,7 +70,7 @@ export function useFrameActions(reviewId: string, reading: boolean): void {
         id: 'guide',
         label: 'Guide to this stage',
         key: 'Shift+G',
-        run: () => useRegistry.setState((s) => ({ guideOpen: !s.guideOpen })),
+        run: toggleGuide,
       },
       { id: 'shelf', label: 'To the shelf of reviews', run: () => router.push('/') },
       {

@@ -4,7 +4,7 @@ import Link from 'next/link'
 import { useMemo, useState } from 'react'
 import { plural, thousands } from '@/core/base'
 import { kindNamed, lastDeed, nameOf, oddClocks, undoable } from '@/core/review'
-import { keyOf, useAllActions, useRegistry } from '@/store/actions'
+import { keyOf, toggleGuide, useAllActions, useRegistry } from '@/store/actions'
 import { useSession, useStore } from '@/store/provider'
 import type { SaveState } from '@/store/journal-file'
 import { chooseTheme, useThemeChoice } from '@/ui/theme'
@@ -49,11 +49,7 @@ export function Strip() {
       <Link href="/" title="To the shelf of reviews">
         Reviews
       </Link>
-      <button
-        className="plain link"
-        title="The guide to this stage, beside the work"
-        onClick={() => useRegistry.setState((s) => ({ guideOpen: !s.guideOpen }))}
-      >
+      <button className="plain link" title="The guide to this stage, beside the work" onClick={toggleGuide}>
         Guide
       </button>
       {refused ? (
