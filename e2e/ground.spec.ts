@@ -61,7 +61,7 @@ test('where all data of the page are removed while one works, nothing is said to
     origin: new URL(page.url()).origin,
     storageTypes: 'indexeddb',
   })
-  const trouble = page.locator('.trouble')
+  const trouble = page.getByRole('alert').filter({ hasText: 'were removed from this browser' })
   await expect(trouble).toContainText('nothing is written here any more')
   await expect(trouble).toContainText('Nowhere to be had any more')
   await expect(trouble).not.toContainText('Everything you did is on disk')

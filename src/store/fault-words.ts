@@ -42,7 +42,7 @@ export const FAULT_WORDS: Record<Told, Record<Moment, string>> = {
   },
   refused: {
     open: 'This browser does not let Luvren store anything. Allow storage for this page and reload it.',
-    work: `What you did last could not be written. Try again. ${RESCUE}`,
+    work: `This browser does not let Luvren read or write its storage just now. Try again. ${RESCUE}`,
     rescue: 'The storage could not be reached; the package was made from what is on the screen.',
   },
   removed: {

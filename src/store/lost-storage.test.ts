@@ -96,6 +96,32 @@ describe.each(['deleted', 'terminated', 'in silence'] as const)('where all data 
   })
 })
 
+it('a loss stays told until it was seen what it took, also where the storage is not given at first', async () => {
+  const { home, store } = await working(true)
+  const heard: string[] = []
+  store.session.subscribe(() => heard.push(told(store)))
+  await cleared(home, 'in silence')
+  home.failing = { with: new Error('not now') }
+  home.troubles.at(-1)!.onBlocking(true)
+  await vi.waitFor(() => expect(home.troubles.length).toBeGreaterThan(1))
+  await new Promise((done) => setTimeout(done, 50))
+  home.failing = undefined
+  await vi.waitFor(() => expect(view(store).state).toBe('gone'), 5000)
+  expect(heard.length).toBeGreaterThan(1)
+  for (const words of heard) expect(words).toContain('were removed from this browser')
+})
+
+it('records that were counted as lost and are written anew are lost no more', async () => {
+  const { home, store, id } = await working()
+  await store.leaveReview()
+  const next = home.tab({ check: async () => 2 })
+  await next.openReview(id)
+  await vi.waitFor(() => expect(view(next).lost).toBe(2), 5000)
+  await cleared(home, 'deleted')
+  await next.act('question.set', { text: 'after' })
+  await vi.waitFor(() => expect(view(next)).toMatchObject({ state: 'saved', lost: 0 }))
+})
+
 it('never says that everything is on disk where nobody looked', () => {
   for (const fault of ['terminated', 'deleted', 'newer', 'refused', 'older tab'] as const)
     expect(faultAtWork(fault, false)).toBe(FAULT_WORDS[fault].work)

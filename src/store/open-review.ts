@@ -87,6 +87,7 @@ export class OpenReview {
   private checking: ReturnType<typeof setTimeout> | undefined
   private loading = 0
   private lost = 0
+  private was: SaveState = 'saved'
   private loadedFor: readonly unknown[] = []
   private left: readonly Left[] = []
   private closed = false
@@ -263,10 +264,13 @@ export class OpenReview {
   }
 
   private changed(): void {
-    const { entries, folded } = this.file.view()
+    const { entries, folded, state } = this.file.view()
+    // What was counted as lost may have been written anew.
+    const back = this.lost > 0 && this.was !== 'saved' && state === 'saved'
+    this.was = state
     const missing = missingInWords(folded.review, this.file.nowhere)
     this.tell({ entries, folded, told: this.tellNow(), state: this.state(), missing })
-    if (worksMadeFrom(folded.review).some((part, i) => part !== this.loadedFor[i]))
+    if (back || worksMadeFrom(folded.review).some((part, i) => part !== this.loadedFor[i]))
       this.loadWorks().catch(this.options.onError)
     this.shelving ??= setTimeout(() => this.shelveNow(), SHELVE_AFTER)
   }

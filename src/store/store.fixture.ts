@@ -2,6 +2,7 @@ import 'fake-indexeddb/auto'
 import { emptyRecord } from '@/core/records'
 import type { Connection } from './connection'
 import { openDatabase, type Database, type DatabaseTrouble } from './db'
+import type { RecordsElsewhere } from './environment'
 import { locks } from './locks.fixture'
 import { createStore, type Store } from './store'
 
@@ -11,8 +12,8 @@ export const BEGUN = 3
 export interface Browser {
   /** The name of its database. */
   name: string
-  /** Opens a tab: a store of its own over the same database. */
-  tab: () => Store
+  /** Opens a tab: a store of its own over the same database; `apart`: what is done in its place where records are read. */
+  tab: (apart?: Partial<RecordsElsewhere>) => Store
   /** Ends a tab as a crash does: what it held in memory is gone, and so are its locks. */
   kill: (store: Store) => void
   /** The database as a test looks at it. */
@@ -21,6 +22,18 @@ export interface Browser {
   troubles: DatabaseTrouble[]
   /** Makes every next opening or writing fail; undefined lets them through again. */
   failing: { with: unknown } | undefined
+}
+
+/** A place for records that cannot be had: the store does its work itself. */
+const gone = (): Promise<never> =>
+  Promise.reject(Object.assign(new Error('not there'), { name: 'WorkerGone' }))
+const NOWHERE: RecordsElsewhere = {
+  works: gone,
+  worksOf: gone,
+  check: gone,
+  wrongInKept: gone,
+  rescued: gone,
+  forget: gone,
 }
 
 let browsers = 0
@@ -35,7 +48,7 @@ export function browser(): Browser {
     name,
     troubles: [],
     failing: undefined,
-    tab: () => {
+    tab: (apart) => {
       let own = ''
       const store = createStore({
         db: async (trouble) => {
@@ -52,6 +65,7 @@ export function browser(): Browser {
         newSalt: () => (++ids).toString(16).padStart(32, '0'),
         locks: manager,
         channel: (bus) => new BroadcastChannel(`${name}/${bus}`),
+        ...(apart ? { records: { ...NOWHERE, ...apart } } : {}),
       })
       held.set(store, own)
       manager.names.add(`luvren-tab/${own}`)

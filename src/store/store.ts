@@ -16,6 +16,7 @@ import { fail, plural, problem, withPlainSigns, type Result } from '@/core/base'
 import { reviewIdOf } from './copy-ids'
 import type { Opened } from '@/core/review'
 import type { Doing } from '@/core/doing'
+import { AfterLoss } from './after-loss'
 import { Blobs, type Laying } from './blobs'
 import { Connection, type Fault } from './connection'
 import type { ShelfItem } from './db'
@@ -89,9 +90,6 @@ const CLOSED: Omit<
 /** Who works on a review in this browser is the same in all its copies. */
 const whoIn = (id: string): string => `who/${reviewIdOf(id)}`
 
-/** How long after a look at the storage that failed it is looked at again, in milliseconds. */
-const LOOK_AGAIN = 1000
-
 export type Store = ReturnType<typeof createStore>
 
 /**
@@ -116,33 +114,12 @@ export function createStore(environment: Environment) {
   }))
   const set = session.setState
   const tab = newId()
-  const connection = new Connection(environment.db, (fault, detail) => {
-    set({ fault, faultDetail: detail })
-    if (fault === 'terminated' || fault === 'deleted' || fault === undefined) lookAgain()
+  const afterLoss = new AfterLoss({
+    lost: () => connection.lost,
+    look: () => review?.look(),
+    tell: (fault, faultDetail) => set({ fault, faultDetail }),
   })
-  /** How many connections had been lost when what is on disk was last looked at, and whether it is being looked at. */
-  const looked = { lost: 0, now: false }
-  /** After a connection was lost, what is on disk is looked at as soon as there is one again, before it is spoken of. */
-  const lookAgain = (): void => {
-    const { lost } = connection
-    if (!review || looked.now || lost === looked.lost) return
-    looked.now = true
-    review
-      .look()
-      .then(
-        () => {
-          looked.lost = lost
-        },
-        // The storage is not to be had yet: that is said by its fault, and it is looked for again.
-        (error: unknown) => {
-          console.error(error)
-          setTimeout(lookAgain, LOOK_AGAIN)
-        },
-      )
-      .finally(() => {
-        looked.now = false
-      })
-  }
+  const connection = new Connection(environment.db, (fault, detail) => afterLoss.met(fault, detail))
   const by = (): string => session.getState().person
   const name = (): string => session.getState().reader
   const blobs = new Blobs(connection, locks)
