@@ -82,7 +82,7 @@ test('whatever is dropped or pasted anywhere is recognised and led to its place,
 
   // What stands beside the work asks nothing first.
   await page.getByRole('button', { name: 'Guide', exact: true }).click()
-  await expect(page.getByRole('dialog', { name: 'Guide' })).toBeVisible()
+  await expect(page.getByRole('complementary', { name: 'Guide' })).toBeVisible()
   await drop(page, { name: 'text.pdf', text: '%PDF-1.7' })
   await expect(
     page.getByText(/choose the work under Selection, Full texts, and attach it there/),

@@ -97,9 +97,9 @@ test('the guide stands beside the work, follows the stage, and is searched', asy
   await openDemo(page, 'terms')
   await page.locator('#stage').focus()
   await page.keyboard.press('Shift+G')
-  const guide = page.getByRole('dialog', { name: 'Guide' })
+  const guide = page.getByRole('complementary', { name: 'Guide' })
   await expect(guide).toContainText('A row is a concept')
-  await accessible(page, 'the guide', '.ant-drawer')
+  await accessible(page, 'the guide', '[aria-label=Guide]')
   // The work goes on beside it.
   await stage(page, 'Searches')
   await expect(guide).toContainText('Draft it from the plan')

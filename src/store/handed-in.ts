@@ -1,4 +1,4 @@
-import { useEffect, useRef } from 'react'
+import { useEffect, useEffectEvent } from 'react'
 import { create } from 'zustand'
 import type { HandedKind } from '@/core/handed'
 
@@ -11,32 +11,42 @@ interface HandedIn {
 /** Nothing of it is part of the record before somebody has said so at its door. */
 export const useHandedIn = create<{ given: HandedIn | undefined }>(() => ({ given: undefined }))
 
-/** Hands something in; whichever door for it is on the screen, or comes to be, takes it. */
-export const handIn = (given: HandedIn): void => useHandedIn.setState({ given })
+/** How long what was handed in waits for its door to come to the screen, in milliseconds. */
+const WAITS = 30_000
+
+/**
+ * Hands something in; whichever door for it is on the screen, or comes to be, takes it. Where none has come after a while,
+ * it is let go, so that it does not open much later, and `letGo` is told.
+ */
+export function handIn(given: HandedIn, letGo: () => void): void {
+  useHandedIn.setState({ given })
+  setTimeout(() => {
+    if (useHandedIn.getState().given !== given) return
+    dropHandedIn()
+    letGo()
+  }, WAITS)
+}
+
+/** What waits for its door is let go. */
+export const dropHandedIn = (): void => useHandedIn.setState({ given: undefined })
 
 /** Opens what takes a kind, where it is not on the screen by itself, when something of it is handed in. */
 export function useOpensFor(kind: HandedKind, open: () => void): void {
   const waits = useHandedIn((s) => s.given?.kind === kind)
-  const latest = useRef(open)
+  const opens = useEffectEvent(open)
   useEffect(() => {
-    latest.current = open
-  })
-  useEffect(() => {
-    if (waits) latest.current()
+    if (waits) opens()
   }, [waits])
 }
 
 /** Takes what is handed in of a kind, once, when this is on the screen. */
 export function useDoor(kind: HandedKind, take: (file: File, further: readonly File[]) => void): void {
   const given = useHandedIn((s) => (s.given?.kind === kind ? s.given : undefined))
-  const latest = useRef(take)
-  useEffect(() => {
-    latest.current = take
-  })
+  const taken = useEffectEvent(take)
   useEffect(() => {
     if (!given || useHandedIn.getState().given !== given) return
     useHandedIn.setState({ given: undefined })
     const [first, ...further] = given.files
-    latest.current(first, further)
+    taken(first, further)
   }, [given])
 }

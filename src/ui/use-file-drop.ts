@@ -1,4 +1,4 @@
-import { useEffect, useRef, useState } from 'react'
+import { useEffect, useEffectEvent, useState } from 'react'
 
 const holdsFiles = (event: DragEvent): boolean => event.dataTransfer?.types.includes('Files') ?? false
 
@@ -8,10 +8,7 @@ const holdsFiles = (event: DragEvent): boolean => event.dataTransfer?.types.incl
  */
 export function useFileDrop(take: (files: readonly [File, ...File[]]) => void): boolean {
   const [over, setOver] = useState(false)
-  const latest = useRef(take)
-  useEffect(() => {
-    latest.current = take
-  })
+  const taken = useEffectEvent(take)
   useEffect(() => {
     // Each part that is entered is told of before the one that is left.
     let within = 0
@@ -32,7 +29,7 @@ export function useFileDrop(take: (files: readonly [File, ...File[]]) => void): 
       within = 0
       setOver(false)
       const [first, ...further] = event.dataTransfer?.files ?? []
-      if (first) latest.current([first, ...further])
+      if (first) taken([first, ...further])
     }
     document.addEventListener('dragenter', enter, true)
     document.addEventListener('dragleave', leave, true)

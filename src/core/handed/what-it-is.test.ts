@@ -52,6 +52,11 @@ const SAMPLES: Record<string, [HandedKind, Uint8Array | string]> = {
     'history',
     'No.\tQuery\tRecords\n1\tnoise and class\t1,204\n2\techo\t31\n3\t#1 and #2\t7\n',
   ],
+  'references with numbers in brackets': [
+    'known',
+    '[1] Quill, A. (2020). Noise in rooms. Journal of Rooms. https://doi.org/10.5555/n1\n[2] Rook, B. (2021). Echo in rooms. https://doi.org/10.5555/n2\n',
+  ],
+  'a history with numbers in brackets': ['history', '[1]\tnoise*\t1,204\n[2]\techo\t31\n[3]\t#1 and #2\t7\n'],
   'a history in blocks': [
     'history',
     'Line: 1\nSearch statement: noise*\nResults: 1,204\n\nLine: 2\nSearch statement: echo\nResults: 31\n',

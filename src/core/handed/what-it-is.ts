@@ -22,6 +22,9 @@ const LINES = 400
 /** Signs of a thesaurus that is printed as a list of terms, each at the beginning of an indented line. */
 const LIST_OF_TERMS = /^\s+(?:USE|UF|BT|NT|RT|SN)\d*\b[ :\t]/m
 
+/** An object, or an array of objects, arrays or texts: references and lines that begin with “[1]” are neither. */
+const JSON_BEGINS = /^\s*(?:\{\s*["}]|\[\s*[[{"\]])/
+
 const starts = (bytes: Uint8Array, signs: string): boolean =>
   [...signs].every((sign, at) => bytes[at] === sign.charCodeAt(0))
 const none = (words: string): WhatItIs => ({ kind: undefined, words })
@@ -41,7 +44,7 @@ export async function whatItIs(bytes: Uint8Array, whole = true): Promise<WhatItI
     return none('This is no text, no package and no PDF, and nothing here takes it.')
   const text = new TextDecoder().decode(bytes).replace(/^\uFEFF/, '')
   if (!text.trim()) return none('Nothing is in it.')
-  const kind = /^\s*[[{]/.test(text) ? ofJson(text, bytes, whole) : await ofText(text)
+  const kind = JSON_BEGINS.test(text) ? ofJson(text, bytes, whole) : await ofText(text)
   return kind
     ? { kind }
     : none(

@@ -8,6 +8,7 @@ import { reviewAddress } from '@/store/address'
 import { readOwnKeys, useRegistry } from '@/store/actions'
 import { FAULT_WORDS } from '@/store/fault-words'
 import { useSession, useStore } from '@/store/provider'
+import { dropHandedIn } from '@/store/handed-in'
 import { arrived, leaveAll, useWhereabouts } from '@/store/whereabouts'
 import { later } from '@/ui/later'
 import { light, lightFacts } from '@/ui/light'
@@ -73,6 +74,7 @@ export function Frame({ reviewId, children }: { reviewId: string; children: Reac
   const stage = useSelectedLayoutSegment() ?? 'question'
   useEffect(() => {
     leaveAll()
+    dropHandedIn()
     // The keys come first: one that is switched off must not do anything while the review opens.
     deed(
       setting('keys')
@@ -125,12 +127,12 @@ export function Frame({ reviewId, children }: { reviewId: string; children: Reac
         {ready && !away ? children : <p className="empty">Opening the review …</p>}
       </main>
       {!reading && <AccountPane stage={stage} />}
+      <GuideHere stage={stage} />
       <HandIn reviewId={reviewId} reading={reading} />
       <Strip />
       <Palette />
       <KeysDialog />
       <WhereFromHere />
-      <GuideHere stage={stage} />
       <NameDialog />
       <HandOnDialog />
       <LeftUnfinished />

@@ -37,8 +37,12 @@ export function HandIn({ reviewId, reading }: { reviewId: string; reading: boole
   const warn = (words: string): void => {
     message.warning(words, 12)
   }
+  const hand = (kind: HandedKind, files: Files): void =>
+    handIn({ kind, files }, () =>
+      warn(`${files[0].name} found no place that takes it here, and nothing was done with it.`),
+    )
   const lead = (kind: keyof typeof STAGE, files: Files): void => {
-    handIn({ kind, files })
+    hand(kind, files)
     router.push(reviewAddress(reviewId, STAGE[kind]))
   }
   const ofDatabase = (files: Files, sourceId: string): void => {
@@ -53,7 +57,7 @@ export function HandIn({ reviewId, reading }: { reviewId: string; reading: boole
   const go = async (kind: HandedKind, files: Files): Promise<void> => {
     if (kind === 'side') return side(files[0])
     if (kind === 'package') {
-      handIn({ kind, files })
+      hand(kind, files)
       return router.push('/')
     }
     if (kind !== 'history') return lead(kind, files)

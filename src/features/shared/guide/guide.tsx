@@ -1,18 +1,34 @@
 'use client'
-import { Drawer, Input } from 'antd'
-import { useState } from 'react'
+import { Button, Input } from 'antd'
+import { useEffect, useRef, useState, type KeyboardEvent } from 'react'
 import { keyOf, useAllActions, useRegistry } from '@/store/actions'
 import { keySign } from '@/ui/key-sign'
 import { guideFor, type GuidePage } from './pages'
 import css from './guide.module.css'
 
-/** The guide, open beside the work: the stage one is at first, and every other one when words are looked for. */
+/**
+ * The guide, open beside the work in the place of the account: the stage one is at first, and every other one when words
+ * are looked for. It takes the focus when it comes, so that the arrow keys read on in it.
+ */
 export function Guide({ stage, close }: { stage: string; close: () => void }) {
   const [asked, setAsked] = useState('')
+  const pane = useRef<HTMLElement>(null)
+  useEffect(() => pane.current?.focus(), [])
   const found = guideFor(asked)
   const shown = asked.trim() ? found : found.filter((p) => p.stage === stage)
+  const leave = (event: KeyboardEvent): void => {
+    if (event.key !== 'Escape') return
+    event.preventDefault()
+    close()
+  }
   return (
-    <Drawer open size={324} mask={false} onClose={close} title="Guide" aria-label="Guide">
+    <aside ref={pane} className={css.guide} tabIndex={-1} aria-label="Guide" onKeyDown={leave}>
+      <div className={css.head}>
+        <h2>Guide</h2>
+        <Button size="small" onClick={close}>
+          Close
+        </Button>
+      </div>
       <Input
         className={css.search}
         size="small"
@@ -25,7 +41,7 @@ export function Guide({ stage, close }: { stage: string; close: () => void }) {
         <Page key={page.stage} page={page} />
       ))}
       {!shown.length && <p className="empty">The guide says nothing of that. Try another word.</p>}
-    </Drawer>
+    </aside>
   )
 }
 

@@ -1,6 +1,6 @@
 import type { ReactNode } from 'react'
 import type { StopId } from '@/core/doing'
-import { KeyHint } from '../key-hint'
+import { Press } from './press'
 
 interface StopWords {
   /** What is done here, as one says it. */
@@ -16,8 +16,8 @@ export const STOP_WORDS: Record<StopId, StopWords> = {
     title: 'Name a work that a good search must find',
     how: (
       <>
-        Press <KeyHint of="known-paste" />, paste <b>10.5555/tsr.2025.0557</b> and take it in. DOIs,
-        references and exports are all understood.
+        <Press of="known-paste" first />, paste <b>10.5555/tsr.2025.0557</b> and take it in. DOIs, references
+        and exports are all understood.
       </>
     ),
     then: 'Each search is tested against it from now on, and the section tells it.',
@@ -26,8 +26,8 @@ export const STOP_WORDS: Record<StopId, StopWords> = {
     title: 'Give a concept one more word',
     how: (
       <>
-        Press <kbd>↓</kbd> for Sound conditions, then <KeyHint of="terms-look" />, type <b>hubbub</b> and
-        press Enter. A row is a concept; words serve every database, headings their own.
+        Press <kbd>↓</kbd> for Sound conditions, then <Press of="terms-look" />, type <b>hubbub</b> and press
+        Enter. A row is a concept; words serve every database, headings their own.
       </>
     ),
     then: 'The word is planned. It is in no line yet, and Plan and lines says so.',
@@ -36,8 +36,8 @@ export const STOP_WORDS: Record<StopId, StopWords> = {
     title: 'Put the word into a line',
     how: (
       <>
-        Choose line 4 and press <KeyHint of="line-edit" />; write <b>OR hubbub</b> at its end and press Enter.
-        Below, the line stands as this database is asked.
+        Choose line 4 and <Press of="line-edit" />; write <b>OR hubbub</b> at its end and press Enter. Below,
+        the line stands as this database is asked.
       </>
     ),
     then: 'Counts that hang on this line are struck through: they are not true any more.',
@@ -46,7 +46,7 @@ export const STOP_WORDS: Record<StopId, StopWords> = {
     title: 'Run what is out of date',
     how: (
       <>
-        Press <KeyHint of="run" />. Only what changed is run.
+        <Press of="run" first />. Only what changed is run.
       </>
     ),
     then: 'Each count is kept with its day, its person and the text as it was sent; none can be typed over.',
@@ -55,7 +55,7 @@ export const STOP_WORDS: Record<StopId, StopWords> = {
     title: 'Bring in what was found',
     how: (
       <>
-        Choose the last line and press <KeyHint of="bring" />.
+        Choose the last line and <Press of="bring" />.
       </>
     ),
     then: 'Records that describe a work already here join it, by rules that can be read.',
@@ -64,7 +64,7 @@ export const STOP_WORDS: Record<StopId, StopWords> = {
     title: 'Settle what the rules left open',
     how: (
       <>
-        Press <KeyHint of="records-settle" />: two records may be one work. <kbd>1</kbd> says that they are,{' '}
+        <Press of="records-settle" first />: two records may be one work. <kbd>1</kbd> says that they are,{' '}
         <kbd>2</kbd> that they are not.
       </>
     ),
@@ -83,7 +83,7 @@ export const STOP_WORDS: Record<StopId, StopWords> = {
     title: 'Note where a full text is',
     how: (
       <>
-        Press <KeyHint of="selection-texts" /> and a digit for what came of looking for it.
+        <Press of="selection-texts" first /> and a digit for what came of looking for it.
       </>
     ),
     then: 'Only what was sought is told as sought, and only what was read as read.',
@@ -102,8 +102,8 @@ export const STOP_WORDS: Record<StopId, StopWords> = {
     title: 'Hand it on',
     how: (
       <>
-        Press <KeyHint of="methods-package" />. Check it first runs every search again and reckons every
-        number; whoever gets the file can do the same.
+        <Press of="methods-package" first />. Check it first runs every search again and reckons every number;
+        whoever gets the file can do the same.
       </>
     ),
     then: '',

@@ -50,7 +50,16 @@ export function WalkRow() {
         {walk.stop + 1} of {STOPS_IN_ALL}
       </span>
       <div className={css.words} role="status">
-        <b>{words.title}.</b> {done ? words.then : words.how}
+        <b>{words.title}.</b>{' '}
+        {done ? (
+          words.then
+        ) : here ? (
+          words.how
+        ) : (
+          <>
+            This is done under <span className={css.stage}>{stop.stage}</span>.
+          </>
+        )}
       </div>
       <div className={css.does}>
         {!here && (
