@@ -80,8 +80,25 @@ const TEXTS = [
   'x AND y',
 ]
 
+/** A strategy as it is drafted: words of each concept, in a line or two, then one line that joins them all. */
+const drafted = fc
+  .array(fc.array(fc.constantFrom(...TEXTS), { minLength: 1, maxLength: 2 }), { minLength: 2, maxLength: 3 })
+  .map((blocks): Line[] => {
+    const rows = blocks.flatMap((texts, n) => texts.map((text) => ({ text, conceptId: CONCEPTS[n]!.id })))
+    const at = (id: string): string => {
+      const of = rows.flatMap((row, n) => (row.conceptId === id ? [`#${n + 1}`] : []))
+      return of.length > 1 ? `(${of.join(' OR ')})` : of[0]!
+    }
+    const joining = {
+      text: CONCEPTS.slice(0, blocks.length)
+        .map(({ id }) => at(id))
+        .join(' AND '),
+    }
+    return [...rows, joining].map((row, i) => ({ id: `l${i}`, limits: [], note: '', drafted: true, ...row }))
+  })
+
 /** A random strategy: lines of concepts, joins of lines above in any way, limits anywhere. */
-const strategy = fc
+const written = fc
   .array(
     fc.record({
       text: fc.constantFrom(...TEXTS),
@@ -124,6 +141,8 @@ const strategy = fc
       }
     }),
   )
+
+const strategy = fc.oneof({ weight: 3, arbitrary: written }, { weight: 1, arbitrary: drafted })
 
 /** A random review as the commands that a person would have given, in any order that could have been. */
 export const reviews = fc.record({

@@ -6,7 +6,7 @@ import { withoutComments, type Block, type DocumentTree } from '../documents/tre
 import { dateWords } from '../words'
 
 /** Raised when the section is drafted or its appendices are made otherwise: words are compared under one version only. */
-export const GENERATOR = 12
+export const GENERATOR = 13
 
 /** A section as it was frozen: nothing that happens later changes a word or number of it. */
 export interface FrozenDocument {

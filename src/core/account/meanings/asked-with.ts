@@ -177,17 +177,19 @@ function joinSo(s: SlowSearch, read: MadeOf, deeds: Deeds): boolean {
   return inAnyOrder(told) === inAnyOrder(named(deeds, join))
 }
 
-/** Within the lines of the concepts that were joined nothing stands but OR, what a NOT leaves out aside. */
-function onlyOr(s: SlowSearch, deeds: Deeds): boolean {
+/**
+ * What stands between the words of each concept that was joined, what a NOT leaves out aside: nothing but OR; nothing at
+ * all, where each has one word; or something else.
+ */
+function between(s: SlowSearch, deeds: Deeds): 'OR' | 'used' | 'otherwise' {
   const join = joinOf(s, deeds)
-  const own = new Set(typeof join === 'string' ? [] : join.flat())
-  return s.lines.every(
-    (l, n) =>
-      n === joining(s) ||
-      l.conceptId === undefined ||
-      !own.has(l.conceptId) ||
-      !/\bAND\b|\ball\(/.test(l.text),
-  )
+  const own = typeof join === 'string' ? [] : join.flat()
+  const linesOf = (id: string): string[] =>
+    s.lines.flatMap((l, n) => (n !== joining(s) && l.conceptId === id ? [l.text] : []))
+  if (own.some((id) => linesOf(id).some((text) => /\bAND\b|\ball\(/.test(text)))) return 'otherwise'
+  return own.every((id) => linesOf(id).flatMap((text) => wordsIn(readLine(text))).length === 1)
+    ? 'used'
+    : 'OR'
 }
 
 const byNames = (told: string | undefined, all: readonly SlowSearch[]): SlowSearch[] =>
@@ -208,7 +210,7 @@ export function askedWith(read: MadeOf, deeds: Deeds): boolean {
         joinSo(s, read, deeds) &&
         (read.eachConcept === 'untold'
           ? read.join === 'by lines' || typeof joinOf(s, deeds) === 'string'
-          : (read.eachConcept === 'OR') === onlyOr(s, deeds)),
+          : read.eachConcept === between(s, deeds)),
     )
   )
 }
@@ -217,7 +219,7 @@ export function askedWith(read: MadeOf, deeds: Deeds): boolean {
 export function askedOtherwise(read: readonly MadeOf[], deeds: Deeds): boolean {
   const all = searchesOf(deeds)
   const others = all.filter((s) => read.every((r) => !byNames(r.names, all).includes(s)))
-  const join = (s: SlowSearch): string => JSON.stringify([joinOf(s, deeds), onlyOr(s, deeds)])
+  const join = (s: SlowSearch): string => JSON.stringify([joinOf(s, deeds), between(s, deeds)])
   // Concepts may be joined by lines in such a way that it is told line by line.
   const alike = (a: SlowSearch, b: SlowSearch): boolean => {
     const joins = [joinOf(a, deeds), joinOf(b, deeds)]
@@ -230,6 +232,7 @@ export function askedOtherwise(read: readonly MadeOf[], deeds: Deeds): boolean {
       own.every(
         (s) =>
           madeSo(s, r, deeds) &&
+          (r.eachConcept === 'untold' || r.eachConcept === between(s, deeds)) &&
           (r.join === 'untold' ? others.some((o) => alike(o, s)) : joinSo(s, r, deeds)),
       )
     )

@@ -8,6 +8,9 @@ import { fieldsInWords } from '../searched-with'
 import { conceptsWith, narrowerTaken, runWith, searchedIn } from '../standing'
 import { saying } from './saying'
 
+/** What joins the words of each concept: nothing but OR; nothing, for each has one word or heading; or something else too. */
+export type Within = 'or' | 'nothing' | 'otherwise'
+
 /** What the lines of a database were made of, and how they were joined. */
 export interface AskedWith {
   sourceIds: string[]
@@ -20,10 +23,7 @@ export interface AskedWith {
   asked: string[]
   fields: string
   /** Lines of concepts joined with AND, by groups of alternatives; or otherwise, as they are written. */
-  join:
-    | { groups: string[][]; /** Within each concept there is nothing but OR. */ or: boolean }
-    | 'other'
-    | undefined
+  join: { groups: string[][]; within: Within } | 'other' | undefined
 }
 
 const PLACE = { theme: 'words', phase: 'searched', stage: 'searches' } as const
@@ -37,16 +37,22 @@ export const ranIn = keptFor(({ review }: FactContext): string[] =>
   ),
 )
 
-/** Is within the lines of these concepts nothing joined but with OR? What a NOT leaves out is told apart. */
-function onlyOr(lines: readonly Line[], concepts: readonly string[]): boolean {
+const leaves = (e: Expr): number => {
+  const within = children(e)
+  return within.length ? within.reduce((n, part) => n + leaves(part), 0) : Number(!/^lines?$/.test(e.kind))
+}
+
+/** What joins what stands in the lines of these concepts. What a NOT leaves out is told apart. */
+function within(lines: readonly Line[], concepts: readonly string[]): Within {
   const or = (e: Expr): boolean => {
     if (e.kind === 'and' || (e.kind === 'lines' && e.mode === 'all')) return false
     return e.kind === 'not' ? or(e.parts[0]!) : children(e).every(or)
   }
-  return lines.every((l) => {
-    const tree = l.conceptId !== undefined && concepts.includes(l.conceptId) ? parse(l.text).tree : undefined
-    return !tree || or(tree)
-  })
+  const of = concepts.map((id) =>
+    lines.flatMap((l) => (l.conceptId === id ? (parse(l.text).tree ?? []) : [])),
+  )
+  if (!of.flat().every(or)) return 'otherwise'
+  return of.every((own) => own.reduce((n, tree) => n + leaves(tree), 0) === 1) ? 'nothing' : 'or'
 }
 
 /** How the lines were joined, read from what they say. */
@@ -62,7 +68,7 @@ function joinWith({ review }: FactContext, id: string): AskedWith['join'] {
   return join?.kind === 'blocks'
     ? {
         groups: join.groups,
-        or: onlyOr(
+        within: within(
           lines.filter((l) => l !== joining),
           join.groups.flat(),
         ),

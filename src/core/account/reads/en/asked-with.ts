@@ -13,8 +13,8 @@ export interface MadeOf {
   headings?: { narrower: 'all' | 'some' | 'untold'; of?: string }
   codes: boolean
   words?: { fields: FieldsRead; of?: string }
-  /** How lines of a concept were joined: with OR, otherwise, or it is not told by concepts. */
-  eachConcept: 'OR' | 'otherwise' | 'untold'
+  /** How what stands for a concept was joined: with OR, not at all, otherwise; or it is not told by concepts. */
+  eachConcept: 'OR' | 'used' | 'otherwise' | 'untold'
   /** Concepts joined with AND as they are listed, all of them, line by line, or not told. */
   join: { concepts: string } | 'the concepts' | 'by lines' | 'alone' | 'untold'
 }
@@ -63,7 +63,7 @@ function partsIn(list: string): Pick<MadeOf, 'headings' | 'codes' | 'words'> | u
 }
 
 const JOIN =
-  /(?:, and (.+) then with AND|(, joined line by line as Appendix B has it)|(, in (?:one line|a line by itself)))?$/
+  /(?:, and (.+?) then (?:joined )?with AND|(, joined line by line as Appendix B has it)|(, in (?:one line|a line by itself)))?$/
 
 function joinIn(words: string): { before: string; join: MadeOf['join'] } {
   const m = JOIN.exec(words)!
@@ -84,9 +84,16 @@ export function askedWith(sentence: string): MadeOf | undefined {
   if (!did && m[4] === undefined) return undefined
   const parts = partsIn(did ? before.slice(0, -did[0].length) : before)
   const names = m[1] ?? m[2]
-  const eachConcept =
-    did?.[1] === 'joined with OR' ? 'OR' : did?.[1]?.startsWith('comb') ? 'otherwise' : 'untold'
-  if (!parts || (eachConcept !== 'untold') !== /for each concept, /i.test(m[0])) return undefined
+  const byConcepts = /for each concept, /i.test(m[0])
+  const how = did?.[1] ?? 'used'
+  const eachConcept = !byConcepts
+    ? 'untold'
+    : how === 'used'
+      ? 'used'
+      : how === 'joined with OR'
+        ? 'OR'
+        : 'otherwise'
+  if (!parts || byConcepts === (how === 'used' && !/ then joined with AND$/.test(m[5]!))) return undefined
   return { ...(names === undefined ? {} : { names }), ...parts, eachConcept, join }
 }
 
@@ -101,8 +108,10 @@ export function askedOtherwise(sentence: string): MadeOf[] | undefined {
       const m = /^(.+?) with (words alone, in .+|headings of .+|codes of .+|words in .+)$/.exec(part)
       if (!m) return undefined
       const { before, join } = joinIn(m[2]!)
-      const parts = partsIn(before.replace(/^words alone, in /, 'words in '))
-      return parts && { names: m[1]!, ...parts, eachConcept: 'untold', join }
+      const or = / joined with OR$/.exec(before)
+      const of = or ? before.slice(0, or.index) : before
+      const parts = partsIn(of.replace(/^words alone, in /, 'words in '))
+      return parts && { names: m[1]!, ...parts, eachConcept: or ? 'OR' : 'untold', join }
     })
   return all.every((w) => w !== undefined) ? all : undefined
 }
