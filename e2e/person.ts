@@ -102,8 +102,8 @@ export class Person {
       if (!EVERYWHERE.test(name))
         await expect(
           this.page
-            .locator('kbd')
-            .filter({ hasText: new RegExp(`^${signOf(name).replace(/[?/.]/g, '\\$&')}$`), visible: true })
+            .getByText(new RegExp(`^${signOf(name).replace(/[?/.]/g, '\\$&')}$`))
+            .filter({ visible: true })
             .first(),
           `the key ${signOf(name)} is on the screen`,
         ).toBeVisible()

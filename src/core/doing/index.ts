@@ -1,4 +1,5 @@
 export { chooseValue, sayPair } from './records/settle-pair'
+export { toBring, type ToBring } from './records/bring-all'
 export { putInGroup } from './records/group'
 export { dropFilter, keepFilter } from './records/keep-filter'
 export { logExport } from './records/log-export'

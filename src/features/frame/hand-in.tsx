@@ -8,6 +8,7 @@ import { reviewAddress } from '@/store/address'
 import { handIn } from '@/store/handed-in'
 import { useSession, useStore } from '@/store/provider'
 import { openSheet } from '@/store/whereabouts'
+import { openDialog } from '@/ui/open-dialog'
 import { useFileDrop } from '@/ui/use-file-drop'
 import { longDesk } from '@/workers'
 import css from './hand-in.module.css'
@@ -71,8 +72,7 @@ export function HandIn({ reviewId, reading }: { reviewId: string; reading: boole
   }
   const take = async (files: Files): Promise<void> => {
     // What stands beside the work, the guide or the journal, asks nothing.
-    const open = document.querySelector('.ant-modal[role="dialog"]:not(.ant-modal-wrap[style*="none"] *)')
-    if (open) return warn('Answer the dialog that is open first; then hand this in again.')
+    if (openDialog()) return warn('Answer the dialog that is open first; then hand this in again.')
     if (reading) return warn('This copy is for reading: nothing else is taken into it.')
     const [first, ...further] = files
     const desk = longDesk()

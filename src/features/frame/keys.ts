@@ -9,6 +9,7 @@ import { chooseTheme } from '@/ui/theme'
 import { handOn } from '../shared/hand-on/hand-on-dialog'
 import { saveBackup } from '../shared/hand-on/save-package'
 import { whenHere } from '@/ui/later'
+import { openDialog } from '@/ui/open-dialog'
 import { useUndo } from './undo'
 import { reviewAddress } from '@/store/address'
 
@@ -118,12 +119,13 @@ export function useKeys(): void {
         document.querySelector<HTMLElement>('[role=combobox][aria-label="Search the actions"]')?.focus()
         return
       }
-      if (own.off) return
+      // Its focus comes a moment after it is seen: a key pressed then is no key of what lies behind.
+      if (own.off || openDialog()) return
       // What is seen is not here as a whole: a key pressed on it must not meet the actions around it.
       const { target, key, code, shiftKey } = event
       const again = (): void => {
         // What came may be a dialog or a field: what was typed for it is no key of the stage.
-        if (isTyping(document.activeElement) || document.querySelector('[role=dialog]')) return
+        if (isTyping(document.activeElement) || openDialog()) return
         const at = target instanceof Element && target.isConnected ? target : document.body
         at.dispatchEvent(
           new KeyboardEvent('keydown', { key, code, shiftKey, bubbles: true, cancelable: true }),

@@ -10,6 +10,7 @@ import { later } from '@/ui/later'
 import { useSourceInfos } from '../shared/vocabulary-files'
 import { draftEverywhere } from './history/draft'
 import { Sheet } from './sheet/sheet'
+import { useBringAll } from './sheet/use-bring-all'
 import { useRunAll } from './sheet/use-run-all'
 import { lastHits } from './sheet/sheet-lines'
 
@@ -30,6 +31,9 @@ export function SearchesStage() {
   const info = databases.find((s) => s.source.id === shown)
   const runAll = useRunAll(databases)
   const { start: runEverywhere } = runAll
+  const bringAll = useBringAll(review, databases)
+  const { start: bringThem } = bringAll
+  const toBeBrought = bringAll.searches.length
   const actions = useMemo<Action[]>(() => {
     const tabs = [...databases.map((s) => s.source.id), ALL]
     const at = tabs.indexOf(shown ?? '')
@@ -78,8 +82,15 @@ export function SearchesStage() {
         when: () => shown === ALL && databases.some((s) => s.searched),
         run: () => runEverywhere(),
       },
+      {
+        id: 'bring-all',
+        label: 'Bring in what every source found',
+        key: 'B',
+        when: () => shown === ALL && toBeBrought > 0,
+        run: bringThem,
+      },
     ]
-  }, [databases, shown, review, deed, store, message, runEverywhere])
+  }, [databases, shown, review, deed, store, message, runEverywhere, toBeBrought, bringThem])
   useActions('searches-stage', actions)
   if (!databases.length)
     return (
@@ -127,6 +138,7 @@ export function SearchesStage() {
             open={openSheet}
             draftAll={actions.find((a) => a.id === 'draft-all')!.run}
             runAll={runAll}
+            bringAll={bringAll}
           />
         </div>
       )}

@@ -1,6 +1,6 @@
 'use client'
 import { Button, Input, Modal, type InputRef } from 'antd'
-import { useRef, useState, type KeyboardEvent, type ReactNode } from 'react'
+import { useEffect, useEffectEvent, useRef, useState, type ReactNode } from 'react'
 import css from './choose-dialog.module.css'
 
 export interface Choice {
@@ -34,7 +34,7 @@ export function ChooseDialog({
     close()
     take()
   }
-  const pressed = (event: KeyboardEvent): void => {
+  const pressed = useEffectEvent((event: KeyboardEvent): void => {
     if (event.target instanceof HTMLInputElement || event.ctrlKey || event.altKey || event.metaKey) return
     const choice = /^[1-9]$/.test(event.key) ? choices[Number(event.key) - 1] : undefined
     if (choice) {
@@ -44,7 +44,13 @@ export function ChooseDialog({
       event.preventDefault()
       input.current?.focus()
     }
-  }
+  })
+  // The question is seen before the focus has come to it: a digit that is pressed then is meant for it, and for nothing behind.
+  useEffect(() => {
+    if (!open) return
+    window.addEventListener('keydown', pressed, true)
+    return () => window.removeEventListener('keydown', pressed, true)
+  }, [open])
   return (
     <Modal
       open={open}
@@ -58,7 +64,7 @@ export function ChooseDialog({
         if (opened && !list.current?.contains(document.activeElement)) list.current?.focus()
       }}
     >
-      <div className={css.choices} ref={list} tabIndex={-1} onKeyDown={pressed}>
+      <div className={css.choices} ref={list} tabIndex={-1}>
         {children}
         {choices.map((c, n) => (
           <p key={c.words}>

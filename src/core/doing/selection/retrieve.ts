@@ -1,4 +1,5 @@
-import type { Command, Retrieval } from '../../review'
+import { canonicalJson } from '../../base'
+import type { CommandOf, Retrieval } from '../../review'
 import { LOAN_DAYS, workingDaysAfter } from '../../selection'
 import type { Doing } from '../doing'
 
@@ -6,13 +7,18 @@ import type { Doing } from '../doing'
 export function retrievalSet(
   before: Retrieval | undefined,
   now: { recordId: string } & Partial<Omit<Retrieval, 'recordId'>> & Pick<Retrieval, 'state'>,
-): Command {
+): CommandOf<'retrieval.set'> {
   const { link, file } = before ?? {}
   return {
     kind: 'retrieval.set',
     payload: { ...(link === undefined ? {} : { link }), ...(file ? { file } : {}), ...now },
   }
 }
+
+const SAID = ['state', 'asked', 'due', 'why', 'link', 'file'] as const
+type Said = Pick<Retrieval, (typeof SAID)[number]>
+const saysSame = (one: Said, other: Said): boolean =>
+  SAID.every((part) => canonicalJson(one[part] ?? null) === canonicalJson(other[part] ?? null))
 
 /**
  * Notes where a full text stands. A loan is due some working days after it was asked for, where no day is named; one that is
@@ -29,14 +35,14 @@ export const retrieve: Doing<{
   const asked = before?.state === 'loan asked' && before.asked ? before.asked : today
   const loan = state === 'loan asked' ? { asked, due: due ?? workingDaysAfter(asked, LOAN_DAYS) } : {}
   const reason = why?.trim() ?? (before?.state === state ? before.why : undefined)
-  return [
-    retrievalSet(before, {
-      recordId,
-      state,
-      ...loan,
-      ...(state === 'not to be had' && reason ? { why: reason } : {}),
-    }),
-  ]
+  const noted = retrievalSet(before, {
+    recordId,
+    state,
+    ...loan,
+    ...(state === 'not to be had' && reason ? { why: reason } : {}),
+  })
+  // What stands so already is no deed.
+  return before && saysSame(before, noted.payload) ? [] : [noted]
 }
 
 /** Notes that the file of a full text is here: it lies beside the journal already. A loan has ended then. */

@@ -206,6 +206,9 @@ describe('what is noted of a full text', () => {
       retrieve(at, { recordId: 'i/1', before, state: 'not to be had', why: ' too dear ' }),
     ) as Retrieval
     expect(gone).toEqual({ recordId: 'i/1', state: 'not to be had', why: 'too dear' })
+    // What stands so already is no deed, by whomever it was noted.
+    const noted = { ...gone, at: '2026-11-25T09:00:00Z', who: 'P' }
+    expect(retrieve(at, { recordId: 'i/1', before: noted, state: 'not to be had' })).toEqual([])
     expect(payloadOf(retrieve(at, { recordId: 'i/1', before: gone, state: 'wanted' }))).toEqual({
       recordId: 'i/1',
       state: 'wanted',

@@ -1,5 +1,6 @@
 import type { Store } from '@/store/store'
 import { plural, thousands } from '@/core/base'
+import type { Brought, ToBring } from '@/core/doing'
 import type { Rec } from '@/core/records'
 import type { Import, Line, Source } from '@/core/review'
 import type { Laying } from '@/store/blobs'
@@ -58,6 +59,37 @@ export async function bringRecords(
     ),
   )
   return { count: records.length, hits }
+}
+
+/**
+ * Brings the records of several searches of stand-ins in as one deed; gives how many came, of how many that were found.
+ * `told` hears which source is read, and stops it by answering no: then nothing is in.
+ */
+export async function bringSearches(
+  store: Store,
+  searches: readonly ToBring[],
+  told: (source: Source, nth: number) => boolean,
+): Promise<{ count: number; hits: number } | undefined> {
+  const { review } = store.session.getState().folded
+  const found = { count: 0, hits: 0 }
+  return store.lay(async (laying) => {
+    const brought: Brought[] = []
+    for (const [n, { source, line, run }] of searches.entries()) {
+      const { searched } = sourceInfo(review, source)
+      if (!told(source, n + 1)) return undefined
+      if (!searched) continue
+      const { records, hits } = await searchDesk().records(
+        searched,
+        review.strategies[source.id] ?? [],
+        line.id,
+      )
+      found.count += records.length
+      found.hits += hits
+      const at = await laying.keepRecords(records)
+      brought.push({ sourceId: source.id, at, count: records.length, runId: run.id })
+    }
+    return (await bringIn(store, laying, brought)) ? found : undefined
+  })
 }
 
 /** How what a file brought compares with what was logged, in words. */

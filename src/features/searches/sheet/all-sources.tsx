@@ -23,6 +23,7 @@ import { useStore } from '@/store/provider'
 import { KeyHint } from '../../shared/key-hint'
 import { saveWord } from '../../shared/word-files'
 import { AgainAll } from '../versions/again-all'
+import type { BringAll } from './use-bring-all'
 import type { RunAll } from './use-run-all'
 
 /** The sheets side by side: what each concept finds in each source, how each limit stands, and the totals. */
@@ -32,12 +33,14 @@ export function AllSources({
   open,
   draftAll,
   runAll,
+  bringAll,
 }: {
   review: Review
   infos: readonly SourceInfo[]
   open: (sourceId: string) => void
   draftAll: () => void
   runAll: RunAll
+  bringAll: BringAll
 }) {
   const { deed } = useStore()
   const { message } = App.useApp()
@@ -83,13 +86,15 @@ export function AllSources({
         <span className="sub" aria-live="polite">
           {runAll.at
             ? `running ${runAll.at.name}, ${runAll.at.source} of ${runAll.at.of}: line ${runAll.at.done} of ${runAll.at.lines}`
-            : stale
-              ? `${plural(stale, 'line')} not run as ${stale === 1 ? 'it stands' : 'they stand'}; an old count is struck through`
-              : elsewhere
-                ? `${plural(elsewhere, 'line is', 'lines are')} still to be run elsewhere`
-                : infos.some((i) => linesOf(i).length)
-                  ? 'every line is run as it stands'
-                  : 'no line is written yet'}
+            : bringAll.at
+              ? bringAll.at
+              : stale
+                ? `${plural(stale, 'line')} not run as ${stale === 1 ? 'it stands' : 'they stand'}; an old count is struck through`
+                : elsewhere
+                  ? `${plural(elsewhere, 'line is', 'lines are')} still to be run elsewhere`
+                  : infos.some((i) => linesOf(i).length)
+                    ? 'every line is run as it stands'
+                    : 'no line is written yet'}
         </span>
         <span style={{ marginLeft: 'auto', display: 'flex', gap: 8 }}>
           {runAll.at ? (
@@ -99,6 +104,22 @@ export function AllSources({
               <Button type={undrafted ? 'default' : 'primary'} onClick={() => runAll.start()}>
                 Run every source
                 <KeyHint of="run-all" />
+              </Button>
+            )
+          )}
+          {bringAll.at ? (
+            <Button onClick={bringAll.stop}>Stop</Button>
+          ) : (
+            bringAll.searches.length > 0 &&
+            !runAll.at && (
+              <Button type={stale || undrafted ? 'default' : 'primary'} onClick={bringAll.start}>
+                Bring the{' '}
+                {plural(
+                  bringAll.searches.reduce((n, { run: r }) => n + r.hits, 0),
+                  'record',
+                )}{' '}
+                in
+                <KeyHint of="bring-all" />
               </Button>
             )
           )}
