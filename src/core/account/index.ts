@@ -68,4 +68,5 @@ export { ADVICE_RULES, adviceOn, lookAt, sentencesOf, type Advice } from './advi
 export { toldInText, type ToldInText } from './told-in-text'
 export { READS } from './reads/en'
 export { numbersTold, type NumberTold } from './numbers-told'
+export { numbersShown } from './numbers-shown'
 export { sentencesIn } from './sentences'

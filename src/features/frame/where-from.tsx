@@ -1,7 +1,7 @@
 'use client'
 import { Modal } from 'antd'
 import { useDeferredValue, useMemo } from 'react'
-import { dateWords, numbersTold, type NumberTold } from '@/core/account'
+import { dateWords, numbersShown, numbersTold, type NumberTold } from '@/core/account'
 import { plural } from '@/core/base'
 import { deedsAt, KINDS, kindNamed, nameOfPerson } from '@/core/review'
 import { useSession } from '@/store/provider'
@@ -10,13 +10,13 @@ import { useLeadTo } from '@/store/use-lead-to'
 import { ComboList } from './combo-list'
 import css from './where-from.module.css'
 
-/** Every number that the section tells: what it counts, what was done for it, where it is said; chosen, it leads there. */
+/** Every number that the section tells or a screen shows: what it counts, what was done for it, where it is said; chosen, it leads there. */
 export function WhereFrom({ close }: { close: () => void }) {
   const { context, passages } = useAccountSoon()
   const lead = useLeadTo(context.review)
   const items = useMemo(
     () =>
-      numbersTold(context, passages).map((told, n) => ({
+      [...numbersTold(context, passages), ...numbersShown(context)].map((told, n) => ({
         id: `${n}`,
         words: `${told.text} ${told.part} ${told.from} ${told.sentence}`,
         told,
@@ -42,13 +42,13 @@ export function WhereFrom({ close }: { close: () => void }) {
     >
       <ComboList
         items={items}
-        label="Search the numbers of the section"
-        placeholder="Type the number, or a word of its sentence"
+        label="Search the numbers"
+        placeholder="Type the number, or a word of what is read beside it"
         of="Numbers"
         none={
           items.length
-            ? 'Neither the sentences of the section nor Table 1 tell such a number.'
-            : 'The section tells no number yet: they come as work is done.'
+            ? 'Neither the section nor Table 1, the course, the sheets or the flow have such a number.'
+            : 'There is no number yet: they come as work is done.'
         }
         beneath={({ told }) => <About told={told} />}
         go={({ told }) => {

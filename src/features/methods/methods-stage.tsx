@@ -21,6 +21,7 @@ import { useWhereabouts } from '@/store/whereabouts'
 import { useYields } from '@/store/yields'
 import { fileName, saveFile } from '@/ui/save-file'
 import { KeyHint } from '../shared/key-hint'
+import { StageLink } from '../shared/stage-link'
 import { Tabs } from '../shared/tabs'
 import { handOn } from '../shared/hand-on/hand-on-dialog'
 import { useYieldsKept } from '../shared/use-yields-kept'
@@ -267,7 +268,7 @@ function SectionPane({ context, passages }: { context: FactContext; passages: re
         {!shown.length && (
           <p className="empty serif" style={{ fontSize: 16 }}>
             The section writes itself as you work: the question first, then where you looked, with which
-            words, what came back and how you chose. Begin with the question (<kbd>⇧1</kbd>).
+            words, what came back and how you chose. Begin with <StageLink to="Question" />.
           </p>
         )}
       </div>

@@ -10,6 +10,7 @@ import { useDoor, useOpensFor } from '@/store/handed-in'
 import { useSession } from '@/store/provider'
 import { useBringFile } from '../shared/bring-file/use-bring-file'
 import { KeyHint } from '../shared/key-hint'
+import { StageLink } from '../shared/stage-link'
 import { Tabs } from '../shared/tabs'
 import { WorksPane } from './list/works-pane'
 import { useAskedWorks } from './list/use-asked-works'
@@ -71,10 +72,10 @@ export function RecordsStage() {
         <h1>Records</h1>
         <p className="empty">
           The works that your searches find will stand here, each once, with the words that matched marked in
-          the colour of their concept. Run a strategy under Searches (<kbd>⇧3</kbd>) and bring the records of
-          its last line in; of a database outside, log the run there and bring its export file. Files of other
-          origin, such as your own collection, come in here; a source that is not in the plan yet is made on
-          the way.
+          the colour of their concept. Run a strategy under <StageLink to="Searches" /> and bring the records
+          of its last line in; of a database outside, log the run there and bring its export file. Files of
+          other origin, such as your own collection, come in here; a source that is not in the plan yet is
+          made on the way.
         </p>
         <Button onClick={file.open}>
           Bring files in

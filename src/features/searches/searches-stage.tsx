@@ -6,6 +6,7 @@ import { useActions, type Action } from '@/store/actions'
 import { useSession, useStore } from '@/store/provider'
 import { openSheet, useWhereabouts } from '@/store/whereabouts'
 import { KeyHint } from '../shared/key-hint'
+import { StageLink } from '../shared/stage-link'
 import { later } from '@/ui/later'
 import { useSourceInfos } from '../shared/vocabulary-files'
 import { draftEverywhere } from './history/draft'
@@ -97,8 +98,8 @@ export function SearchesStage() {
       <>
         <h1>Searches</h1>
         <p className="empty">
-          A sheet for each database will stand here. Choose where to look under Question (<kbd>⇧1</kbd>): the
-          databases that ship with Luvren really search, with invented records.
+          A sheet for each database will stand here. Choose where to look under <StageLink to="Question" />:
+          the databases that ship with Luvren really search, with invented records.
         </p>
       </>
     )

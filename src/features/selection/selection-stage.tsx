@@ -8,6 +8,7 @@ import { useSession } from '@/store/provider'
 import { Tabs } from '../shared/tabs'
 import { PassPane } from './pass/pass-pane'
 import { useSelected } from './use-selected'
+import { StageLink } from '../shared/stage-link'
 
 const FlowPane = later(() => import('./flow/flow-pane').then((m) => m.FlowPane))
 const MissingPane = later(() => import('./missing/missing-pane').then((m) => m.MissingPane))
@@ -57,7 +58,7 @@ export function SelectionStage() {
         <h1>Selection</h1>
         <p className="empty">
           One work at a time will stand here in large type, to be ruled with the arrow keys: right is in, left
-          is out. Bring records in under Searches (<kbd>⇧3</kbd>) first.
+          is out. Bring records in under <StageLink to="Searches" /> first.
         </p>
       </>
     )

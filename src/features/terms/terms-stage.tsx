@@ -20,6 +20,7 @@ import { Reader } from './reader'
 import { dropTerm, moveTerm, takeBack } from '../shared/term-commands'
 import { sameCell, TermGrid, type Cell } from './term-grid'
 import { WordEntry } from './word-entry'
+import { StageLink } from '../shared/stage-link'
 
 const Harvest = later(() => import('./harvest').then((m) => m.Harvest))
 const VocabularyImport = later(() => import('./vocabulary-import').then((m) => m.VocabularyImport))
@@ -44,7 +45,7 @@ export function TermsStage() {
         <h1>Terms</h1>
         <p className="empty">
           A row for each concept will stand here, with its words and, for each database, the headings of its
-          thesaurus. Weave concepts into the question first: <kbd>⇧1</kbd> goes there.
+          thesaurus. Weave concepts into the question first, under <StageLink to="Question" />.
         </p>
       </>
     )

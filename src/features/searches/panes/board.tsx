@@ -8,6 +8,7 @@ import type { SourceInfo } from '@/standins/source-info'
 import { Strand } from '@/ui/strand'
 import type { BoardCause, BoardRow, Judgement } from '@/workers'
 import { KeyHint } from '../../shared/key-hint'
+import { StageLink } from '../../shared/stage-link'
 import { putTerms } from '../../shared/term-commands'
 import styles from './board.module.css'
 
@@ -27,8 +28,7 @@ export function Board({
   if (!review.knownItems.length)
     return (
       <p className="empty">
-        No known items yet. Under Question (<kbd>⇧1</kbd>, then <kbd>I</kbd>) paste works that a good search
-        must find.
+        No known items yet. Under <StageLink to="Question" /> paste works that a good search must find.
       </p>
     )
   const { board } = judgement

@@ -129,16 +129,22 @@ export function AllSources({
               <KeyHint of="draft-all" />
             </Button>
           )}
-          <Button
-            onClick={() =>
-              deed(copyText(text()).then(() => message.success('All strategies copied, line by line.')))
-            }
-          >
-            Copy all, line by line
-          </Button>
-          <Button onClick={() => saveFile(fileName(review.title, 'strategies.txt'), text(), 'text/plain')}>
-            Save as text
-          </Button>
+          {undrafted < infos.length && (
+            <>
+              <Button
+                onClick={() =>
+                  deed(copyText(text()).then(() => message.success('All strategies copied, line by line.')))
+                }
+              >
+                Copy all, line by line
+              </Button>
+              <Button
+                onClick={() => saveFile(fileName(review.title, 'strategies.txt'), text(), 'text/plain')}
+              >
+                Save as text
+              </Button>
+            </>
+          )}
           {context.figures.searched.length > 0 && (
             <Button onClick={() => deed(saveWord(fileName(review.title, 'searches.docx'), record()))}>
               Save the record of searches

@@ -1,11 +1,10 @@
 'use client'
-import Link from 'next/link'
 import { useEffect, useState } from 'react'
 import { termsInUse, type Review } from '@/core/review'
-import { useSession } from '@/store/provider'
 import type { SourceInfo } from '@/standins/source-info'
 import { useSplit } from '@/ui/split'
 import { KeyHint } from '../../shared/key-hint'
+import { StageLink } from '../../shared/stage-link'
 import { useJudgement } from '../panes/use-judgement'
 import { useSheetActions, type SheetActions } from './actions/use-sheet-actions'
 import { CountsOffer } from './counts-offer'
@@ -16,7 +15,6 @@ import { SheetTable } from './sheet-table'
 import { SheetTabs } from './sheet-tabs'
 import { SheetTitle } from './sheet-title'
 import { useSheet, type Sheet as SheetState } from './use-sheet'
-import { reviewAddress } from '@/store/address'
 
 interface SheetProps {
   review: Review
@@ -45,7 +43,6 @@ export function Sheet({ review, info, infos, open }: SheetProps) {
 }
 
 function Empty({ review, actions }: { review: Review; actions: SheetActions }) {
-  const hereId = useSession((s) => s.reviewId)
   return (
     <p className="empty">
       The lines of this strategy will stand here: for each concept its words and its headings, joined with OR;
@@ -75,8 +72,7 @@ function Empty({ review, actions }: { review: Review; actions: SheetActions }) {
       {!termsInUse(review).length && (
         <>
           {' '}
-          The grid is still empty: its words and headings come from{' '}
-          <Link href={reviewAddress(hereId ?? '', 'terms')}>Terms</Link> (<kbd>⇧2</kbd>).
+          The grid is still empty: its words and headings come from <StageLink to="Terms" />.
         </>
       )}
     </p>

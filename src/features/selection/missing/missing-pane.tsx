@@ -61,7 +61,13 @@ export function MissingPane({ selected }: { selected: Selected }) {
     .sort((x, y) => y.both - x.both)
     .slice(0, 4)
   if (holdsNothing(ruled.byWork))
-    return <p className="empty">What may still be missing can be told when works have been ruled.</p>
+    return (
+      <p className="empty">
+        Once works have been ruled, this will stand here: how many known items were found, how many works were
+        read for one that is in, how many two sources that share works may both have missed, and how fast more
+        are found.
+      </p>
+    )
   const percent = (n: number): string => `${Math.round(n * 100)} %`
   return (
     <div className="missing">

@@ -45,16 +45,22 @@ export function PassSide({
     <div className="pass-side">
       <h2>{pass === 'broad' ? 'Broad pass' : 'Close pass'}</h2>
       <p className="sub">{reader ? `reader: ${reader}` : 'nobody has said yet who reads'}</p>
-      <Gauge counts={counts} />
-      <p className="sub">
-        {reading ? 'Ruled by you; ' : 'Ruled by all readers together; '}
-        {counts.left
-          ? `${plural(counts.left, 'work')} to go`
-          : reading
-            ? 'every work has been ruled'
-            : 'every work has been ruled by somebody'}
-        {pace && counts.left ? `, ${inHours(pace * counts.left)} at your pace.` : '.'}
-      </p>
+      {counts.total === 0 ? (
+        <p className="sub">No work is here yet.</p>
+      ) : (
+        <>
+          <Gauge counts={counts} />
+          <p className="sub">
+            {reading ? 'Ruled by you; ' : 'Ruled by all readers together; '}
+            {counts.left
+              ? `${plural(counts.left, 'work')} to go`
+              : reading
+                ? 'every work has been ruled'
+                : 'every work has been ruled by somebody'}
+            {pace && counts.left ? `, ${inHours(pace * counts.left)} at your pace.` : '.'}
+          </p>
+        </>
+      )}
       <OrderChoice order={order} />
       <label className="pass-choice">
         <span className="sub">Works</span>

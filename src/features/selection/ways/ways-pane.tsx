@@ -15,6 +15,7 @@ import { ContactRow } from './contact-row'
 import { Following } from './following'
 import { PageRow } from './page-row'
 import { WayLog } from './way-log'
+import { StageLink } from '../../shared/stage-link'
 
 /** Works that come by other ways than databases: each way with what was done on it, its works through the same passes. */
 export function WaysPane({ selected }: { selected: Selected }) {
@@ -24,7 +25,8 @@ export function WaysPane({ selected }: { selected: Selected }) {
     return (
       <p className="empty">
         No other way is in the plan: reference lists, citing papers, people, websites, registers, journals
-        searched by hand, or a collection of your own are added under Question, with the sources.
+        searched by hand, or a collection of your own are added under <StageLink to="Question" />, with the
+        sources.
       </p>
     )
   return (
