@@ -21,7 +21,7 @@ export function DayField({
       format={['D MMMM YYYY', 'YYYY-MM-DD', 'D.M.YYYY', 'D MMM YYYY']}
       placeholder={label}
       aria-label={label}
-      style={{ width: 170 }}
+      className="wide-4"
       value={value ? dayjs(value) : null}
       {...(past ? { disabledDate: (d: dayjs.Dayjs) => d.isAfter(dayjs()) } : {})}
       onChange={(day: dayjs.Dayjs | null) => set(day ? day.format('YYYY-MM-DD') : undefined)}

@@ -32,9 +32,7 @@ export function RecordView({
       <h2 className="record-title">
         <Title text={title} marks={titleMarks} />
       </h2>
-      <p className="sub" style={{ marginTop: 4 }}>
-        {source}
-      </p>
+      <p className="sub above-1">{source}</p>
       <p className="record-abstract">
         {abstract ? (
           <Marked text={abstract} marks={abstractMarks} />
@@ -55,7 +53,7 @@ export function RecordView({
         </p>
       )}
       {keywords.length > 0 && (
-        <p className="sub" style={{ marginTop: 4 }}>
+        <p className="sub above-1">
           Keywords:{' '}
           {keywords.map((k, i) => (
             <span key={k.text}>

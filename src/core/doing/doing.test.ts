@@ -76,6 +76,8 @@ import {
   type DoingAt,
 } from '.'
 
+import { NO_DEED, PLAN_CASES, PLANNED } from './plan-cases.fixture'
+
 const AT = '2026-11-25T09:00:00.000Z'
 const line = (id: string, text: string): Line => ({ id, text, limits: [], note: '', drafted: false })
 const LINES = [line('1', 'noise'), line('2', 'class'), line('3', '#1 AND #2')]
@@ -110,6 +112,7 @@ const BEGUN: Command[] = [
   { kind: 'page.set', payload: PAGE },
   { kind: 'quote.set', payload: { id: 'q', recordId: 'i/1', text: 'loud', page: '3' } },
   { kind: 'study.bind', payload: { id: 'st', name: 'One trial', records: ['i/1', 'i/2'] } },
+  ...PLANNED,
 ]
 
 function at(review: Review): DoingAt {
@@ -119,7 +122,7 @@ function at(review: Review): DoingAt {
 
 /** Doings are called by what they do; other functions of the folder by what they are. */
 const DOES =
-  /^(?:add|log|correct|take|rule[WM]|retrieve|keep|settle$|choose|plan|name|draw|bind|partStudy|drop|day|say|askTo|finish|edit|put|leave)/
+  /^(?:add|log|correct|take|rule[WM]|retrieve|keep|settle$|choose|plan|name|draw|bind|partStudy|drop|day|say|askTo|askC|finish|edit|put|leave|beginC|turn|noteG|noteR|freeze|amend|answerElement|move|tellApart)/
 
 /** Something was brought in, and one work of it was ruled. */
 const ruledOf = (review: Review) =>
@@ -130,6 +133,7 @@ const ruledOf = (review: Review) =>
 
 /** One press a doing: with what it is done, each does something. */
 const CASES: Record<string, (review: Review) => readonly Command[]> = {
+  ...PLAN_CASES,
   addSources: (r) =>
     addSources(at(r), [
       { kind: 'database', name: 'Fen', profileId: 'fen' },
@@ -332,6 +336,10 @@ describe('every doing', () => {
       expect(shown(journalOf(...begun, commands, undone))).toEqual(before)
     },
   )
+})
+
+it.each(Object.keys(NO_DEED))('%s is no deed', (name) => {
+  expect(NO_DEED[name]!(shown(journalOf(...BEGUN.map((c) => [c]))))).toEqual([])
 })
 
 describe('logging a run by hand', () => {

@@ -13,13 +13,71 @@ export type { Doing, DoingAt } from './doing'
 export { takePhrase, type PhraseTaken } from './question/take-phrase'
 export { freeLetter, lettersToOffer, ownerOf, pickAround, weaving } from './question/weave'
 export { addHeadingSeen, logLookUp, type HeadingSeen } from './question/note-heading'
+export { keepDescription, leaveUndescribed, linesOtherwise, type SentOtherwise } from './question/describe'
+export { UNNAMED } from './question/unnamed'
 export {
-  keepDescription,
-  leaveUndescribed,
-  linesOtherwise,
-  UNNAMED,
-  type SentOtherwise,
-} from './question/describe'
+  beginConcept,
+  chooseFramework,
+  chooseRole,
+  dropConcept,
+  putIntoConcept,
+  takeOutOfConcepts,
+  turnAlternative,
+  turnEssential,
+} from './question/concepts'
+export {
+  addKnown,
+  addUnnamed,
+  askCriterion,
+  chooseRelease,
+  dropCriterion,
+  dropKnown,
+  dropLimit,
+  isKnown,
+  nameKnown,
+  planLimit,
+  planReminder,
+  turnPass,
+  turnSense,
+} from './question/planned'
+export {
+  dropGap,
+  dropTerm,
+  dropVocabulary,
+  takeVocabulary,
+  moveTerm,
+  noteGap,
+  putIntoLines,
+  putTerms,
+  sameTerm,
+  sayHeading,
+  takeTermBack,
+  type FreshTerm,
+} from './terms/terms'
+export {
+  answerElement,
+  chooseTelling,
+  chooseVoice,
+  dropOwnWords,
+  freezeSection,
+  leaveAdvice,
+  sayRead,
+  takeAdviceUp,
+  takePointBack,
+} from './methods/section'
+export {
+  addComment,
+  chooseLatest,
+  dropEmptyLine,
+  dropEvidence,
+  keepEvidence,
+  putElsewhere,
+  putStrategy,
+  sayTakenOver,
+  takeMatters,
+  takeRemarkUp,
+} from './searches/strategy'
+export { amendProtocol, freezePlan, noteRegistration, sayWhyDeparted } from './methods/protocol'
 export { addDescribed, addSources, takeSourceOut, type SourceChosen } from './question/add-source'
 export {
   hasRules,
@@ -27,6 +85,7 @@ export {
   partitionOfAll,
   partitionSet,
   partsOf,
+  tellApartAnew,
   withRules,
   type Bringing,
   type Brought,

@@ -79,12 +79,7 @@ const Written = memo(function Written({
   if (folded)
     return (
       <aside className="folded" aria-label="What this writes">
-        <button
-          className="plain"
-          style={{ padding: 8 }}
-          onClick={() => setFolded(false)}
-          aria-label="Show what this writes"
-        >
+        <button className="plain unfold" onClick={() => setFolded(false)} aria-label="Show what this writes">
           ‹
         </button>
       </aside>
@@ -104,7 +99,7 @@ const Written = memo(function Written({
         </button>
         <h2>{stage === 'methods' ? 'Bound to the record' : 'What this writes'}</h2>
         {stage === 'methods' ? (
-          <p className="sub" style={{ marginTop: 6 }}>
+          <p className="sub above-2">
             Underlined words are facts: they come from the record and change with it. Point at one to see
             where from; they cannot be typed over.
           </p>

@@ -1,4 +1,5 @@
 'use client'
+import { leaveAdvice, sayRead, takeAdviceUp } from '@/core/doing'
 import { useState } from 'react'
 import {
   adviceOn,
@@ -17,7 +18,7 @@ import { ReasonInput } from '../shared/reason-input'
 
 /** What strikes in the section as it stands, and what changed in it since it was last read. */
 export function AdviceMargin({ context, passages }: { context: FactContext; passages: readonly Passage[] }) {
-  const { act, deed } = useStore()
+  const { deed, doIt } = useStore()
   const all = adviceOn(context, passages)
   const { leftAdvice = {} } = context.review
   const open = all.filter((a) => leftAdvice[a.key] === undefined)
@@ -25,7 +26,7 @@ export function AdviceMargin({ context, passages }: { context: FactContext; pass
   return (
     <>
       <Changed context={context} passages={passages} />
-      <section aria-label="Advice" style={{ marginTop: 18 }}>
+      <section aria-label="Advice" className="above-3">
         <h2>{open.length ? plural(open.length, 'piece of advice', 'pieces of advice') : 'No advice'}</h2>
         {!open.length && <p className="sub">Nothing strikes in text and record.</p>}
         {open.map((a) => (
@@ -34,7 +35,7 @@ export function AdviceMargin({ context, passages }: { context: FactContext; pass
         {left.map((a) => (
           <p key={a.key} className="sub">
             {a.message} Left, because {leftAdvice[a.key] || 'no reason was given'}.{' '}
-            <button className="plain link" onClick={() => deed(act('advice.resume', { key: a.key }))}>
+            <button className="plain link" onClick={() => deed(doIt(takeAdviceUp, a.key))}>
               raise it again
             </button>
           </p>
@@ -45,7 +46,7 @@ export function AdviceMargin({ context, passages }: { context: FactContext; pass
 }
 
 function AdviceRow({ advice, context }: { advice: Advice; context: FactContext }) {
-  const { act, deed } = useStore()
+  const { deed, doIt } = useStore()
   const lead = useLeadTo(context.review)
   const [leaving, setLeaving] = useState(false)
   const { passage, mend } = advice
@@ -59,7 +60,7 @@ function AdviceRow({ advice, context }: { advice: Advice; context: FactContext }
         <ReasonInput
           label="Why it is left"
           cancel={() => setLeaving(false)}
-          take={(reason) => reason && deed(act('advice.leave', { key: advice.key, reason }))}
+          take={(reason) => deed(doIt(leaveAdvice, { key: advice.key, reason }))}
         />
       ) : (
         <p className="sub">
@@ -98,22 +99,19 @@ function AdviceRow({ advice, context }: { advice: Advice; context: FactContext }
 
 /** Facts that read otherwise than when a person said last that they had read the section. */
 function Changed({ context, passages }: { context: FactContext; passages: readonly Passage[] }) {
-  const { act, deed, now } = useStore()
+  const { deed, doIt } = useStore()
   const { textRead } = context.review
   // What is still being counted would read otherwise in a moment, and be told as a change.
   const counting = useYields((s) => s.counting)
   const changed = factsChanged(context, passages)
   const read = (
-    <button
-      className="plain link"
-      onClick={() => deed(act('text.read', { at: now(), facts: factsIn(context, passages) }))}
-    >
+    <button className="plain link" onClick={() => deed(doIt(sayRead, factsIn(context, passages)))}>
       {textRead ? 'I have read it as it is now' : 'mark it as read: later changes are then told here'}
     </button>
   )
   if (!passages.length) return null
   return (
-    <section aria-label="Changed since you read it" style={{ marginTop: 14 }}>
+    <section aria-label="Changed since you read it" className="above-3">
       {textRead && (
         <p className="sub">
           Read last on {dateWords(textRead.at)}

@@ -1,21 +1,22 @@
 'use client'
+import { editPassage } from '@/core/doing'
 import { commentsIn, dateWords, withoutComment, type Passage } from '@/core/account'
 import { nameOfPerson, type PassageContent, type Review } from '@/core/review'
 import { useStore } from '@/store/provider'
 
 /** What was said of words of the section, beside it; done with, it is taken away and its words stay. */
 export function CommentsMargin({ review, passages }: { review: Review; passages: readonly Passage[] }) {
-  const { act, deed } = useStore()
+  const { deed, doIt } = useStore()
   const comments = commentsIn(passages)
   if (!comments.length) return null
   const takeAway = (passage: Passage['id'], id: string): void => {
     const part = passages.find((p) => p.id === passage)
     if (!part) return
     const content = withoutComment(part.content as unknown as PassageContent, id)
-    deed(act('account.edit', { passage, content }))
+    deed(doIt(editPassage, { passage, content }))
   }
   return (
-    <section aria-label="Comments" style={{ marginTop: 18 }}>
+    <section aria-label="Comments" className="above-3">
       <h2>Comments</h2>
       {comments.map((c) => (
         <div key={c.id} className="remark">

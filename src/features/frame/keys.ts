@@ -121,6 +121,17 @@ export function useKeys(): void {
       }
       // Its focus comes a moment after it is seen: a key pressed then is no key of what lies behind.
       if (own.off || openDialog()) return
+      const digit =
+        event.shiftKey && /^Digit[1-6]$/.test(event.code) ? `Shift+${event.code.slice(5)}` : undefined
+      const name = digit ?? keyName(event)
+      const { actions } = useRegistry.getState()
+      // What is typed behind this key is meant for the palette, so it does not wait for what is still coming.
+      const palette = actions.find((a) => a.id === 'palette')
+      if (palette && keyOf(palette, own) === name) {
+        event.preventDefault()
+        palette.run()
+        return
+      }
       // What is seen is not here as a whole: a key pressed on it must not meet the actions around it.
       const { target, key, code, shiftKey } = event
       const again = (): void => {
@@ -135,14 +146,9 @@ export function useKeys(): void {
         event.preventDefault()
         return
       }
-      const digit =
-        event.shiftKey && /^Digit[1-6]$/.test(event.code) ? `Shift+${event.code.slice(5)}` : undefined
-      const name = digit ?? keyName(event)
       const onButton = event.target instanceof HTMLElement && event.target.closest('button, a, [role=button]')
       if (onButton && (name === 'Enter' || name === ' ')) return
-      const action = useRegistry
-        .getState()
-        .actions.find((a) => keyOf(a, own) === name && (!a.when || a.when()))
+      const action = actions.find((a) => keyOf(a, own) === name && (!a.when || a.when()))
       if (!action) return
       event.preventDefault()
       action.run()

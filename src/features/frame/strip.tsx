@@ -144,7 +144,7 @@ function JournalList() {
   const odd = useMemo(() => oddClocks(entries, now()), [entries, now])
   return (
     <>
-      <p className="sub" style={{ marginBottom: 10 }}>
+      <p className="sub below-2">
         Everything that was done in this review, the latest first. Nothing is ever taken out; what was undone
         says so.
       </p>

@@ -8,7 +8,7 @@ import {
   type Passage,
   type ReportingItem,
 } from '@/core/account'
-import { editPassage } from '@/core/doing'
+import { editPassage, leaveAdvice, takeAdviceUp } from '@/core/doing'
 import type { PassageContent } from '@/core/review'
 import { useState } from 'react'
 import { useStore } from '@/store/provider'
@@ -81,7 +81,7 @@ function ItemRow({
   passages: readonly Passage[]
   show: () => void
 }) {
-  const { act, deed, doIt } = useStore()
+  const { deed, doIt } = useStore()
   const lead = useLeadTo(context.review)
   const [leaving, setLeaving] = useState(false)
   const left = context.review.leftAdvice?.[key]
@@ -100,7 +100,7 @@ function ItemRow({
         {left ? (
           <>
             not applicable, because {left}{' '}
-            <button className="plain link sub" onClick={() => deed(act('advice.resume', { key }))}>
+            <button className="plain link sub" onClick={() => deed(doIt(takeAdviceUp, key))}>
               take that back
             </button>
           </>
@@ -123,7 +123,7 @@ function ItemRow({
             cancel={() => setLeaving(false)}
             take={(reason) => {
               if (!reason) return
-              deed(act('advice.leave', { key, reason }))
+              deed(doIt(leaveAdvice, { key, reason }))
               setLeaving(false)
             }}
           />

@@ -1,3 +1,4 @@
+import { dropOwnWords } from '@/core/doing'
 import { EARLIER_PASSAGES, inlinesOf, PARTS, inlineWords, type FactContext } from '@/core/account'
 import { useStore } from '@/store/provider'
 
@@ -6,7 +7,7 @@ import { useStore } from '@/store/provider'
  * accounts, or in the other order. It is kept until they take it away.
  */
 export function EarlierTexts({ context, shown }: { context: FactContext; shown: readonly string[] }) {
-  const { act, deed } = useStore()
+  const { deed, doIt } = useStore()
   const { edited, voice } = context.review.account
   const kept = Object.entries(edited).filter(([id]) => !shown.includes(id))
   if (!kept.length) return null
@@ -21,7 +22,7 @@ export function EarlierTexts({ context, shown }: { context: FactContext; shown: 
         <div key={id}>
           <div className="passage-head">
             <span>{id in PARTS ? PARTS[id as keyof typeof PARTS][voice] : (EARLIER_PASSAGES[id] ?? id)}</span>
-            <button className="plain link sub" onClick={() => deed(act('account.redraft', { passage: id }))}>
+            <button className="plain link sub" onClick={() => deed(doIt(dropOwnWords, { passage: id }))}>
               take it away
             </button>
           </div>

@@ -1,4 +1,5 @@
 'use client'
+import { chooseTelling, chooseVoice } from '@/core/doing'
 import { messageOf } from '@/core/base'
 import { App, Select } from 'antd'
 import dynamic from 'next/dynamic'
@@ -127,7 +128,7 @@ export function MethodsStage() {
 /** The methods section as a page: written by the record, edited by hand, handed out as a file. */
 function SectionPane({ context, passages }: { context: FactContext; passages: readonly Passage[] }) {
   const store = useStore()
-  const { act, deed } = store
+  const { deed, doIt } = store
   const { message } = App.useApp()
   const { review } = context
   const told = useSession((s) => s.told)
@@ -220,14 +221,14 @@ function SectionPane({ context, passages }: { context: FactContext; passages: re
       <div className="page">
         <div className="page-head">
           <h1>Search and selection</h1>
-          <span style={{ display: 'flex', gap: 8, alignItems: 'center', flexWrap: 'wrap' }}>
+          <span className="in-row level wraps">
             <Select
               size="small"
               variant="borderless"
               aria-label="Voice"
               value={review.account.voice}
               options={VOICES}
-              onChange={(voice: Voice) => deed(act('account.voice', { voice }))}
+              onChange={(voice: Voice) => deed(doIt(chooseVoice, voice))}
             />
             <Select
               size="small"
@@ -236,7 +237,7 @@ function SectionPane({ context, passages }: { context: FactContext; passages: re
               popupMatchSelectWidth={false}
               value={telling.order}
               options={ORDERS}
-              onChange={(order: TellingOrder) => deed(act('account.telling', { ...telling, order }))}
+              onChange={(order: TellingOrder) => deed(doIt(chooseTelling, { ...telling, order }))}
             />
             <Select
               size="small"
@@ -245,7 +246,7 @@ function SectionPane({ context, passages }: { context: FactContext; passages: re
               popupMatchSelectWidth={false}
               value={telling.length}
               options={LENGTHS}
-              onChange={(length: TellingLength) => deed(act('account.telling', { ...telling, length }))}
+              onChange={(length: TellingLength) => deed(doIt(chooseTelling, { ...telling, length }))}
             />
           </span>
           <span className="hand-out">
@@ -266,7 +267,7 @@ function SectionPane({ context, passages }: { context: FactContext; passages: re
         ))}
         <EarlierTexts context={context} shown={shown.map((p) => p.id)} />
         {!shown.length && (
-          <p className="empty serif" style={{ fontSize: 16 }}>
+          <p className="empty serif larger">
             The section writes itself as you work: the question first, then where you looked, with which
             words, what came back and how you chose. Begin with <StageLink to="Question" />.
           </p>

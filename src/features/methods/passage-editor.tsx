@@ -1,4 +1,5 @@
 'use client'
+import { dropOwnWords } from '@/core/doing'
 import { EditorContent, useEditor } from '@tiptap/react'
 import StarterKit from '@tiptap/starter-kit'
 import { useEffect, useMemo, useRef, useState } from 'react'
@@ -31,7 +32,7 @@ export function PassageEditor({
   context: FactContext
 }) {
   const [beside, setBeside] = useState(false)
-  const { act, commitEdit, deed, refuse, typeEdit } = useStore()
+  const { commitEdit, deed, doIt, refuse, typeEdit } = useStore()
   const key = `passage-${passage.id}`
   const json = JSON.stringify(passage.content)
   const shown = useRef(json)
@@ -104,10 +105,7 @@ export function PassageEditor({
               beside the draft
             </button>
             {' · '}
-            <button
-              className="plain link"
-              onClick={() => deed(act('account.redraft', { passage: passage.id }))}
-            >
+            <button className="plain link" onClick={() => deed(doIt(dropOwnWords, { passage: passage.id }))}>
               draft anew
             </button>
           </span>

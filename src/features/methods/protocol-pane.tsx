@@ -1,4 +1,5 @@
 'use client'
+import { amendProtocol, freezePlan, noteRegistration, sayWhyDeparted } from '@/core/doing'
 import { Button, Input, InputNumber } from 'antd'
 import { useState } from 'react'
 import { pluralInWords } from '@/core/base'
@@ -14,6 +15,7 @@ import {
 import { useStore } from '@/store/provider'
 import { TreeView } from '../shared/tree-view'
 import { TreeExports } from './tree-exports'
+import { StageLink } from '../shared/stage-link'
 
 /** The plan, frozen before the first search; what was amended, and what departs from it. */
 export function ProtocolPane({ context }: { context: FactContext }) {
@@ -48,7 +50,7 @@ export function ProtocolPane({ context }: { context: FactContext }) {
 }
 
 function Freeze({ context: { review } }: { context: FactContext }) {
-  const { act, deed, newId, now } = useStore()
+  const { deed, doIt } = useStore()
   const [readers, setReaders] = useState(2)
   const some = review.question.trim() !== '' && review.sources.length > 0
   return (
@@ -74,25 +76,25 @@ function Freeze({ context: { review } }: { context: FactContext }) {
           value={readers}
           aria-label="Readers of each work"
           onChange={(n) => n && setReaders(n)}
-          style={{ width: 58 }}
+          className="wide-1"
         />{' '}
         {readers === 1 ? 'person' : 'people'}.
       </p>
-      <Button
-        type="primary"
-        disabled={!some}
-        onClick={() => deed(act('protocol.freeze', { id: newId(), at: now(), readers }))}
-      >
+      <Button type="primary" disabled={!some} onClick={() => deed(doIt(freezePlan, { readers }))}>
         Freeze the plan
       </Button>
-      {!some && <p className="sub">A question and a source are needed first (⇧1).</p>}
+      {!some && (
+        <p className="sub">
+          A question and a source are needed first, under <StageLink to="Question" />.
+        </p>
+      )}
     </div>
   )
 }
 
 /** What a person types of a departure is kept when they leave the field. */
 function DepartureRow({ departure }: { departure: Departure }) {
-  const { act, deed } = useStore()
+  const { deed, doIt } = useStore()
   const { key, at, reason } = departure
   return (
     <div className="departure">
@@ -114,8 +116,7 @@ function DepartureRow({ departure }: { departure: Departure }) {
         defaultValue={reason}
         onKeyDown={(e) => e.key === 'Enter' && e.currentTarget.blur()}
         onBlur={(e) => {
-          const words = e.currentTarget.value.trim()
-          if (words !== reason) deed(act('departure.explain', { key, reason: words }))
+          deed(doIt(sayWhyDeparted, { key, before: reason, reason: e.currentTarget.value }))
         }}
       />
     </div>
@@ -124,7 +125,7 @@ function DepartureRow({ departure }: { departure: Departure }) {
 
 /** An amendment is a named deed: it takes the plan as it is now, and needs a reason. */
 function Amend({ readers }: { readers: number }) {
-  const { act, deed, newId, now } = useStore()
+  const { deed, doIt } = useStore()
   const [shown, setShown] = useState(false)
   const [why, setWhy] = useState('')
   if (!shown)
@@ -134,7 +135,7 @@ function Amend({ readers }: { readers: number }) {
       </button>
     )
   return (
-    <p style={{ display: 'flex', gap: 8 }}>
+    <p className="in-row">
       <Input
         size="small"
         autoFocus
@@ -147,7 +148,7 @@ function Amend({ readers }: { readers: number }) {
         size="small"
         disabled={!why.trim()}
         onClick={() => {
-          deed(act('protocol.amend', { id: newId(), at: now(), readers, why: why.trim() }))
+          deed(doIt(amendProtocol, { readers, why }))
           setShown(false)
         }}
       >
@@ -158,14 +159,12 @@ function Amend({ readers }: { readers: number }) {
 }
 
 function Registration({ context: { review } }: { context: FactContext }) {
-  const { act, deed } = useStore()
+  const { deed, doIt } = useStore()
   const known = review.registration
   // Both fields are read together: a number that is typed before the place is kept with it.
   const keep = (section: HTMLElement): void => {
     const [place = '', number = ''] = [...section.querySelectorAll('input')].map((i) => i.value.trim())
-    const same = place === (known?.place ?? '') && number === (known?.number ?? '')
-    if (!same && place)
-      deed(act('protocol.register', { ...(known?.on ? { on: known.on } : {}), place, number }))
+    deed(doIt(noteRegistration, { place, number }))
   }
   return (
     <section aria-label="Registration" className="registration" onBlur={(e) => keep(e.currentTarget)}>

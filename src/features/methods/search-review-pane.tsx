@@ -1,7 +1,7 @@
 'use client'
 import { Button, Select } from 'antd'
 import { useState } from 'react'
-import { answeredWords, finishSearchReview } from '@/core/doing'
+import { answerElement, answeredWords, finishSearchReview } from '@/core/doing'
 import { dateWords, elementWords, lookWords, outcomeWords, VERDICT_WORDS } from '@/core/account'
 import {
   nameOfPerson,
@@ -106,16 +106,15 @@ function Theirs({ review, said }: { review: Review; said: SearchReview }) {
 
 /** The six elements, to be answered by whoever sits here. */
 function Own({ review, said, person }: { review: Review; said: SearchReview | undefined; person: string }) {
-  const { act, doIt, deed, inName } = useStore()
+  const { doIt, deed, inName } = useStore()
   const head = useSession((s) => s.entries.at(-1)?.digest ?? '')
   const unanswered = unansweredOf(said ?? { answers: [] }).length
   const searched = standingRuns(review.runs).some((r) => r.by === person)
   const [shown, setShown] = useState(said !== undefined)
   const [as, setAs] = useState(said?.finished?.as ?? '')
   const answer = (element: Reviewed, part: Partial<SearchAnswer>): void => {
-    const kept = said?.answers.find((a) => a.element === element)
-    const base = { reader: person, element, verdict: 'none' as const, words: '' }
-    inName(() => deed(act('searchreview.answer', { ...base, ...kept, ...part })), 'say')
+    const before = said?.answers.find((a) => a.element === element)
+    inName(() => deed(doIt(answerElement, { reader: person, before, part: { ...part, element } })), 'say')
   }
   if (!shown)
     return (
@@ -145,7 +144,7 @@ function Own({ review, said, person }: { review: Review; said: SearchReview | un
                   <Select
                     size="small"
                     variant="borderless"
-                    style={{ width: 160 }}
+                    className="wide-4"
                     aria-label={`Finding: ${elementWords(element)}`}
                     placeholder="not answered"
                     value={kept?.verdict ?? null}
@@ -176,12 +175,12 @@ function Own({ review, said, person }: { review: Review; said: SearchReview | un
       {said?.comments.map((c) => (
         <CommentRow key={`${c.id} ${c.at}`} review={review} comment={c} />
       ))}
-      <p style={{ display: 'flex', gap: 10, alignItems: 'baseline', marginTop: 12 }}>
+      <p className="in-row on-line above-3">
         <input
-          className="line-input serif"
+          className="line-input serif wide-7"
           aria-label="As what you review"
           placeholder="as what you look at it: subject librarian, co-author"
-          style={{ width: 340 }}
+
           value={as}
           onChange={(e) => setAs(e.target.value)}
         />

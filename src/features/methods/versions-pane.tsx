@@ -1,4 +1,5 @@
 'use client'
+import { freezeSection } from '@/core/doing'
 import { Button, Input, Select } from 'antd'
 import { diffWords } from 'diff'
 import { useState } from 'react'
@@ -75,7 +76,7 @@ function FreezeText({
   told: Told
   passages: readonly Passage[]
 }) {
-  const { act, deed, lay, newId, now } = useStore()
+  const { deed, doIt, lay, now } = useStore()
   const [name, setName] = useState('')
   const [purpose, setPurpose] = useState<FrozenText['purpose']>('submission')
   const counting = useYields((s) => s.counting)
@@ -87,9 +88,8 @@ function FreezeText({
     const journal = { seq: last.seq, digest: last.digest }
     const text = freezeText(tree, factsIn(context, passages), context.figures, journal, at)
     await lay(async ({ keepBytes }) =>
-      act('text.freeze', {
-        id: newId(),
-        name: name.trim(),
+      doIt(freezeSection, {
+        name,
         at,
         digest: await keepBytes(frozenBytes(text)),
         journal: last.digest,
@@ -104,14 +104,14 @@ function FreezeText({
         A frozen text keeps its words, numbers and appendices, whatever you do afterwards, and prints the
         state of the record that it was made from.
       </p>
-      <p style={{ display: 'flex', gap: 8 }}>
+      <p className="in-row">
         <Input
           size="small"
           placeholder="as sent to the supervisor"
           aria-label="Name of the frozen text"
           value={name}
           onChange={(e) => setName(e.target.value)}
-          style={{ maxWidth: 280 }}
+          className="at-most"
         />
         <Select
           size="small"

@@ -1,4 +1,5 @@
 'use client'
+import { dropConcept, turnAlternative, turnEssential } from '@/core/doing'
 import type { Concept, Review } from '@/core/review'
 import { useStore } from '@/store/provider'
 import { useStaged } from '@/store/use-staged'
@@ -18,7 +19,7 @@ export function ConceptColumn({
   review: Review
   fresh: boolean
 }) {
-  const { act, deed } = useStore()
+  const { deed, doIt } = useStore()
   const name = useStaged(`concept-name-${concept.id}`, concept.name, (text) => ({
     kind: 'concept.set',
     payload: { ...concept, name: text },
@@ -39,7 +40,7 @@ export function ConceptColumn({
           className="plain remove"
           aria-label={`Remove concept ${concept.letter} with its terms`}
           title="Remove the concept with its terms (can be undone)"
-          onClick={() => deed(act('concept.remove', { id: concept.id }))}
+          onClick={() => deed(doIt(dropConcept, concept.id))}
         >
           ×
         </button>
@@ -52,10 +53,7 @@ export function ConceptColumn({
           <span className="sub">no words of the question</span>
         )}
       </div>
-      <button
-        className="plain link sub"
-        onClick={() => deed(act('concept.set', { ...concept, essential: !concept.essential }))}
-      >
+      <button className="plain link sub" onClick={() => deed(doIt(turnEssential, concept))}>
         {!concept.essential
           ? 'optional: not asked for'
           : review.alternatives.some((a) => a.conceptIds.includes(concept.id))
@@ -86,18 +84,11 @@ function OptionalReason({ concept }: { concept: Concept }) {
 
 /** Concepts of which one is enough: this one, or those that are ticked. */
 function AlternativesChoice({ concept, review }: { concept: Concept; review: Review }) {
-  const { act, deed, newId } = useStore()
+  const { deed, doIt } = useStore()
   const others = review.concepts.filter((c) => c.id !== concept.id && c.essential)
   const group = review.alternatives.find((a) => a.conceptIds.includes(concept.id))
   if (!concept.essential || !others.length) return null
-  const toggle = (id: string): void => {
-    const now = group?.conceptIds ?? [concept.id]
-    const next = now.includes(id) ? now.filter((x) => x !== id) : [...now, id]
-    // In the order of their letters, as they are read.
-    const conceptIds = review.concepts.flatMap((c) => (next.includes(c.id) ? [c.id] : []))
-    if (conceptIds.length > 1) deed(act('alternatives.set', { id: group?.id ?? newId(), conceptIds }))
-    else if (group) deed(act('alternatives.remove', { id: group.id }))
-  }
+  const toggle = (other: string): void => deed(doIt(turnAlternative, { conceptId: concept.id, other }))
   return (
     <p className="sub" role="group" aria-label={`Enough instead of concept ${concept.letter}`}>
       {group ? 'enough: this or' : 'or enough:'}{' '}

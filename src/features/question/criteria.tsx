@@ -1,5 +1,5 @@
 'use client'
-import type { Store } from '@/store/store'
+import { askCriterion, dropCriterion, turnPass, turnSense } from '@/core/doing'
 import { Button } from 'antd'
 import type { Criterion, Review } from '@/core/review'
 import { useStore } from '@/store/provider'
@@ -7,15 +7,11 @@ import { useStaged } from '@/store/use-staged'
 import { TextLine } from '@/ui/text-line'
 import { KeyHint } from '../shared/key-hint'
 
-export const askCriterion = (store: Store): Promise<void> =>
-  store.act('criterion.set', { id: store.newId(), text: '', pass: 'broad', sense: 'in' })
-
 /** Criteria as questions that are asked of each record. */
 export function CriteriaPlan({ review }: { review: Review }) {
-  const store = useStore()
-  const { deed } = store
+  const { deed, doIt } = useStore()
   return (
-    <section aria-labelledby="criteria-head" style={{ marginTop: 20 }}>
+    <section aria-labelledby="criteria-head" className="above-4">
       <h2 id="criteria-head">Criteria, asked of each record</h2>
       {review.criteria.map((c, i) => (
         <CriterionRow key={c.id} criterion={c} number={i + 1} />
@@ -26,7 +22,7 @@ export function CriteriaPlan({ review }: { review: Review }) {
           the close pass from the full text. They stand beside each record in Selection.
         </p>
       )}
-      <Button size="small" style={{ marginTop: 8 }} onClick={() => deed(askCriterion(store))}>
+      <Button size="small" className="above-2" onClick={() => deed(doIt(askCriterion, undefined))}>
         Ask a question
         <KeyHint of="criterion-ask" />
       </Button>
@@ -35,7 +31,7 @@ export function CriteriaPlan({ review }: { review: Review }) {
 }
 
 function CriterionRow({ criterion, number }: { criterion: Criterion; number: number }) {
-  const { act, deed } = useStore()
+  const { deed, doIt } = useStore()
   const text = useStaged(`criterion-${criterion.id}`, criterion.text, (value) => ({
     kind: 'criterion.set',
     payload: { ...criterion, text: value },
@@ -57,23 +53,21 @@ function CriterionRow({ criterion, number }: { criterion: Criterion; number: num
       <button
         className="plain link sub"
         title="Asked of title and abstract (broad pass) or of the full text (close pass)"
-        onClick={() =>
-          deed(act('criterion.set', { ...criterion, pass: pass === 'broad' ? 'close' : 'broad' }))
-        }
+        onClick={() => deed(doIt(turnPass, criterion))}
       >
         {pass} pass
       </button>
       <button
         className="plain link sub"
         title="Does a yes keep the record in, or leave it out?"
-        onClick={() => deed(act('criterion.set', { ...criterion, sense: sense === 'in' ? 'out' : 'in' }))}
+        onClick={() => deed(doIt(turnSense, criterion))}
       >
         yes is {sense}
       </button>
       <button
         className="plain remove"
         aria-label={`Remove criterion ${number}`}
-        onClick={() => deed(act('criterion.remove', { id: criterion.id }))}
+        onClick={() => deed(doIt(dropCriterion, criterion.id))}
       >
         ×
       </button>

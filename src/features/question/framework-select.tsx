@@ -1,11 +1,12 @@
 'use client'
+import { chooseFramework } from '@/core/doing'
 import { Select } from 'antd'
 import { FRAMEWORKS, frameworkOf, type Framework } from '@/core/review'
 import { useStore } from '@/store/provider'
 
 /** The published ways of breaking a question down, each with what it is for. */
 export function FrameworkSelect({ framework }: { framework: Framework }) {
-  const { act, deed } = useStore()
+  const { deed, doIt } = useStore()
   return (
     <Select
       size="small"
@@ -23,7 +24,7 @@ export function FrameworkSelect({ framework }: { framework: Framework }) {
           </div>
         )
       }}
-      onChange={(id) => deed(act('framework.set', { framework: id }))}
+      onChange={(id) => deed(doIt(chooseFramework, id))}
     />
   )
 }

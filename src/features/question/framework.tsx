@@ -24,7 +24,7 @@ export function FrameworkChoice({ review, add }: { review: Review; add: () => vo
         {left.length > 0 && review.concepts.length > 0 && ` No concept yet for: ${left.join(', ')}.`}
       </span>
       {review.concepts.length > 0 && review.concepts.length < LETTERS.length && (
-        <Button size="small" style={{ marginLeft: 'auto' }} onClick={add}>
+        <Button size="small" className="apart" onClick={add}>
           New concept
           <KeyHint of="concept-add" />
         </Button>

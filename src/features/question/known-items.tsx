@@ -1,4 +1,5 @@
 'use client'
+import { dropKnown, nameKnown } from '@/core/doing'
 import { Button } from 'antd'
 import { useEffect, useMemo } from 'react'
 import type { KnownItem, Review } from '@/core/review'
@@ -35,18 +36,18 @@ export function KnownItems({
   pasting: boolean
   setPasting: (open: boolean) => void
 }) {
-  const { act, deed } = useStore()
+  const { deed, doIt } = useStore()
   const holders = useHolders(review.knownItems, sources)
   // An item that was typed as a bare DOI takes its title from a source that holds it, once.
   const { knownItems } = review
   useEffect(() => {
     for (const item of knownItems) {
       const title = item.title ? undefined : holders.titles.get(item.id)
-      if (title) deed(act('known.set', { ...item, title }))
+      if (title) deed(doIt(nameKnown, { item, title }))
     }
-  }, [knownItems, holders.titles, act, deed])
+  }, [knownItems, holders.titles, doIt, deed])
   return (
-    <section aria-labelledby="known-head" data-anchor="known" style={{ marginTop: 24 }}>
+    <section aria-labelledby="known-head" data-anchor="known" className="above-4">
       <h2 id="known-head">Known items: what a good search must find</h2>
       {review.knownItems.map((item) => (
         <KnownRow key={item.id} item={item} holders={holders} />
@@ -60,7 +61,7 @@ export function KnownItems({
       {pasting ? (
         <KnownPaste review={review} close={() => setPasting(false)} />
       ) : (
-        <Button size="small" style={{ marginTop: 8 }} onClick={() => setPasting(true)}>
+        <Button size="small" className="above-2" onClick={() => setPasting(true)}>
           Paste known items
           <KeyHint of="known-paste" />
         </Button>
@@ -70,7 +71,7 @@ export function KnownItems({
 }
 
 function KnownRow({ item, holders }: { item: KnownItem; holders: Holders }) {
-  const { act, deed } = useStore()
+  const { deed, doIt } = useStore()
   const kept = item.title || holders.titles.get(item.id) || ''
   const title = useStaged(`known-${item.id}`, kept, (text) => ({
     kind: 'known.set',
@@ -88,7 +89,7 @@ function KnownRow({ item, holders }: { item: KnownItem; holders: Holders }) {
       <button
         className="plain remove"
         aria-label={`Remove ${kept || item.doi || 'the known item'}`}
-        onClick={() => deed(act('known.remove', { id: item.id }))}
+        onClick={() => deed(doIt(dropKnown, item.id))}
       >
         ×
       </button>

@@ -1,16 +1,17 @@
 'use client'
+import { addKnown, isKnown } from '@/core/doing'
 import { Button, Input } from 'antd'
 import { useEffect, useRef, useState } from 'react'
 import { plural } from '@/core/base'
 import { readPasted, whoAndWhen, type Pasted } from '@/core/records'
-import type { KnownItem, Review } from '@/core/review'
+import type { Review } from '@/core/review'
 import { useDoor } from '@/store/handed-in'
 import { useStore } from '@/store/provider'
 import { useAsked } from '@/store/use-asked'
 
 /** A box for anything that names works, and beneath it what was understood, line by line, before it is taken in. */
 export function KnownPaste({ review, close }: { review: Review; close: () => void }) {
-  const { act, deed, newId } = useStore()
+  const { deed, doIt } = useStore()
   const [text, setText] = useState('')
   useDoor('known', (file) => deed(file.text().then((more) => setText((t) => (t ? `${t}\n${more}` : more)))))
   const asked = useAsked(() => readPasted(text), [text], { after: 150, keep: true })
@@ -21,23 +22,10 @@ export function KnownPaste({ review, close }: { review: Review; close: () => voi
     room.current?.scrollIntoView({ block: 'center' })
   }, [])
 
-  const known = (item: Pasted): boolean =>
-    review.knownItems.some(
-      (k) => (item.doi && k.doi === item.doi) || (!item.doi && item.title && k.title === item.title),
-    )
+  const known = (item: Pasted): boolean => isKnown(review.knownItems, item)
   const fresh = read.items.filter((item) => !known(item))
   const take = (): void => {
-    const items = fresh.map(({ raw, form, title, authors, year, journal, doi }): KnownItem => ({
-      id: newId(),
-      raw,
-      form,
-      title,
-      authors,
-      ...(year === undefined ? {} : { year }),
-      ...(journal === undefined ? {} : { journal }),
-      ...(doi === undefined ? {} : { doi }),
-    }))
-    if (items.length) deed(act('known.add', { items }))
+    deed(doIt(addKnown, read.items))
     close()
   }
   return (
@@ -79,7 +67,7 @@ export function KnownPaste({ review, close }: { review: Review; close: () => voi
           </span>
         </div>
       ))}
-      <div style={{ display: 'flex', gap: 8, marginTop: 8, alignItems: 'center' }}>
+      <div className="in-row above-2 level">
         <Button size="small" type="primary" disabled={!fresh.length || read.of !== text} onClick={take}>
           {fresh.length ? `Take ${plural(fresh.length, 'item')}` : 'Take'}
           <kbd>Ctrl ↵</kbd>

@@ -81,7 +81,7 @@ export function LimitValueEdit({
           mode="tags"
           size="small"
           variant="borderless"
-          style={{ width: '100%' }}
+          className="whole"
           aria-label={limit.kind === 'place' ? 'place studied' : limit.kind}
           optionFilterProp="label"
           tokenSeparators={[';']}
@@ -128,7 +128,7 @@ function Several({
       mode="multiple"
       size="small"
       variant="borderless"
-      style={{ width: '100%' }}
+      className="whole"
       aria-label={limit.kind}
       placeholder={ASKS[limit.kind]}
       optionFilterProp="label"
@@ -157,7 +157,7 @@ function Year({
       size="small"
       variant="borderless"
       controls={false}
-      style={{ width: 46 }}
+      className="wide-1"
       min={1000}
       max={9999}
       // A fifth digit is not taken: it would make another year of it without a word.

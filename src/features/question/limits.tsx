@@ -1,4 +1,5 @@
 'use client'
+import { dropLimit, planLimit } from '@/core/doing'
 import { Button, Dropdown } from 'antd'
 import { useEffect, useRef, useState } from 'react'
 import { listed } from '@/core/base'
@@ -15,7 +16,7 @@ import styles from './limits.module.css'
 
 /** The limits that are planned, each with its reason and with what each source can make of it. */
 export function LimitsPlan({ review, sources }: { review: Review; sources: readonly SourceInfo[] }) {
-  const { act, deed, newId } = useStore()
+  const { deed, doIt, newId } = useStore()
   // The limit that was chosen last: it gets into the plan when it says something, and asks for its values first.
   const [fresh, setFresh] = useState<PlannedLimit>()
   const open = fresh && !review.limits.some((l) => l.id === fresh.id) ? [fresh] : []
@@ -33,9 +34,9 @@ export function LimitsPlan({ review, sources }: { review: Review; sources: reado
           fresh={l.id === fresh?.id}
           change={(limit) => {
             if (open.includes(l)) setFresh({ ...l, limit })
-            if (saysSomething(limit)) deed(act('limit.set', { ...l, limit }))
+            if (saysSomething(limit)) deed(doIt(planLimit, { ...l, limit }))
           }}
-          remove={() => (open.includes(l) ? setFresh(undefined) : deed(act('limit.remove', { id: l.id })))}
+          remove={() => (open.includes(l) ? setFresh(undefined) : deed(doIt(dropLimit, l.id)))}
           inPlan={!open.includes(l)}
         />
       ))}
@@ -54,11 +55,11 @@ export function LimitsPlan({ review, sources }: { review: Review; sources: reado
             if (!chosen) return
             const made = { id: newId(), limit: chosen.limit, reason: '' }
             setFresh(made)
-            if (saysSomething(chosen.limit)) deed(act('limit.set', made))
+            if (saysSomething(chosen.limit)) deed(doIt(planLimit, made))
           },
         }}
       >
-        <Button size="small" style={{ marginTop: 8 }} id="plan-limit">
+        <Button size="small" className="above-2" id="plan-limit">
           Plan a limit
           <KeyHint of="limit-plan" />
         </Button>

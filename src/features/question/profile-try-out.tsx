@@ -89,7 +89,7 @@ export function ProfileTryOut({
           )}
         </>
       )}
-      <label style={{ marginTop: 14 }}>
+      <label className="above-3">
         <span className="sub">a query that you typed there</span>
         <Input.TextArea
           autoSize={{ minRows: 2 }}

@@ -9,8 +9,8 @@ import { later } from '@/ui/later'
 import { WalkLink } from '../shared/walk/walk-link'
 import { useSourceInfos } from '../shared/vocabulary-files'
 import { ConceptColumn } from './concept-column'
-import { freeLetter } from '@/core/doing'
-import { askCriterion, CriteriaPlan } from './criteria'
+import { askCriterion, beginConcept, freeLetter } from '@/core/doing'
+import { CriteriaPlan } from './criteria'
 import { FrameworkChoice } from './framework'
 import { KnownItems } from './known-items'
 import { QuestionText } from './question-text'
@@ -30,7 +30,7 @@ function press(id: string): void {
 /** The question, its concepts, and the plan: limits, criteria and sources, each with its reason. */
 export function QuestionStage() {
   const store = useStore()
-  const { act, deed, newId, session } = store
+  const { deed, doIt, newId, session } = store
   const review = useSession((s) => s.folded.review)
   const hereId = useSession((s) => s.reviewId)
   const sources = useSourceInfos(review)
@@ -40,14 +40,12 @@ export function QuestionStage() {
   const [fresh, setFresh] = useState<string>()
   const add = useMemo(
     () => (): void => {
-      const { review: now } = session.getState().folded
-      const letter = freeLetter(now)
-      if (!letter) return
+      if (!freeLetter(session.getState().folded.review)) return
       const id = newId()
-      deed(act('concept.set', { id, letter, name: `Concept ${letter}`, essential: true, note: '' }))
+      deed(doIt(beginConcept, { id }))
       setFresh(id)
     },
-    [act, deed, newId, session],
+    [deed, doIt, newId, session],
   )
   const actions = useMemo<Action[]>(
     () => [
@@ -72,12 +70,12 @@ export function QuestionStage() {
         id: 'criterion-ask',
         label: 'Ask a question of each record',
         key: 'Q',
-        run: () => deed(askCriterion(store)),
+        run: () => deed(doIt(askCriterion, undefined)),
       },
       { id: 'known-paste', label: 'Paste known items', key: 'I', strip: true, run: () => setPasting(true) },
       { id: 'source-add', label: 'Add a database', key: 'D', run: () => press('add-database') },
     ],
-    [add, deed, store],
+    [add, deed, doIt],
   )
   useActions('question', actions)
   return (
@@ -95,7 +93,7 @@ export function QuestionStage() {
         ))}
         {!review.concepts.length && (
           <div>
-            <p className="empty" style={{ paddingTop: 0 }}>
+            <p className="empty no-room-above">
               Two to four concepts will stand here, each with its letter, colour and line. They come from
               words of the question, or{' '}
               <button className="plain link" onClick={add}>
@@ -127,8 +125,8 @@ function TitleLine({ review }: { review: Review }) {
   }))
   return (
     <input
-      className="bare-input sub"
-      style={{ maxWidth: 520 }}
+      className="bare-input sub at-most-wide"
+
       aria-label="Title of the review"
       placeholder="Working title of the review"
       {...title}

@@ -5,7 +5,7 @@ import type { Letter, Review } from '@/core/review'
 import { useStore } from '@/store/provider'
 import { leaveField } from '@/store/leave-field'
 import { useStaged } from '@/store/use-staged'
-import { lettersToOffer, weaving } from '@/core/doing'
+import { lettersToOffer, putIntoConcept, takeOutOfConcepts } from '@/core/doing'
 
 interface Word {
   start: number
@@ -27,7 +27,7 @@ function wordsOf(question: string): Word[] {
  * weaves them into that concept; Delete takes them out again.
  */
 export function QuestionText({ review }: { review: Review }) {
-  const { newId, actAll, deed } = useStore()
+  const { deed, doIt } = useStore()
   const [editing, setEditing] = useState(!review.question)
   const staged = useStaged('question', review.question, (text) => ({
     kind: 'question.set',
@@ -39,7 +39,7 @@ export function QuestionText({ review }: { review: Review }) {
 
   if (editing || !review.question)
     return (
-      <div style={{ marginBottom: 20 }}>
+      <div className="below-2">
         <Input.TextArea
           className="question-edit"
           autoFocus
@@ -57,7 +57,7 @@ export function QuestionText({ review }: { review: Review }) {
             leaveField(e.currentTarget)
           }}
         />
-        <p className="sub" style={{ marginTop: 4 }}>
+        <p className="sub above-1">
           One sentence, as you would say it to a colleague. Then choose words in it and press a letter,{' '}
           <kbd>A</kbd> <kbd>B</kbd> <kbd>C</kbd>: they become a concept.
         </p>
@@ -68,7 +68,8 @@ export function QuestionText({ review }: { review: Review }) {
   const offered = lettersToOffer(review)
   const weaveChosen = (letter: Letter): void => {
     if (!range) return
-    deed(actAll(weaving(review, letter, words[range.first]!.start, words[range.last]!.end, newId).commands))
+    const [start, end] = [words[range.first]!.start, words[range.last]!.end]
+    deed(doIt(putIntoConcept, { letter, start, end }))
     setChosen(undefined)
   }
   const onKeyDown = (event: KeyboardEvent): void => {
@@ -86,13 +87,7 @@ export function QuestionText({ review }: { review: Review }) {
     else if (event.key === 'Enter') setEditing(true)
     else if ((event.key === 'Delete' || event.key === 'Backspace') && range) {
       const [start, end] = [words[range.first]!.start, words[range.last]!.end]
-      deed(
-        actAll(
-          review.picks
-            .filter((pick) => pick.start < end && pick.end > start)
-            .map(({ id }) => ({ kind: 'pick.remove', payload: { id } })),
-        ),
-      )
+      deed(doIt(takeOutOfConcepts, { start, end }))
     } else return
     event.preventDefault()
     event.stopPropagation()

@@ -1,11 +1,12 @@
 'use client'
+import { chooseRole } from '@/core/doing'
 import { Select } from 'antd'
 import { frameworkOf, rolesLeft, type Concept, type Review } from '@/core/review'
 import { useStore } from '@/store/provider'
 
 /** Which part of the framework a concept is. */
 export function RoleChoice({ concept, review }: { concept: Concept; review: Review }) {
-  const { act, deed } = useStore()
+  const { deed, doIt } = useStore()
   const framework = frameworkOf(review.framework)
   if (!framework.roles.length) return null
   const left = rolesLeft(
@@ -29,8 +30,7 @@ export function RoleChoice({ concept, review }: { concept: Concept; review: Revi
           label: value,
         }))}
         onChange={(role: string | undefined) => {
-          const { role: _was, ...rest } = concept
-          deed(act('concept.set', role ? { ...rest, role } : rest))
+          deed(doIt(chooseRole, { concept, role }))
         }}
       />
       <span className="sub">

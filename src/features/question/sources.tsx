@@ -2,7 +2,7 @@
 import { App, Button, Dropdown } from 'antd'
 import { useState } from 'react'
 import { noJsonAt, plural } from '@/core/base'
-import { addDescribed, addSources, takeSourceOut, UNNAMED } from '@/core/doing'
+import { addDescribed, addSources, addUnnamed, takeSourceOut } from '@/core/doing'
 import { dateWords } from '@/core/account'
 import { describedSince, readDescription, type Profile } from '@/core/profile'
 import { SourceKind, type Review, type Source } from '@/core/review'
@@ -25,13 +25,13 @@ const ProfileEditor = later(() => import('./profile-editor').then((m) => m.Profi
 /** Where to look, and why there: databases, and other ways to find works. */
 export function SourcesPlan({ review, sources }: { review: Review; sources: readonly SourceInfo[] }) {
   const store = useStore()
-  const { act, deed, doIt, newId } = store
+  const { deed, doIt, newId } = store
   const { modal } = App.useApp()
   const [described, setDescribed] = useState<string>()
   const editing = sources.find((s) => s.source.id === described)
   const describeNew = (): void => {
     const id = newId()
-    deed(act('source.set', { id, kind: 'database', name: UNNAMED, why: '' }))
+    deed(doIt(addUnnamed, { id }))
     setDescribed(id)
   }
   const shelf = useDescriptions(review.profiles)
@@ -88,7 +88,7 @@ export function SourcesPlan({ review, sources }: { review: Review; sources: read
           invented and ship with Luvren; they really search.
         </p>
       )}
-      <div style={{ display: 'flex', gap: 8, flexWrap: 'wrap', marginTop: 8 }}>
+      <div className="in-row wraps above-2">
         <Dropdown
           autoFocus
           trigger={['click']}
@@ -208,7 +208,7 @@ function SourceRow({
   })
   return (
     <div className="source" data-anchor={`source:${source.id}`}>
-      <div style={{ display: 'flex', justifyContent: 'space-between', gap: 8 }}>
+      <div className="in-row spread">
         {standin ? (
           <span>{source.name}</span>
         ) : (

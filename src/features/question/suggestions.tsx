@@ -42,7 +42,7 @@ export function Suggestions({ review, sources }: Props) {
 
   if (!open.length)
     return untaken.length ? (
-      <p className="sub" style={{ marginBottom: 14 }}>
+      <p className="sub below-2">
         Within the woven words {listed(untaken.slice(0, 5).map((s) => `“${s.text}”`))} lead
         {untaken.length === 1 ? 's' : ''} to more headings.{' '}
         <button

@@ -119,10 +119,10 @@ export function SearchesStage() {
           </button>
         ))}
         <button
-          className="plain"
+          className="plain apart"
           role="tab"
           aria-selected={shown === ALL}
-          style={{ marginLeft: 'auto' }}
+
           onClick={() => openSheet(ALL)}
         >
           All, by concept

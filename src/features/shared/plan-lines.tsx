@@ -1,5 +1,5 @@
 'use client'
-import type { Store } from '@/store/store'
+import { putIntoLines } from '@/core/doing'
 import { useStore } from '@/store/provider'
 import { useMemo } from 'react'
 import { listed, plural } from '@/core/base'
@@ -52,7 +52,6 @@ export function PlanLines({ review, sources }: { review: Review; sources: readon
     if (!concept) return
     putTerms(
       store,
-      review,
       (kind === 'text' ? ['all'] : places.map((p) => p.sourceId)).map((sourceId) => ({
         conceptId: concept.id,
         sourceId,
@@ -80,7 +79,10 @@ export function PlanLines({ review, sources }: { review: Review; sources: readon
             <span className="sub">
               {places.some((id) => placeTerm(term, review.strategies[id] ?? [])) && (
                 <>
-                  <button className="plain link" onClick={() => putIntoLines(store, review, term, places)}>
+                  <button
+                    className="plain link"
+                    onClick={() => store.deed(store.doIt(putIntoLines, { term, sourceIds: places }))}
+                  >
                     put it in
                   </button>
                   {' · '}
@@ -93,7 +95,7 @@ export function PlanLines({ review, sources }: { review: Review; sources: readon
           </p>
         ))}
         {byTerm.length > 0 && (
-          <p className="sub" style={{ marginTop: 8 }}>
+          <p className="sub above-2">
             “Put it in” joins it to the line of its concept, in every source named; drafting anew does the
             same for lines that nobody has touched.
           </p>
@@ -129,15 +131,6 @@ export function PlanLines({ review, sources }: { review: Review; sources: readon
       </div>
     </section>
   )
-}
-
-/** Joins a term to the line of its concept in each of these sources that has one. */
-function putIntoLines(store: Store, review: Review, term: Term, sourceIds: readonly string[]): void {
-  const { deed, act } = store
-  for (const sourceId of sourceIds) {
-    const place = placeTerm(term, review.strategies[sourceId] ?? [])
-    if (place) deed(act('line.change', { sourceId, id: place.lineId, text: place.text }))
-  }
 }
 
 interface Grouped {

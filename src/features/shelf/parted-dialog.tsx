@@ -1,9 +1,9 @@
 'use client'
+import { takeMatters as takeMattersOver } from '@/core/doing'
 import { Button, Modal } from 'antd'
 import { useRouter } from 'next/navigation'
 import { useEffect, useState } from 'react'
 import { messageOf, plural } from '@/core/base'
-import { deedsOf } from '@/core/review'
 import { useSession, useStore } from '@/store/provider'
 import { longDesk, type ComparedHere } from '@/workers'
 import { saveBackup } from '../shared/hand-on/save-package'
@@ -66,7 +66,7 @@ export function PartedDialog({ file, reviewId, close }: { file: File; reviewId: 
   const takeMatters = (chosen: ReadonlySet<string>): void =>
     go(async () => {
       await store.openReview(reviewId)
-      await store.actAll(deedsOf(found?.matters ?? [], chosen))
+      await store.doIt(takeMattersOver, { matters: found?.matters ?? [], chosen })
       sayThere(`${plural(chosen.size, 'matter')} taken over; undo takes them back together.`)
     })
   const others = found?.sides.reduce((n, s) => n + s.deeds, 0) ?? 0

@@ -1,4 +1,5 @@
 'use client'
+import { takeTermBack } from '@/core/doing'
 import type { Term } from '@/core/review'
 import { useStore } from '@/store/provider'
 import { useStaged } from '@/store/use-staged'
@@ -13,7 +14,7 @@ export function DroppedReason({
   autoFocus: boolean
   done: () => void
 }) {
-  const { act, deed } = useStore()
+  const { deed, doIt } = useStore()
   const reason = useStaged(`dropped-${term.id}`, term.reason ?? '', (text) => ({
     kind: 'term.set',
     payload: { ...term, reason: text },
@@ -24,8 +25,8 @@ export function DroppedReason({
         <s className="mono">{term.expression}</s> dropped
       </span>
       <input
-        className="bare-input serif"
-        style={{ fontStyle: 'italic' }}
+        className="bare-input serif slanted"
+
         autoFocus={autoFocus}
         placeholder="because …"
         {...reason}
@@ -36,13 +37,7 @@ export function DroppedReason({
           done()
         }}
       />
-      <button
-        className="plain link sub"
-        onClick={() => {
-          const { reason: _reason, ...rest } = term
-          deed(act('term.set', { ...rest, status: 'in use' }))
-        }}
-      >
+      <button className="plain link sub" onClick={() => deed(doIt(takeTermBack, term))}>
         take it back
       </button>
     </label>

@@ -1,4 +1,5 @@
 'use client'
+import { noteGap } from '@/core/doing'
 import { listed, plural, thousands } from '@/core/base'
 import type { Concept, Review } from '@/core/review'
 import type { Store } from '@/store/store'
@@ -69,7 +70,6 @@ export function fillRow(
 ): void {
   putTerms(
     store,
-    review,
     rowFilling(review, concept, elsewhere).map(({ info, match }) => matchTerm(concept, info, match, from)),
   )
 }
@@ -115,7 +115,7 @@ export function ElsewhereList({
   fill: () => void
 }) {
   const store = useStore()
-  const { act, deed, newId } = store
+  const { deed, doIt } = store
   if (!elsewhere.length) return null
   const filling = rowFilling(review, concept, elsewhere)
   return (
@@ -151,7 +151,7 @@ export function ElsewhereList({
               <p key={m.id}>
                 <button
                   className={`plain ${taken(review, concept, info, m.label) ? 'have' : 'link'}`}
-                  onClick={() => putTerms(store, review, [matchTerm(concept, info, m, label)])}
+                  onClick={() => putTerms(store, [matchTerm(concept, info, m, label)])}
                 >
                   {taken(review, concept, info, m.label) && '✓ '}
                   {m.label}
@@ -171,8 +171,7 @@ export function ElsewhereList({
                   className="plain link"
                   onClick={() =>
                     deed(
-                      act('gap.set', {
-                        id: newId(),
+                      doIt(noteGap, {
                         conceptId: concept.id,
                         sourceId: info.source.id,
                         about: label,

@@ -44,7 +44,7 @@ export function Harvest({ review, sources }: { review: Review; sources: readonly
     const sourceId =
       o.kind === 'heading' ? sources.find((s) => s.standin?.id === o.sourceId)?.source.id : 'all'
     if (!concept || !sourceId) return
-    putTerms(store, review, [
+    putTerms(store, [
       {
         conceptId: concept.id,
         sourceId,
@@ -126,7 +126,7 @@ export function Harvest({ review, sources }: { review: Review; sources: readonly
         />
       )}
       {left.size > 0 && (
-        <button className="plain link sub" style={{ marginTop: 8 }} onClick={() => setLeft(new Set())}>
+        <button className="plain link sub above-2" onClick={() => setLeft(new Set())}>
           show {plural(left.size, 'offer')} left out
         </button>
       )}

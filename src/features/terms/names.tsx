@@ -6,7 +6,7 @@ import { listed } from '@/core/base'
 import { printFor } from '@/core/profile'
 import { parse } from '@/core/query'
 import { readOrcid } from '@/core/records'
-import { NAMED_SORTS, type Concept, type Named, type Review } from '@/core/review'
+import { NAMED_SORTS, type Concept, type Named } from '@/core/review'
 import { nameForms, namedText } from '@/core/strategy'
 import type { SourceInfo } from '@/standins/source-info'
 import { Strand } from '@/ui/strand'
@@ -36,15 +36,7 @@ const ABOUT: Record<Named['sort'], { label: string; name: string; help: string }
 }
 
 /** Names that stand for a concept: people, measures, places, identifiers, in the forms that databases use. */
-export function Names({
-  concept,
-  review,
-  sources,
-}: {
-  concept: Concept
-  review: Review
-  sources: readonly SourceInfo[]
-}) {
+export function Names({ concept, sources }: { concept: Concept; sources: readonly SourceInfo[] }) {
   const store = useStore()
   const [sort, setSort] = useState<Named['sort']>('author')
   const [name, setName] = useState('')
@@ -60,7 +52,7 @@ export function Names({
 
   const take = (): void => {
     if (!text || !name.trim() || (check && !check.ok)) return
-    putTerms(store, review, [
+    putTerms(store, [
       {
         conceptId: concept.id,
         sourceId: 'all',
@@ -127,7 +119,7 @@ export function Names({
             )}
           </label>
         )}
-        <label style={{ gridColumn: '1 / -1' }}>
+        <label className="across">
           <span className="sub">Forms, separated by semicolons</span>
           <input
             className="line-input"
@@ -162,7 +154,7 @@ function Said({ text, sources }: { text: string; sources: readonly SourceInfo[] 
   }, [text, sources])
   const lossy = said.filter((s) => s.losses.length)
   return (
-    <div style={{ margin: '10px 0' }}>
+    <div className="above-2 below-1">
       {said.map((s) => (
         <p key={s.short} className="names-said">
           <span className="sub">{s.short}</span>

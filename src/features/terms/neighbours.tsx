@@ -92,15 +92,13 @@ export function Neighbours({ at, go, marked, mark }: Props) {
         )}
         {at.heading.scopeNote && <p className="scope-note">{at.heading.scopeNote}</p>}
         {at.heading.entryTerms.length > 0 && (
-          <p className="sub" style={{ marginTop: 6 }}>
-            Entry terms: {at.heading.entryTerms.join(' · ')}
-          </p>
+          <p className="sub above-2">Entry terms: {at.heading.entryTerms.join(' · ')}</p>
         )}
       </div>
       <div>
         {at.related.length > 0 && (
           <>
-            <p className="sub" style={{ marginBottom: 6 }}>
+            <p className="sub below-1">
               Beside it, not below: “with narrower” leaves {at.related.length === 1 ? 'it' : 'them'} out
             </p>
             <div data-tier role="group" aria-label="Related headings">

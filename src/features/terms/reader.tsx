@@ -7,7 +7,8 @@ import type { SourceInfo } from '@/standins/source-info'
 import { searchDesk, vocabularyDesk, type Neighbourhood, type Offer } from '@/workers'
 import { ElsewhereList, fillRow, rowFilling, useElsewhere } from './elsewhere'
 import { Neighbours } from './neighbours'
-import { putTerms, sameTerm } from '../shared/term-commands'
+import { sameTerm } from '@/core/doing'
+import { putTerms } from '../shared/term-commands'
 import { TreeView } from './tree-view'
 import { useStore } from '@/store/provider'
 import { useAsked } from '@/store/use-asked'
@@ -80,7 +81,6 @@ export function Reader({ concept, review, info, others, openAt }: Props) {
       const labels = marked.size ? [...marked.values()] : [shown.heading.label]
       putTerms(
         store,
-        review,
         labels.map((expression) => ({ ...base, kind: 'heading', expression, withNarrower, mainFocus })),
       )
       setMarked(new Map())
@@ -109,8 +109,7 @@ export function Reader({ concept, review, info, others, openAt }: Props) {
         when: () => codes !== undefined,
         run: () => {
           const expression = shown?.heading.code
-          if (expression)
-            putTerms(store, review, [{ ...base, kind: 'class', expression, withNarrower: true }])
+          if (expression) putTerms(store, [{ ...base, kind: 'class', expression, withNarrower: true }])
         },
       },
       fill: {
@@ -162,7 +161,7 @@ export function Reader({ concept, review, info, others, openAt }: Props) {
           />
         </div>
         {entry && (
-          <p className="sub" style={{ marginTop: 6 }}>
+          <p className="sub above-2">
             “{entry.by}” is not a heading. <b>Use {entry.label}.</b>
           </p>
         )}
@@ -295,7 +294,7 @@ function Paths({
       ))}
       {!path.length && 'a top heading'}
       {at.paths.length > 1 && ` and ${plural(at.paths.length - 1, 'other way', 'other ways')}`}
-      <button className="plain link" style={{ marginLeft: 'auto' }} onClick={change}>
+      <button className="plain link apart" onClick={change}>
         {asTree ? 'neighbourhood' : 'tree'} <KeyHint of="reader-tree" />
       </button>
     </p>

@@ -1,4 +1,5 @@
 'use client'
+import { dropGap, moveTerm } from '@/core/doing'
 import {
   DndContext,
   PointerSensor,
@@ -13,7 +14,6 @@ import { useStore } from '@/store/provider'
 import type { SourceInfo } from '@/standins/source-info'
 import { Strand } from '@/ui/strand'
 import { Chip, type ChipDeeds } from './chip'
-import { moveTerm } from '../shared/term-commands'
 
 export interface Cell {
   conceptId: string
@@ -60,7 +60,7 @@ export function TermGrid({
   const onDragEnd = ({ active, over }: DragEndEvent): void => {
     const term = review.terms.find((t) => t.id === active.id)
     const concept = review.concepts.find((c) => c.id === over?.id)
-    if (term && concept) moveTerm(store, review, term, concept)
+    if (term && concept) store.deed(store.doIt(moveTerm, { term, conceptId: concept.id }))
   }
   return (
     <DndContext id="term-grid" sensors={sensors} onDragEnd={onDragEnd}>
@@ -140,7 +140,7 @@ const GridCell = memo(function GridCell({
   choose: (cell: Cell) => void
   deeds: ChipDeeds
 }) {
-  const { act, deed } = useStore()
+  const { deed, doIt } = useStore()
   return (
     <td
       className={on ? 'on' : ''}
@@ -159,7 +159,7 @@ const GridCell = memo(function GridCell({
             aria-label={`Take back that there is nothing for ${g.about}`}
             onClick={(e) => {
               e.stopPropagation()
-              deed(act('gap.remove', { id: g.id }))
+              deed(doIt(dropGap, g.id))
             }}
           >
             ×

@@ -1,4 +1,5 @@
 'use client'
+import { dropTerm, moveTerm, sayHeading, takeTermBack } from '@/core/doing'
 import { App, Button, Dropdown } from 'antd'
 import { useEffect, useMemo, useRef, useState } from 'react'
 import { later } from '@/ui/later'
@@ -17,7 +18,6 @@ import { saveGrid, type GridFile } from './grid-files'
 import { PlanLines, usePlanAgainstRun } from '../shared/plan-lines'
 import { HeadingsSeen } from './headings-seen'
 import { Reader } from './reader'
-import { dropTerm, moveTerm, takeBack } from '../shared/term-commands'
 import { sameCell, TermGrid, type Cell } from './term-grid'
 import { WordEntry } from './word-entry'
 import { StageLink } from '../shared/stage-link'
@@ -155,9 +155,7 @@ function Grid({
         <span className="sub">
           one row a concept; words serve every source, headings their own vocabulary
         </span>
-        <span className="sub" style={{ marginLeft: 'auto' }}>
-          ⌄ with narrower &nbsp; ◉ main focus
-        </span>
+        <span className="sub apart">⌄ with narrower &nbsp; ◉ main focus</span>
         <Dropdown
           trigger={['click']}
           menu={{
@@ -198,7 +196,7 @@ function Grid({
       />
       <div className="rest">
         {pane === 'harvest' && <Harvest review={review} sources={sources} />}
-        {pane === 'names' && <Names concept={concept} review={review} sources={sources} />}
+        {pane === 'names' && <Names concept={concept} sources={sources} />}
         {pane === 'lines' && <PlanLines review={review} sources={sources} />}
         {pane === 'terms' && (
           <>
@@ -246,7 +244,7 @@ function DroppedHere({ review, cell, concept }: { review: Review; cell: Cell; co
   const dropped = review.terms.filter((t) => sameCell(t, cell) && t.status === 'dropped')
   if (!dropped.length) return null
   return (
-    <section aria-label={`Dropped from ${concept.name}`} style={{ marginTop: 16 }}>
+    <section aria-label={`Dropped from ${concept.name}`} className="above-3">
       {dropped.map((t) => (
         <DroppedReason key={t.id} term={t} autoFocus={false} done={() => undefined} />
       ))}
@@ -262,7 +260,7 @@ function useChipDeeds(
   setAsking: (id: string) => void,
 ): ChipDeeds {
   const store = useStore()
-  const { act, deed, session } = store
+  const { deed, doIt, session } = store
   const setters = useRef({ choose, setPane, setOpenAt, setAsking })
   return useMemo(() => {
     const review = (): Review => session.getState().folded.review
@@ -274,20 +272,20 @@ function useChipDeeds(
     }
     return {
       drop: (term) => {
-        dropTerm(store, term)
+        deed(doIt(dropTerm, term))
         setters.current.setAsking(term.id)
       },
       takeBack: (term) => {
-        follow(term.id, () => takeBack(store, term))
+        follow(term.id, () => deed(doIt(takeTermBack, term)))
       },
       as: (term, withNarrower, mainFocus) => {
-        follow(term.id, () => deed(act('term.set', { ...term, withNarrower, mainFocus })))
+        follow(term.id, () => deed(doIt(sayHeading, { term, withNarrower, mainFocus })))
       },
       move: (term, letter) => {
         const concept = review().concepts.find((c) => c.letter === letter)
         if (!concept) return
         follow(term.id, () => {
-          moveTerm(store, review(), term, concept)
+          deed(doIt(moveTerm, { term, conceptId: concept.id }))
           setters.current.choose({ conceptId: concept.id, sourceId: term.sourceId })
         })
       },
@@ -303,5 +301,5 @@ function useChipDeeds(
       },
       leave: () => document.querySelector<HTMLElement>('.grid-room')?.focus(),
     }
-  }, [act, deed, session, store])
+  }, [deed, doIt, session])
 }

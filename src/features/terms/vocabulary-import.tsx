@@ -1,4 +1,5 @@
 'use client'
+import { dropVocabulary, takeVocabulary } from '@/core/doing'
 import { App, Button, Modal, Select } from 'antd'
 import { useRef, useState } from 'react'
 import { digestOf, messageOf, plural, thousands } from '@/core/base'
@@ -18,7 +19,7 @@ export function VocabularyImport({
   sources: readonly SourceInfo[]
   close: () => void
 }) {
-  const { act, deed, lay, newId, now } = useStore()
+  const { deed, doIt, lay } = useStore()
   const { message } = App.useApp()
   const databases = sources.filter((s) => s.source.kind === 'database' || s.source.kind === 'catalogue')
   const [sourceId, setSourceId] = useState((databases.find((s) => !s.vocabulary) ?? databases[0])?.source.id)
@@ -46,8 +47,7 @@ export function VocabularyImport({
     const { title, version, headings, problems, format } = file.examined
     deed(
       lay(async ({ keepBytes }) =>
-        act('vocabulary.import', {
-          id: newId(),
+        doIt(takeVocabulary, {
           sourceId,
           title,
           version,
@@ -56,7 +56,6 @@ export function VocabularyImport({
           digest: await keepBytes(file.bytes),
           headings,
           remarks: problems.length,
-          at: now(),
         }),
       ),
     )
@@ -77,11 +76,11 @@ export function VocabularyImport({
         </Button>,
       ]}
     >
-      <p className="sub" style={{ marginBottom: 12 }}>
+      <p className="sub below-2">
         SKOS as Turtle, N-Triples, RDF/XML or JSON-LD; or a plain list of terms with USE, UF, BT, NT, RT and
         SN below them, or with indents alone. The file is kept with the review as it is.
       </p>
-      <div style={{ display: 'flex', gap: 12, alignItems: 'center' }}>
+      <div className="in-row level">
         <Button loading={busy} onClick={() => input.current?.click()}>
           {file ? 'Choose another file' : 'Choose a file'}
         </Button>
@@ -101,7 +100,7 @@ export function VocabularyImport({
         <Select
           size="small"
           aria-label="Source of this vocabulary"
-          style={{ minWidth: 230 }}
+          className="wide-5"
           placeholder="a database"
           value={sourceId ?? null}
           options={databases.map((s) => ({ value: s.source.id, label: s.source.name }))}
@@ -121,13 +120,13 @@ export function VocabularyImport({
       )}
       {file && <Report name={file.name} examined={file.examined} />}
       {review.vocabularies.length > 0 && (
-        <div style={{ marginTop: 16 }}>
+        <div className="above-3">
           <h2>From files already</h2>
           {review.vocabularies.map((v) => (
             <p key={v.id} className="sub">
               {v.title} · {plural(v.headings, 'heading')} ·{' '}
               {sources.find((s) => s.source.id === v.sourceId)?.short ?? 'a source that is gone'} ·{' '}
-              <button className="plain link" onClick={() => deed(act('vocabulary.remove', { id: v.id }))}>
+              <button className="plain link" onClick={() => deed(doIt(dropVocabulary, v.id))}>
                 take it out
               </button>
             </p>
@@ -141,7 +140,7 @@ export function VocabularyImport({
 function Report({ name, examined }: { name: string; examined: Examined }) {
   if (!examined.ok)
     return (
-      <div style={{ marginTop: 14 }}>
+      <div className="above-3">
         <p className="note">
           <b>{name} was not taken over.</b> {examined.problems.map((p) => p.message).join(' ')}
         </p>
@@ -149,7 +148,7 @@ function Report({ name, examined }: { name: string; examined: Examined }) {
     )
   const { title, headings, levels, entryTerms, tops, problems, format } = examined
   return (
-    <div style={{ marginTop: 14 }}>
+    <div className="above-3">
       <h2>{title}</h2>
       <p>
         {plural(headings, 'heading')} over {plural(levels, 'level')}, {plural(entryTerms, 'entry term')}, read
@@ -161,7 +160,7 @@ function Report({ name, examined }: { name: string; examined: Examined }) {
       </p>
       {problems.length ? (
         <>
-          <p style={{ marginTop: 10 }}>
+          <p className="above-2">
             <b>{thousands(problems.length)} remarks.</b> What could be mended was mended so:
           </p>
           <ul className="remarks">

@@ -8,7 +8,8 @@ import { Strand } from '@/ui/strand'
 import { useAsked } from '@/store/use-asked'
 import { searchDesk, wordDesk, type WordReport as Report } from '@/workers'
 import { restOfPlan } from '../shared/plan-text'
-import { putTerms, sameTerm } from '../shared/term-commands'
+import { sameTerm } from '@/core/doing'
+import { putTerms } from '../shared/term-commands'
 import { WordReport } from './word-report'
 import { leaveField } from '@/store/leave-field'
 import { useStore } from '@/store/provider'
@@ -42,7 +43,6 @@ export function WordEntry({ concept, review, sources }: Props) {
   const put = (expressions: readonly string[], origin: Term['origin'], from?: string): void =>
     putTerms(
       store,
-      review,
       expressions.map((expression) => ({
         conceptId: concept.id,
         sourceId: 'all',
@@ -103,7 +103,7 @@ export function WordEntry({ concept, review, sources }: Props) {
       {read.length > 1 && <OthersCounted read={read.slice(0, -1)} sources={sources} has={has} />}
       {weighed ? (
         <>
-          <p className="sub" style={{ marginTop: 8 }}>
+          <p className="sub above-2">
             <span className="mono">{weighed}</span> in title, abstract and keywords:{' '}
             {report
               ? report.counts
@@ -127,7 +127,7 @@ export function WordEntry({ concept, review, sources }: Props) {
           )}
         </>
       ) : (
-        <p className="sub" style={{ marginTop: 8, lineHeight: 1.7 }}>
+        <p className="sub above-2 loose">
           <span className="mono">reverberat*</span> any ending · <span className="mono">wom?n</span> one
           character · <span className="mono">&quot;listening effort&quot;</span> a phrase ·{' '}
           <span className="mono">speech NEAR/4 perce*</span> near each other. Separate several with a

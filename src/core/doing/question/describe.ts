@@ -2,6 +2,7 @@ import { saidBy, type Profile } from '../../profile'
 import type { Review, Source } from '../../review'
 import { lineToSend } from '../../strategy'
 import type { Doing } from '../doing'
+import { UNNAMED } from './unnamed'
 
 /**
  * Keeps a description that was typed, for its source: a changed one is the next version, of this day; one that says the same
@@ -37,9 +38,6 @@ export const leaveUndescribed: Doing<Source> = ({ review }, { id, name, profileI
   profileId === undefined && name === UNNAMED && !review.strategies[id]?.length
     ? [{ kind: 'source.remove', payload: { id } }]
     : []
-
-/** What a database is called as long as nobody has named it. */
-export const UNNAMED = 'Database'
 
 /** A line that is sent otherwise by another description. */
 export interface SentOtherwise {

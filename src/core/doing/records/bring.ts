@@ -10,7 +10,7 @@ import {
   type Kind,
   type Review,
 } from '../../review'
-import type { DoingAt } from '../doing'
+import type { Doing, DoingAt } from '../doing'
 
 /** Records that are brought in, as they were laid down beside the journal. */
 export interface Brought extends Pick<Import, 'runId' | 'file' | 'broken' | 'of'> {
@@ -112,3 +112,6 @@ export async function withRules(
   const partition = await partitionOfAll(slow, importsAfter(review, commands))
   return partition && [...commands, partition]
 }
+
+/** Puts what the present rules made of all records into force, in the place of what older ones did. */
+export const tellApartAnew: Doing<Command> = (_at, command) => [command]

@@ -40,7 +40,7 @@ function FootnoteView({ node, editor, deleteNode, updateAttributes, selected }: 
             placeholder="at the foot of the page …"
             defaultValue={words}
             autoSize={{ minRows: 2, maxRows: 8 }}
-            style={{ width: 320 }}
+            className="wide-7"
             onBlur={(e) => close(e.target.value)}
             onKeyDown={(e) => {
               if (e.key === 'Escape') close(words)

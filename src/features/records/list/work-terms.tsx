@@ -29,7 +29,7 @@ export function useWorkTerms(
   const take = (offer: Offer, letter: Letter): void => {
     const concept = review.concepts.find((c) => c.letter === letter)
     if (!concept) return
-    putTerms(store, review, [
+    putTerms(store, [
       {
         conceptId: concept.id,
         sourceId: offer.sourceId,

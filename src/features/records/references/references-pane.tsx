@@ -180,7 +180,7 @@ export function ReferencesPane({ desk, list }: { desk: Desk; list: AskedWorksSta
           mode="multiple"
           optionFilterProp="label"
           size="small"
-          style={{ width: '100%' }}
+          className="whole"
           aria-label="Fields of the CSV"
           value={fields}
           options={FIELDS.map((f) => ({ value: f.key, label: f.label }))}

@@ -1,4 +1,5 @@
 'use client'
+import { tellApartAnew } from '@/core/doing'
 import { App, Button } from 'antd'
 import { useState } from 'react'
 import { plural, thousands } from '@/core/base'
@@ -25,7 +26,7 @@ export function NewerRules() {
           setProgress(`${thousands(done)} of ${plural(of, 'record')} compared …`)
           return true
         })
-        if (command) await store.actAll([command])
+        if (command) await store.doIt(tellApartAnew, command)
       })
       const { figures } = store.session.getState().told
       message.success(

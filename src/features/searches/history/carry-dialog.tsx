@@ -1,18 +1,12 @@
 'use client'
+import { putElsewhere } from '@/core/doing'
 import { Button, Modal, Select } from 'antd'
 import { useMemo, useState } from 'react'
 import { plural } from '@/core/base'
 import { limitState } from '@/core/profile'
 import { parse, walk } from '@/core/query'
 import type { Line, Review } from '@/core/review'
-import {
-  appendLines,
-  carryStrategy,
-  lineToSend,
-  removeLines,
-  type Carried,
-  type ToSend,
-} from '@/core/strategy'
+import { carryStrategy, lineToSend, removeLines, type Carried, type ToSend } from '@/core/strategy'
 import { useStore } from '@/store/provider'
 import type { SourceInfo } from '@/standins/source-info'
 import { useAsked } from '@/store/use-asked'
@@ -52,7 +46,7 @@ export function CarryDialog({
   add: boolean
   close: (carriedTo?: string) => void
 }) {
-  const { actAll, deed, newId } = useStore()
+  const { deed, doIt } = useStore()
   const others = infos.filter((s) => s.source.id !== from.source.id)
   const [toIds, setToIds] = useState<readonly string[]>(() =>
     [others.find((s) => !(review.strategies[s.source.id] ?? []).length) ?? others[0]].flatMap((s) =>
@@ -89,22 +83,15 @@ export function CarryDialog({
   })
   const unsettled = all.reduce((n, c) => n + c.carried.unsettled.length, 0)
   const apply = (): void => {
-    // Each line gets an identity of its own there: its runs are not the runs here.
     deed(
-      actAll(
-        all.map(({ to, carried }) => ({
-          kind: 'strategy.set' as const,
-          payload: {
-            sourceId: to.source.id,
-            lines: appendLines(
-              add ? (review.strategies[to.source.id] ?? []) : [],
-              carried.lines.map((l): Line => ({ ...l, id: newId(), note: '', drafted: false })),
-            ),
-            why: 'brought over' as const,
-            from: from.source.name,
-          },
+      doIt(putElsewhere, {
+        from: from.source,
+        to: all.map(({ to, carried }) => ({
+          sourceId: to.source.id,
+          lines: carried.lines,
+          beside: add,
         })),
-      ),
+      }),
     )
     close(all[0]?.to.source.id)
   }

@@ -1,4 +1,5 @@
 'use client'
+import { putStrategy } from '@/core/doing'
 import { Button, Modal } from 'antd'
 import { useMemo, useState } from 'react'
 import { plural } from '@/core/base'
@@ -30,7 +31,7 @@ export function RedraftDialog({
   lines: readonly Line[]
   close: () => void
 }) {
-  const { act, deed, newId } = useStore()
+  const { deed, doIt, newId } = useStore()
   const [{ changes, lines: next }] = useState(() => redraft(lines, draftFor(review, info), newId))
   const differing = useMemo(
     () => changes.filter((c) => c.kind !== 'same' && !(c.kind === 'kept' && c.drafted === undefined)),
@@ -38,7 +39,7 @@ export function RedraftDialog({
   )
   const does = changes.some((c) => c.kind === 'added' || c.kind === 'changed' || c.kind === 'gone')
   const apply = (): void => {
-    deed(act('strategy.set', { sourceId: info.source.id, lines: next, why: 'drafted anew' }))
+    deed(doIt(putStrategy, { sourceId: info.source.id, lines: next, why: 'drafted anew' }))
     close()
   }
   return (
@@ -74,7 +75,7 @@ export function RedraftDialog({
               <span className="sub"> + {c.line.limits.map(limitWords).join(' + ')}</span>
             )}
             {c.kind === 'kept' && c.drafted !== undefined && (
-              <span className="sub" style={{ display: 'block' }}>
+              <span className="sub as-block">
                 the plan would say: <span className="mono">{c.drafted}</span>
               </span>
             )}

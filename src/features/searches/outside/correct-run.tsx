@@ -40,7 +40,7 @@ export function CorrectRun({ run }: { run: Run }) {
       because{' '}
       <Input
         size="small"
-        style={{ width: 220 }}
+        className="wide-5"
         aria-label="Why the count was wrong"
         placeholder="mistyped; read from another line; …"
         value={because}

@@ -1,4 +1,5 @@
 'use client'
+import { dropEvidence, keepEvidence as keep } from '@/core/doing'
 import type { Store } from '@/store/store'
 import { Button } from 'antd'
 import { useMemo } from 'react'
@@ -15,16 +16,13 @@ export async function keepEvidence(
   mediaType: string,
   bytes: Uint8Array,
 ): Promise<void> {
-  const { lay, act, newId, now } = store
-  await lay(async ({ keepBytes }) =>
-    act('attachment.add', {
-      id: newId(),
+  await store.lay(async ({ keepBytes }) =>
+    store.doIt(keep, {
       ...about,
       name,
       mediaType,
       size: bytes.length,
       digest: await keepBytes(bytes),
-      at: now(),
     }),
   )
 }
@@ -68,7 +66,7 @@ export function Evidence({ sourceId, line, number }: { sourceId: string; line: L
 /** Files that are kept, to be opened or taken off. */
 export function KeptFiles({ files }: { files: readonly Attachment[] }) {
   const store = useStore()
-  const { act, deed } = store
+  const { deed } = store
   return files.map((a) => (
     <span key={a.id} className="evidence">
       <button className="plain link" onClick={() => deed(open(store, a))}>
@@ -80,7 +78,7 @@ export function KeptFiles({ files }: { files: readonly Attachment[] }) {
       <button
         className="plain remove"
         aria-label={`Take ${a.name} off`}
-        onClick={() => deed(act('attachment.remove', { id: a.id }))}
+        onClick={() => deed(store.doIt(dropEvidence, a.id))}
       >
         ×
       </button>

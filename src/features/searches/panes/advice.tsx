@@ -1,7 +1,7 @@
 'use client'
 import { Fragment, useState } from 'react'
 import { plural } from '@/core/base'
-import { leaveRemarks, takeFixes } from '@/core/doing'
+import { leaveRemarks, takeFixes, takeRemarkUp } from '@/core/doing'
 import type { Line, Review } from '@/core/review'
 import { alikeRemarks, ELEMENTS, type AlikeRemarks, type RemarkFix } from '@/core/strategy'
 import { useStore } from '@/store/provider'
@@ -34,7 +34,7 @@ export function Advice({
   judgement: Judgement | undefined
   choose: (lineId: string) => void
 }) {
-  const { act, deed } = useStore()
+  const { deed, doIt } = useStore()
   const { source } = info
   const open = openRemarks(review, source.id, judgement)
   const left = review.leftRemarks.filter((l) => l.sourceId === source.id)
@@ -73,7 +73,7 @@ export function Advice({
           {left.map((l) => (
             <p key={l.id} className="sub">
               {l.message} <i className="serif">{l.reason || 'no reason given'}</i>{' '}
-              <button className="plain link" onClick={() => deed(act('remark.raise', { id: l.id }))}>
+              <button className="plain link" onClick={() => deed(doIt(takeRemarkUp, l.id))}>
                 raise it again
               </button>
             </p>

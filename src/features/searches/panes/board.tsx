@@ -41,7 +41,7 @@ export function Board({
         The line that counts finds {found} of {plural(board.length, 'known item')} that {info.short} holds
         {absent > 0 && `; ${absent} it does not hold`}.
       </p>
-      <div style={{ overflowX: 'auto' }}>
+      <div className="slides">
         <table>
           <thead>
             <tr>
@@ -91,7 +91,7 @@ export function Board({
 function Missed({ review, info, row }: { review: Review; info: SourceInfo; row: BoardRow }) {
   const store = useStore()
   const take = ({ conceptId, kind, expression }: BoardOffer): void =>
-    putTerms(store, review, [
+    putTerms(store, [
       {
         conceptId,
         sourceId: kind === 'heading' ? info.source.id : 'all',

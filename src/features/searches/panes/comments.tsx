@@ -1,4 +1,5 @@
 'use client'
+import { addComment } from '@/core/doing'
 import { useState } from 'react'
 import { searchReviews, type Line, type Review, type SearchComment } from '@/core/review'
 import { useSession, useStore } from '@/store/provider'
@@ -44,7 +45,7 @@ export function Comments({
 
 /** A comment on a line, perhaps with a better text, which is counted where its records are here. */
 function CommentOn({ info, lines, line }: { info: SourceInfo; lines: readonly Line[]; line: Line }) {
-  const { act, deed, inName, newId } = useStore()
+  const { deed, doIt, inName } = useStore()
   const person = useSession((s) => s.person)
   const [shown, setShown] = useState(false)
   const [text, setText] = useState('')
@@ -64,9 +65,8 @@ function CommentOn({ info, lines, line }: { info: SourceInfo; lines: readonly Li
         deed(
           proposalOf(info, lines, line, better).then((proposal) => {
             setShown(false)
-            return act('searchreview.comment', {
+            return doIt(addComment, {
               reader: person,
-              id: newId(),
               sourceId: info.source.id,
               lineId: line.id,
               of: line.described ?? line.text,

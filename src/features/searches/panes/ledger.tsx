@@ -137,7 +137,7 @@ export function Ledger({
           })}
         </tbody>
       </table>
-      <p className="sub" style={{ marginTop: 6 }}>
+      <p className="sub above-2">
         <kbd>L</kbd> applies the next one that is missing, as a line of its own, in the order of the plan.
       </p>
     </section>

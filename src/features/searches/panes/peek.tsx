@@ -54,7 +54,7 @@ export function Peek({
   return (
     <section className="peek" aria-label="Peek">
       <div>
-        <p className="sub" style={{ display: 'flex', gap: 10, alignItems: 'baseline' }}>
+        <p className="sub in-row on-line">
           Line {number} finds {thousands(found.hits)}
           {some && `, ${thousands(found.left)} with what is chosen`}; by
           <Select
@@ -86,7 +86,7 @@ export function Peek({
         {RECORD_FACETS.map((facet) =>
           found.facets[facet].values.length ? (
             <div key={facet} role="group" aria-label={NAMES[facet]}>
-              <h3 className="offer-head" style={{ gridTemplateColumns: 'minmax(0, 1fr) 52px 60px' }}>
+              <h3 className="offer-head of-facet">
                 <span>{NAMES[facet]}</span>
                 <span className="number">with</span>
                 <span className="number">without</span>
@@ -96,8 +96,7 @@ export function Peek({
                 .map((f) => (
                   <button
                     key={f.value}
-                    className="plain offer-row"
-                    style={{ gridTemplateColumns: 'minmax(0, 1fr) 52px 60px' }}
+                    className="plain offer-row of-facet"
                     aria-pressed={chosen[facet]?.includes(f.value) ?? false}
                     onClick={() => toggle(facet, f.value)}
                   >
@@ -166,7 +165,7 @@ function Use({
       origin: 'harvest' as const,
       from: `line ${number} of ${info.short}`,
     }
-    putTerms(store, review, [
+    putTerms(store, [
       ...(chosen.heading ?? []).map((expression) => ({
         ...base,
         sourceId: source.id,
@@ -183,7 +182,7 @@ function Use({
     done()
   }
   return (
-    <div className="quiet-note" style={{ display: 'flex', flexWrap: 'wrap', gap: '4px 12px' }}>
+    <div className="quiet-note in-row wraps">
       <button
         className="plain link"
         onClick={() => add(joined ? `#${number} AND ${joined}` : `#${number}`, limits)}

@@ -1,4 +1,5 @@
 'use client'
+import { putStrategy } from '@/core/doing'
 import { App } from 'antd'
 import { useMemo } from 'react'
 import { plural, thousands } from '@/core/base'
@@ -58,23 +59,18 @@ function Side({
   lines: readonly Line[]
   info: SourceInfo
 }) {
-  const { newId, actAll, deed } = useStore()
+  const { newId, deed, doIt } = useStore()
   const { message } = App.useApp()
   const shown = steps.slice(0, SHOWN)
   const most = Math.max(now.hits, ...shown.map((s) => s.hits))
   const take = (step: CountedStep): void => {
     deed(
-      actAll([
-        {
-          kind: 'strategy.set',
-          payload: {
-            sourceId: info.source.id,
-            lines: step.lines.map((l) => asLine(l, lines, newId)),
-            why: 'advice',
-            from: step.label,
-          },
-        },
-      ]),
+      doIt(putStrategy, {
+        sourceId: info.source.id,
+        lines: step.lines.map((l) => asLine(l, lines, newId)),
+        why: 'advice',
+        from: step.label,
+      }),
     )
     deed(message.success(`Done: ${step.label}. Run the lines to log it; undo takes it back.`, 5))
   }

@@ -151,11 +151,7 @@ function Theirs({ said }: { said: Said }) {
     at = end
   }
   out.push(said.text.slice(at))
-  return (
-    <span className="mono" style={{ whiteSpace: 'pre-wrap', overflowWrap: 'anywhere' }}>
-      {out}
-    </span>
-  )
+  return <span className="mono as-sent">{out}</span>
 }
 
 const WORDS = { wider: 'Wider', narrower: 'Narrower', changed: 'Changed' }

@@ -129,7 +129,7 @@ export function Yields({
           </tbody>
         </table>
       )}
-      <p className="sub" style={{ marginTop: 6 }}>
+      <p className="sub above-2">
         only by it: no other term of its concept finds them; shared: others do. near the plan: of those,
         records that the other concepts find too. noise: the part ruled out, among its records that were
         ruled.

@@ -96,7 +96,7 @@ export function AllSources({
                     ? 'every line is run as it stands'
                     : 'no line is written yet'}
         </span>
-        <span style={{ marginLeft: 'auto', display: 'flex', gap: 8 }}>
+        <span className="apart in-row">
           {runAll.at ? (
             <Button onClick={runAll.stop}>Stop</Button>
           ) : (

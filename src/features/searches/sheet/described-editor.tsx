@@ -1,4 +1,5 @@
 'use client'
+import { dropEmptyLine } from '@/core/doing'
 import { Input } from 'antd'
 import { useRef, useState } from 'react'
 import type { Line } from '@/core/review'
@@ -16,7 +17,7 @@ export function DescribedEditor({
   number: number
   close: () => void
 }) {
-  const { act, commitEdit, deed, discardEdit, typeEdit } = useStore()
+  const { commitEdit, deed, discardEdit, doIt, typeEdit } = useStore()
   const [text, setText] = useState(line.described ?? '')
   const key = `line-${line.id}`
   const command = (described: string) => ({
@@ -29,7 +30,7 @@ export function DescribedEditor({
     if (finished.current) return
     finished.current = true
     deed(discardEdit(key))
-    if (!line.described) deed(act('line.remove', { sourceId, id: line.id }))
+    deed(doIt(dropEmptyLine, { sourceId, line }))
     close()
   }
   const done = (): void => {

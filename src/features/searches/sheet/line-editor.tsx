@@ -1,4 +1,5 @@
 'use client'
+import { dropEmptyLine } from '@/core/doing'
 import { Button, Input } from 'antd'
 import dynamic from 'next/dynamic'
 import { useState } from 'react'
@@ -27,7 +28,7 @@ export function LineEditor({
   above: readonly string[]
   close: () => void
 }) {
-  const { act, commitEdit, deed, discardEdit, typeEdit } = useStore()
+  const { commitEdit, deed, discardEdit, doIt, typeEdit } = useStore()
   const [text, setText] = useState(line.text)
   const [round, setRound] = useState(0)
   const [theirs, setTheirs] = useState(false)
@@ -45,7 +46,7 @@ export function LineEditor({
   /** Leaves the line as it was; a new line that got no words goes again. */
   const leave = (): void => {
     deed(discardEdit(key))
-    if (!line.text) deed(act('line.remove', { sourceId: source.id, id: line.id }))
+    deed(doIt(dropEmptyLine, { sourceId: source.id, line }))
     close()
   }
   const done = (value: string): void => {
@@ -95,7 +96,7 @@ export function LineEditor({
             />
           </>
         )}
-        <div className="sub" style={{ marginTop: 6, display: 'flex', gap: 12, alignItems: 'center' }}>
+        <div className="sub above-2 in-row level">
           <Button size="small" type="primary" onClick={() => done(text)}>
             Keep<kbd>↵</kbd>
           </Button>
@@ -103,7 +104,7 @@ export function LineEditor({
             Leave as it was<kbd>Esc</kbd>
           </Button>
           {profile && (
-            <button className="plain link" style={{ marginLeft: 'auto' }} onClick={() => setTheirs(!theirs)}>
+            <button className="plain link apart" onClick={() => setTheirs(!theirs)}>
               {theirs ? 'edit in plain notation' : `edit as ${profile.name} reads it`}
             </button>
           )}
@@ -186,7 +187,7 @@ function TheirEditor({
           if (plain) onDone(plain)
         }}
       />
-      <p className="sub" style={{ margin: '4px 0' }}>
+      <p className="sub above-2 below-1">
         {plain ? (
           <>
             in plain notation: <span className="mono">{plain}</span>

@@ -77,7 +77,7 @@ export const LineRow = memo(function LineRow({
           </span>
         )}
       </span>
-      <span role="cell" style={{ whiteSpace: 'nowrap', display: 'flex' }}>
+      <span role="cell" className="one-line in-row">
         {concept ? (
           <Strand letter={concept.letter} />
         ) : (
@@ -141,7 +141,7 @@ export const LineRow = memo(function LineRow({
           </span>
         )}
         {broken ? (
-          <span className="sub" style={{ color: 'var(--mark)' }} title={broken.message}>
+          <span className="sub marked-words" title={broken.message}>
             not run
           </span>
         ) : (

@@ -1,4 +1,5 @@
 'use client'
+import { chooseRelease } from '@/core/doing'
 import { Button, Select } from 'antd'
 import { plural } from '@/core/base'
 import { LATEST, RELEASES, releaseWords } from '@/standins'
@@ -31,11 +32,10 @@ export function SheetTitle({ sheet, actions }: { sheet: Sheet; actions: SheetAct
 }
 
 function Release({ info }: { info: SourceInfo }) {
-  const { act, deed } = useStore()
+  const { deed, doIt } = useStore()
   const { source, release, standin } = info
   const search = (chosen: string): void => {
-    const { release: _before, ...rest } = source
-    deed(act('source.set', chosen === LATEST ? rest : { ...rest, release: chosen }))
+    deed(doIt(chooseRelease, { source, release: chosen === LATEST ? undefined : chosen }))
     // The keys belong to the sheet again.
     ;(document.activeElement as HTMLElement | null)?.blur()
   }

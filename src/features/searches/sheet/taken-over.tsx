@@ -1,4 +1,5 @@
 'use client'
+import { sayTakenOver } from '@/core/doing'
 import { Select } from 'antd'
 import { useState } from 'react'
 import type { Line, TakenOver } from '@/core/review'
@@ -11,7 +12,7 @@ const WHAT: { value: TakenOver['what']; label: string }[] = [
 
 /** What a line takes over from others: a published filter, an earlier strategy; its name, and what was changed. */
 export function TakenOverField({ sourceId, line, number }: { sourceId: string; line: Line; number: number }) {
-  const { act, deed } = useStore()
+  const { deed, doIt } = useStore()
   const [shown, setShown] = useState(false)
   const kept = line.takenOver
   if (!kept && !shown)
@@ -24,7 +25,7 @@ export function TakenOverField({ sourceId, line, number }: { sourceId: string; l
     const next: TakenOver = { what: 'filter', name: '', changed: '', ...kept, ...part }
     const same = kept ? JSON.stringify({ ...kept, ...part }) === JSON.stringify(kept) : !next.name.trim()
     if (same) return
-    deed(act('line.change', { sourceId, id: line.id, takenOver: next }))
+    deed(doIt(sayTakenOver, { sourceId, id: line.id, takenOver: next }))
     if (!next.name.trim()) setShown(false)
   }
   return (

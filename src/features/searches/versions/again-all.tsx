@@ -1,4 +1,5 @@
 'use client'
+import { chooseLatest } from '@/core/doing'
 import { Button } from 'antd'
 import { useMemo, useState } from 'react'
 import { listed, plural, thousands } from '@/core/base'
@@ -31,7 +32,7 @@ export function AgainAll({
   open: (sourceId: string) => void
   runAll: (sourceIds: readonly string[]) => void
 }) {
-  const { actAll, deed } = useStore()
+  const { deed, doIt } = useStore()
   const entries = useSession((s) => s.entries)
   const [wanted, setWanted] = useState(false)
   const older = infos.filter((i) => i.standin && i.release !== LATEST)
@@ -51,8 +52,9 @@ export function AgainAll({
     [entries, review, infos],
   )
   const searchNewer = async (): Promise<void> => {
-    await actAll(
-      older.map(({ source: { release: _older, ...rest } }) => ({ kind: 'source.set', payload: rest })),
+    await doIt(
+      chooseLatest,
+      older.map((i) => i.source),
     )
     runAll(older.map((i) => i.source.id))
   }

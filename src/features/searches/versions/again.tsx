@@ -1,4 +1,5 @@
 'use client'
+import { chooseLatest } from '@/core/doing'
 import { Button, Select } from 'antd'
 import { useMemo, useState } from 'react'
 import { dateWords } from '@/core/account'
@@ -55,7 +56,7 @@ function Occasions({
   lines: readonly Line[]
   runAgain: () => void
 }) {
-  const { act, deed } = useStore()
+  const { deed, doIt } = useStore()
   const { source } = info
   const entries = useSession((s) => s.entries)
   const occasions = useMemo(
@@ -76,13 +77,7 @@ function Occasions({
         <p className="note">
           <b>There is a newer release.</b> {info.short} is searched as it was, in the{' '}
           {releaseWords(info.release!)}.{' '}
-          <Button
-            size="small"
-            onClick={() => {
-              const { release: _older, ...rest } = source
-              deed(act('source.set', rest).then(runAgain))
-            }}
-          >
+          <Button size="small" onClick={() => deed(doIt(chooseLatest, [source]).then(runAgain))}>
             Run all again in the {releaseWords(LATEST)}
           </Button>
         </p>
@@ -95,7 +90,7 @@ function Occasions({
         </p>
       ) : (
         <>
-          <p className="sub" style={{ display: 'flex', gap: 8, alignItems: 'baseline', flexWrap: 'wrap' }}>
+          <p className="sub in-row on-line wraps">
             <Select
               size="small"
               variant="borderless"

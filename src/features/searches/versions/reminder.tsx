@@ -1,4 +1,5 @@
 'use client'
+import { planReminder } from '@/core/doing'
 import { Button, DatePicker, Select } from 'antd'
 import dayjs from 'dayjs'
 import { dateWords } from '@/core/account'
@@ -9,11 +10,11 @@ import { fileName, saveFile } from '@/ui/save-file'
 
 /** When a strategy is to be run again, and the calendar file that says so. */
 export function Reminder({ review, info }: { review: Review; info: SourceInfo }) {
-  const { act, deed, now } = useStore()
+  const { deed, doIt, now } = useStore()
   const { source } = info
   const { reminder } = source
   const today = now().slice(0, 10)
-  const set = (to: NonNullable<typeof reminder>): void => deed(act('source.set', { ...source, reminder: to }))
+  const set = (to: NonNullable<typeof reminder>): void => deed(doIt(planReminder, { source, reminder: to }))
   const save = (): void => {
     const events = review.sources.flatMap((s) =>
       s.reminder
@@ -64,16 +65,13 @@ export function Reminder({ review, info }: { review: Review; info: SourceInfo })
       {reminder && (
         <>
           <p className="sub">Next on {dateWords(nextReminder(reminder, today))}.</p>
-          <p style={{ display: 'grid', justifyItems: 'start', gap: 4, marginTop: 6 }}>
+          <p className="reminder-deeds">
             <Button size="small" onClick={save}>
               Save {others ? `the ${others + 1} reminders` : 'the reminder'} for a calendar
             </Button>
             <button
               className="plain link sub"
-              onClick={() => {
-                const { reminder: _none, ...rest } = source
-                deed(act('source.set', rest))
-              }}
+              onClick={() => deed(doIt(planReminder, { source, reminder: undefined }))}
             >
               remind no more
             </button>

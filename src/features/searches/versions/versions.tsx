@@ -1,4 +1,5 @@
 'use client'
+import { putStrategy } from '@/core/doing'
 import { diffArrays } from 'diff'
 import { Button } from 'antd'
 import { useMemo, useState } from 'react'
@@ -48,7 +49,7 @@ export function Versions({
   lines: readonly Line[]
   chosen: Line | undefined
 }) {
-  const { act, commitEdit, deed } = useStore()
+  const { commitEdit, deed, doIt } = useStore()
   const entries = useSession((s) => s.entries)
   const review = useSession((s) => s.folded.review)
   const { runs, attachments } = review
@@ -63,7 +64,7 @@ export function Versions({
   const own = useMemo(() => (chosen ? lineVersions(runs, chosen.id) : []), [runs, chosen])
   const back = (v: StrategyVersion): void =>
     deed(
-      act('strategy.set', {
+      doIt(putStrategy, {
         sourceId: source.id,
         lines: v.lines.map((l) => ({ ...l })),
         why: 'an earlier version',
@@ -123,7 +124,7 @@ export function Versions({
           </p>
         ) : (
           <>
-            <p className="sub" style={{ display: 'flex', gap: 10, flexWrap: 'wrap' }}>
+            <p className="sub in-row wraps">
               {older.map((v) => (
                 <button
                   key={v.number}
@@ -138,13 +139,13 @@ export function Versions({
               <span>beside the present one</span>
             </p>
             <Compared was={shown.lines} is={lines} />
-            <Button size="small" style={{ marginTop: 8 }} onClick={() => back(shown)}>
+            <Button size="small" className="above-2" onClick={() => back(shown)}>
               Back to version {shown.number}
             </Button>
           </>
         )}
         {histories.length > 0 && (
-          <p className="log-deeds" style={{ marginTop: 8 }}>
+          <p className="log-deeds above-2">
             <span className="sub">kept with the strategy:</span>
             <KeptFiles files={histories} />
           </p>

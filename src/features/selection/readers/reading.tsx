@@ -68,7 +68,7 @@ function OfPass({ pass, selected }: { pass: PassName; selected: Selected }) {
             max={99}
             suffix="%"
             aria-label="How large the share is, in percent"
-            style={{ width: 90 }}
+            className="wide-2"
             value={Math.round((plan.share ?? 0.2) * 100)}
             onChange={(n) => n && choose('a share by two', n / 100)}
           />

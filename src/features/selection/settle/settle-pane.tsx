@@ -153,7 +153,7 @@ export function SettlePane({ selected }: { selected: Selected }) {
               />
               <Input
                 size="small"
-                style={{ width: 200 }}
+                className="wide-5"
                 aria-label="How it was settled"
                 value={how ?? SETTLED_AFTER[after]}
                 onChange={(e) => setHow(e.target.value)}

@@ -42,7 +42,7 @@ export function WayLog({ source, selected, done }: { source: Source; selected: S
               allowClear
               aria-label={label}
               placeholder={label}
-              style={{ width: 260 }}
+              className="wide-6"
               popupMatchSelectWidth={false}
               options={[
                 { value: 'included', label: `the ${of('included').length} included` },
@@ -61,7 +61,7 @@ export function WayLog({ source, selected, done }: { source: Source; selected: S
               precision={0}
               aria-label={label}
               placeholder={label}
-              style={{ width: 130 }}
+              className="wide-3"
               onChange={(n: number | null) => {
                 const { [part]: _, ...others } = way
                 setWay(n === null ? others : { ...others, [part]: n })
@@ -73,7 +73,7 @@ export function WayLog({ source, selected, done }: { source: Source; selected: S
               size="small"
               aria-label={label}
               placeholder={label}
-              style={{ width: 230 }}
+              className="wide-5"
               onChange={(e) => setWay({ ...way, [part]: e.target.value })}
             />
           ),

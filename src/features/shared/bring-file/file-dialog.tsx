@@ -163,7 +163,7 @@ export function FileDialog({
               called{' '}
               <Input
                 size="small"
-                style={{ inlineSize: 220 }}
+                className="wide-5"
                 aria-label="Name of the new source"
                 value={name ?? (kind === 'database' ? '' : OTHER_WAYS[kind].name)}
                 placeholder="as the section is to name it"

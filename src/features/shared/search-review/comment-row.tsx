@@ -1,4 +1,5 @@
 'use client'
+import { takePointBack } from '@/core/doing'
 import { aboutWords, dateWords, outcomeWords } from '@/core/account'
 import { thousands } from '@/core/base'
 import { nameOfPerson, type Review, type SearchComment } from '@/core/review'
@@ -12,7 +13,7 @@ import './search-review.css'
  * it may withdraw it; anybody else acts on it, or declines it with a reason.
  */
 export function CommentRow({ review, comment }: { review: Review; comment: SearchComment }) {
-  const { act, deed } = useStore()
+  const { deed, doIt } = useStore()
   const lead = useLeadTo(review)
   const own = useSession((s) => s.person) === comment.reader
   const { text, of, proposal, reader, at, lineId, sourceId } = comment
@@ -45,7 +46,7 @@ export function CommentRow({ review, comment }: { review: Review; comment: Searc
         {own ? (
           <button
             className="plain link"
-            onClick={() => deed(act('searchreview.withdraw', { reader, id: comment.id }))}
+            onClick={() => deed(doIt(takePointBack, { reader, id: comment.id }))}
           >
             withdraw it
           </button>
