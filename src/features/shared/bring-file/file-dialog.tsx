@@ -1,48 +1,24 @@
 'use client'
-import { Button, Input, Modal, Select } from 'antd'
+import { Button, Modal, Select } from 'antd'
 import { useState } from 'react'
 import {
   ENCODING_WORDS,
-  FIELDS,
   FORMAT_WORDS,
   lackOf,
-  plainName,
-  whereFrom,
-  whoAndWhen,
-  type Commas,
   type Encoding,
   type FormatId,
-  type OpenNames,
   type Shape,
 } from '@/core/records'
 import type { SourceChosen } from '@/core/doing'
-import { useSession, useStore } from '@/store/provider'
-import { Title } from '@/ui/marked'
 import { useAsked } from '@/store/use-asked'
 import { longDesk, type FileExamined, type FileHow } from '@/workers'
-import { OTHER_WAYS, type OtherKind } from '../other-ways'
-import { partsOf, type Place, type Target } from './bring-file'
+import type { Target } from './bring-file'
+import { AskNames, Mapping } from './file-mapping'
+import { FileSides } from './file-sides'
+import { SourceChoice, useSourceChoice } from './source-choice'
 
 const options = <T extends string>(words: Readonly<Record<T, string>>) =>
   (Object.keys(words) as T[]).map((value) => ({ value, label: words[value] }))
-const FIELD_OPTIONS = [
-  { value: '', label: 'kept as it is' },
-  { value: 'id', label: 'Number in its source' },
-  ...FIELDS.filter((f) => f.form !== 'structure').map((f) => ({ value: f.key, label: f.label })),
-]
-
-const NEW = 'new '
-const NEW_DATABASE = `${NEW}database`
-/** Sources that are not in the plan yet and come into it with the file. */
-const NEW_SOURCES = [
-  { value: NEW_DATABASE, label: 'a database that is not in the plan yet' },
-  ...(Object.keys(OTHER_WAYS) as OtherKind[]).map((kind) => ({
-    value: `${NEW}${kind}`,
-    label: `new: ${OTHER_WAYS[kind].label}`,
-  })),
-]
-const kindOfNew = (value: string): SourceChosen['kind'] => value.slice(NEW.length) as SourceChosen['kind']
-
 /** A look at a file before it is brought in: what it is, how it is encoded, what its columns or tags mean. */
 export function FileDialog({
   file,
@@ -62,14 +38,11 @@ export function FileDialog({
   close: () => void
   read: (how: FileHow, target: Target, made?: SourceChosen) => void
 }) {
-  const store = useStore()
-  const sources = useSession((s) => s.folded.review.sources)
   const [encoding, setEncoding] = useState<Encoding>()
   const [format, setFormat] = useState<FormatId>()
   const [shape, setShape] = useState<Shape>()
-  const [sourceId, setSourceId] = useState(target.source?.id ?? NEW_DATABASE)
-  const [name, setName] = useState<string>()
-  const [place, setPlace] = useState<Place>(target.place)
+  const choice = useSourceChoice(target)
+  const { source, kind, called, before, place } = choice
   const { value: now = found, waiting } = useAsked(
     () =>
       encoding || format || shape
@@ -83,10 +56,6 @@ export function FileDialog({
     { keep: true },
   )
   const lack = now.shape && lackOf(now.shape)
-  const before = partsOf(store, sourceId).length
-  const source = sources.find((s) => s.id === sourceId)
-  const kind = source ? undefined : kindOfNew(sourceId)
-  const called = (name ?? (kind && kind !== 'database' ? OTHER_WAYS[kind].name : '')).trim()
   return (
     <Modal
       open
@@ -144,45 +113,7 @@ export function FileDialog({
               popupMatchSelectWidth={false}
             />
           </label>
-          <label>
-            for{' '}
-            <Select
-              size="small"
-              aria-label="Source of the records"
-              value={sourceId}
-              options={[...sources.map((s) => ({ value: s.id, label: s.name })), ...NEW_SOURCES]}
-              onChange={(value) => {
-                setSourceId(value)
-                setName(undefined)
-              }}
-              popupMatchSelectWidth={false}
-            />
-          </label>
-          {kind && (
-            <label>
-              called{' '}
-              <Input
-                size="small"
-                className="wide-5"
-                aria-label="Name of the new source"
-                value={name ?? (kind === 'database' ? '' : OTHER_WAYS[kind].name)}
-                placeholder="as the section is to name it"
-                onChange={(e) => setName(e.target.value)}
-              />
-            </label>
-          )}
-          {before > 0 && (
-            <Select
-              size="small"
-              aria-label="Beside what was brought before, or in its place"
-              value={place}
-              options={[
-                { value: 'beside', label: 'beside what it brought before' },
-                { value: 'in place', label: 'in place of what it brought before' },
-              ]}
-              onChange={setPlace}
-            />
-          )}
+          <SourceChoice choice={choice} />
         </p>
         <p className="sub">
           {encoding
@@ -197,119 +128,9 @@ export function FileDialog({
           now.openNames?.map((open) => (
             <AskNames key={open.column} open={open} shape={now.shape!} set={setShape} />
           ))}
-        <div className="file-sides">
-          <section>
-            <h3>Its first lines</h3>
-            <pre>{now.lines.join('\n')}</pre>
-          </section>
-          <section>
-            <h3>Its first records, as they are read</h3>
-            {now.first.length === 0 && <p className="sub">None.</p>}
-            {now.first.map(({ record, problems }, i) => (
-              <p key={i} className="file-record">
-                {record ? (
-                  <>
-                    <b>{record.title ? <Title text={record.title} /> : 'no title'}</b>
-                    <span className="sub">
-                      {[whoAndWhen(record), whereFrom(record), record.doi].filter(Boolean).join(' · ')}
-                    </span>
-                  </>
-                ) : (
-                  <b>broken</b>
-                )}
-                {problems.map((p) => (
-                  <span key={p.message} className="file-problem">
-                    {p.message}
-                  </span>
-                ))}
-              </p>
-            ))}
-          </section>
-        </div>
+        <FileSides examined={now} />
         {now.shape && <Mapping shape={now.shape} set={setShape} examples={now.examples} />}
       </div>
     </Modal>
-  )
-}
-
-/** What each column or tag means, to be said otherwise. */
-function Mapping({
-  shape,
-  set,
-  examples = [],
-}: {
-  shape: Shape
-  set: (shape: Shape) => void
-  examples?: readonly string[][] | undefined
-}) {
-  const { table, tags } = shape
-  if (!table && !tags) return null
-  const rows = table
-    ? table.headings.map((name, i) => ({
-        name,
-        field: table.columns[i] ?? '',
-        example: examples[i]?.join(' · '),
-        put: (field: string) =>
-          set({
-            ...shape,
-            table: {
-              ...table,
-              columns: table.headings.map((_, n) => (n === i ? field || undefined : table.columns[n])),
-            },
-          }),
-      }))
-    : Object.entries(tags!.fields).map(([name, field]) => ({
-        name,
-        field,
-        example: undefined,
-        put: (value: string) =>
-          set({ ...shape, tags: { ...tags!, fields: { ...tags!.fields, [name]: value } } }),
-      }))
-  return (
-    <section>
-      <h3>{table ? 'What each column is' : 'What each tag is'}</h3>
-      <div className="file-mapping">
-        {rows.map(({ name, field, example, put }, i) => (
-          <label key={`${i} ${name}`}>
-            <span title={example}>
-              {name || '(no heading)'}
-              {example && <small className="sub file-example">{example}</small>}
-            </span>
-            <Select
-              size="small"
-              aria-label={`What ${name} is`}
-              value={field}
-              options={FIELD_OPTIONS}
-              onChange={put}
-              popupMatchSelectWidth={false}
-            />
-          </label>
-        ))}
-      </div>
-    </section>
-  )
-}
-
-/** Which of two readings of a column of names is right, with one cell of it. */
-function AskNames({ open, shape, set }: { open: OpenNames; shape: Shape; set: (shape: Shape) => void }) {
-  const table = shape.table!
-  const words = (commas: Commas): string => {
-    const names = open.readings[commas].map(plainName)
-    return `${names.length === 1 ? 'one person' : `${names.length} persons`}: ${names.join(' · ')}`
-  }
-  return (
-    <p className="file-names">
-      Who is “{open.cell}”?{' '}
-      <Select
-        size="small"
-        aria-label={`Who is named in ${table.headings[open.column]}`}
-        value={table.commas?.[open.column] ?? 'between'}
-        options={(['between', 'within'] as const).map((value) => ({ value, label: words(value) }))}
-        onChange={(value) =>
-          set({ ...shape, table: { ...table, commas: { ...table.commas, [open.column]: value } } })
-        }
-        popupMatchSelectWidth={false}
-      />
-    </p>
   )
 }
