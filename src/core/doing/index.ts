@@ -95,6 +95,7 @@ export { leaveRemarks, takeFixes } from './searches/mend'
 export { chooseCounts, countsProposed, type CountsProposed } from './searches/counts'
 export { logAgain, ranBefore, type Again, type RanBefore } from './searches/again'
 export { logBefore } from './searches/before'
+export { sheetsStand, type SheetsStand } from './searches/sheets'
 export { runSheet, type RunSheetLine } from './searches/run-sheet'
 export { putReadingRight, runReadOtherwise, writtenOtherwise } from './searches/reading'
 export {

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { fold, type Command, type Line, type Review } from '../../review'
 import { journalOf } from '../../review/commands.arbitrary'
-import { importOf, logByHand, toBring } from '..'
+import { importOf, logByHand, sheetsStand, toBring } from '..'
 
 const line = (id: string, text: string): Line => ({ id, text, limits: [], note: '', drafted: false })
 const source = (id: string) => ({ id, name: `${id} Index`, kind: 'database', why: '' }) as const
@@ -59,4 +59,23 @@ describe('what can be brought in together', () => {
     })
     expect(bringing([...both, brought])).toEqual([])
   })
+})
+
+it('the sheets stand as they were run: what changed since is stale, what is outside is to be logged', () => {
+  const here = [
+    { id: 'a', searched: true },
+    { id: 'b', searched: false },
+    { id: 'c', searched: true },
+  ]
+  expect(sheetsStand(after(BEGUN), here)).toEqual({ stale: 2, elsewhere: 2, undrafted: 1 })
+  const both = ran(ran(BEGUN, 'a', [90, 12]), 'b', [80])
+  expect(sheetsStand(after(both), here)).toEqual({ stale: 0, elsewhere: 1, undrafted: 1 })
+  const changed: Command = { kind: 'line.change', payload: { sourceId: 'a', id: 'a1', text: 'din' } }
+  // The line that joins is built of it.
+  expect(sheetsStand(after([...both, changed]), here).stale).toBe(2)
+  const described: Command = {
+    kind: 'line.change',
+    payload: { sourceId: 'a', id: 'a1', text: '', described: 'browsed' },
+  }
+  expect(sheetsStand(after([...both, described]), here).stale).toBe(1)
 })

@@ -1,28 +1,15 @@
 'use client'
-import { App, Button } from 'antd'
-import {
-  allStrategiesText,
-  currentRuns,
-  joiningLine,
-  recordOfSearches,
-  resolved,
-  resolveFact,
-  type DocumentTree,
-} from '@/core/account'
-import { plural, thousands } from '@/core/base'
+import { currentRuns, joiningLine } from '@/core/account'
+import { thousands } from '@/core/base'
 import { limitHonour } from '@/core/profile'
 import { standingRuns, type Line, type Review, type Run } from '@/core/review'
 import { countingLine } from '@/core/strategy'
 import type { SourceInfo } from '@/standins/source-info'
 import { useFactContext } from '@/store/use-account'
-import { copyText } from '@/ui/copy-text'
-import { fileName, saveFile } from '@/ui/save-file'
 import { Strand } from '@/ui/strand'
 import { LimitName, standingsOf, standingWords } from '../panes/ledger'
-import { useStore } from '@/store/provider'
-import { KeyHint } from '../../shared/key-hint'
-import { saveWord } from '../../shared/word-files'
 import { AgainAll } from '../versions/again-all'
+import { AllSourcesHead } from './all-sources-head'
 import type { BringAll } from './use-bring-all'
 import type { RunAll } from './use-run-all'
 
@@ -42,8 +29,6 @@ export function AllSources({
   runAll: RunAll
   bringAll: BringAll
 }) {
-  const { deed } = useStore()
-  const { message } = App.useApp()
   const context = useFactContext()
   const counting = (info: SourceInfo): Line | undefined => countingLine(review, info.source.id)
   const linesOf = (info: SourceInfo): readonly Line[] => review.strategies[info.source.id] ?? []
@@ -67,91 +52,9 @@ export function AllSources({
     return found && most !== undefined && found.hits > most ? `only ${thousands(most)} can be had` : ''
   }
   const total = infos.reduce((n, info) => n + (run(info, counting(info))?.hits ?? 0), 0)
-  const stale = infos.reduce(
-    (n, i) => n + (i.searched ? linesOf(i).filter((l) => l.described === undefined && !run(i, l)).length : 0),
-    0,
-  )
-  const elsewhere = infos.reduce(
-    (n, i) => n + (i.searched ? 0 : linesOf(i).filter((l) => !run(i, l)).length),
-    0,
-  )
-  const undrafted = infos.filter((i) => !linesOf(i).length).length
-  const text = (): string => allStrategiesText(context)
-  const record = (): DocumentTree =>
-    resolved(recordOfSearches(context), (ref) => resolveFact(context, ref).text)
   return (
     <section className="all-sources" aria-label="All sources">
-      <div className="pane-head">
-        <h1>All sources</h1>
-        <span className="sub" aria-live="polite">
-          {runAll.at
-            ? `running ${runAll.at.name}, ${runAll.at.source} of ${runAll.at.of}: line ${runAll.at.done} of ${runAll.at.lines}`
-            : bringAll.at
-              ? bringAll.at
-              : stale
-                ? `${plural(stale, 'line')} not run as ${stale === 1 ? 'it stands' : 'they stand'}; an old count is struck through`
-                : elsewhere
-                  ? `${plural(elsewhere, 'line is', 'lines are')} still to be run elsewhere`
-                  : infos.some((i) => linesOf(i).length)
-                    ? 'every line is run as it stands'
-                    : 'no line is written yet'}
-        </span>
-        <span className="apart in-row">
-          {runAll.at ? (
-            <Button onClick={runAll.stop}>Stop</Button>
-          ) : (
-            stale > 0 && (
-              <Button type={undrafted ? 'default' : 'primary'} onClick={() => runAll.start()}>
-                Run every source
-                <KeyHint of="run-all" />
-              </Button>
-            )
-          )}
-          {bringAll.at ? (
-            <Button onClick={bringAll.stop}>Stop</Button>
-          ) : (
-            bringAll.searches.length > 0 &&
-            !runAll.at && (
-              <Button type={stale || undrafted ? 'default' : 'primary'} onClick={bringAll.start}>
-                Bring the{' '}
-                {plural(
-                  bringAll.searches.reduce((n, { run: r }) => n + r.hits, 0),
-                  'record',
-                )}{' '}
-                in
-                <KeyHint of="bring-all" />
-              </Button>
-            )
-          )}
-          {undrafted > 0 && (
-            <Button type="primary" onClick={draftAll}>
-              Draft {undrafted === infos.length ? 'all' : `the other ${undrafted}`} from the plan
-              <KeyHint of="draft-all" />
-            </Button>
-          )}
-          {undrafted < infos.length && (
-            <>
-              <Button
-                onClick={() =>
-                  deed(copyText(text()).then(() => message.success('All strategies copied, line by line.')))
-                }
-              >
-                Copy all, line by line
-              </Button>
-              <Button
-                onClick={() => saveFile(fileName(review.title, 'strategies.txt'), text(), 'text/plain')}
-              >
-                Save as text
-              </Button>
-            </>
-          )}
-          {context.figures.searched.length > 0 && (
-            <Button onClick={() => deed(saveWord(fileName(review.title, 'searches.docx'), record()))}>
-              Save the record of searches
-            </Button>
-          )}
-        </span>
-      </div>
+      <AllSourcesHead {...{ review, infos, context, draftAll, runAll, bringAll }} />
       <table>
         <thead>
           <tr>

@@ -1,27 +1,23 @@
 'use client'
-import { App, Button } from 'antd'
+import { Button } from 'antd'
 import { useMemo, useState } from 'react'
-import { messageOf, plural } from '@/core/base'
-import { whereFrom, whoAndWhen, type Rec } from '@/core/records'
-import { RETRIEVAL_STATES, type Retrieval } from '@/core/review'
-import { dateWords } from '@/core/account'
 import { retrieve } from '@/core/doing'
+import { RETRIEVAL_STATES, type Retrieval } from '@/core/review'
 import { mostPressing, PASSED } from '@/core/selection'
 import { useActions, type Action } from '@/store/actions'
 import { useStore } from '@/store/provider'
 import { useAsked } from '@/store/use-asked'
-import { Title } from '@/ui/marked'
-import { fileName, saveFile } from '@/ui/save-file'
+import { DayField } from '@/ui/day-field'
 import { useFilePick } from '@/ui/file-pick'
 import { recordsDesk } from '@/workers'
-import { listSteps } from '../../shared/list-steps'
 import { KeyHint } from '../../shared/key-hint'
+import { listSteps } from '../../shared/list-steps'
 import type { Selected } from '../use-selected'
-import { saveWord } from '../../shared/word-files'
-import { libraryDocument, loansCalendar, toLibrary } from './hand-out'
 import { keepFullText } from './full-text'
-import { DayField } from '@/ui/day-field'
+import type { Row } from './row'
 import { STATE_WORDS } from './states'
+import { TextsHead } from './texts-head'
+import { TextsList } from './texts-list'
 import { useWhyNot } from './why-not-dialog'
 
 const KEYS: Readonly<Record<Retrieval['state'], string>> = {
@@ -33,19 +29,10 @@ const KEYS: Readonly<Record<Retrieval['state'], string>> = {
   'not to be had': '6',
 }
 
-interface Row {
-  id: string
-  record: Rec
-  state: Retrieval['state'] | undefined
-  due: string | undefined
-  retrieval: Retrieval | undefined
-}
-
 /** The full texts that are sought: where each stands, overdue loans first, set by key. */
 export function TextsPane({ selected }: { selected: Selected }) {
   const store = useStore()
   const { doIt, deed, now } = store
-  const { message } = App.useApp()
   const { review, works, said, placed, reading } = selected
   const today = now().slice(0, 10)
   const sought = useMemo(
@@ -123,87 +110,11 @@ export function TextsPane({ selected }: { selected: Selected }) {
         Works that are ruled in on title and abstract will stand here, each with where its full text is.
       </p>
     )
-  const overdue = rows.filter((r) => r.state === 'loan asked' && r.due !== undefined && r.due < today)
-  const wanted = rows.filter((r) => r.state === undefined || r.state === 'wanted' || r.state === 'loan asked')
-  const loans = rows.filter((r) => r.state === 'loan asked' && r.due)
-  const name = (ending: string): string => fileName(`${review.title} full texts`, ending)
   return (
     <div className="texts">
-      <div className="texts-head">
-        <span className="sub">
-          {plural(sought.length, 'full text')} to be sought
-          {overdue.length > 0 && (
-            <>
-              {' '}
-              · <b>{plural(overdue.length, 'loan')} overdue</b>
-            </>
-          )}
-        </span>
-        <span className="texts-out">
-          <Button
-            size="small"
-            disabled={!wanted.length}
-            onClick={() => saveFile(name('csv'), toLibrary(wanted), 'text/csv')}
-          >
-            List for a library
-          </Button>
-          <Button
-            size="small"
-            disabled={!wanted.length}
-            onClick={() =>
-              deed(
-                saveWord(name('docx'), libraryDocument(`Full texts wanted: ${review.title}`, wanted)).catch(
-                  (error: unknown) => message.error(`The file could not be made: ${messageOf(error)}`),
-                ),
-              )
-            }
-          >
-            As Word
-          </Button>
-          <Button
-            size="small"
-            disabled={!loans.length}
-            onClick={() =>
-              saveFile(
-                name('ics'),
-                loansCalendar(
-                  loans.map((l) => ({ id: l.id, title: l.record.title, due: l.due! })),
-                  now(),
-                ),
-                'text/calendar',
-              )
-            }
-          >
-            Loans as calendar
-          </Button>
-        </span>
-      </div>
+      <TextsHead title={review.title} rows={rows} today={today} />
       {failed !== undefined && <p className="note">{failed}</p>}
-      <div className="texts-list" role="listbox" aria-label="Full texts" tabIndex={0}>
-        {rows.map((r) => (
-          <div
-            key={r.id}
-            role="option"
-            aria-selected={r === row}
-            className={`texts-row${r === row ? ' on' : ''}`}
-            data-anchor={`work:${r.id}`}
-            onClick={() => setChosen(r.id)}
-          >
-            <span className="title">
-              <Title text={r.record.title} />
-            </span>
-            <span className="sub">
-              {whoAndWhen(r.record)} · {whereFrom(r.record)}
-            </span>
-            <span className="texts-state" data-late={overdue.includes(r)}>
-              {r.state ? STATE_WORDS[r.state] : 'not looked for yet'}
-              {r.due && `, due ${dateWords(r.due)}`}
-              {r.retrieval?.why && `: ${r.retrieval.why}`}
-              {r.retrieval?.file && `, ${r.retrieval.file.name}`}
-            </span>
-          </div>
-        ))}
-      </div>
+      <TextsList rows={rows} row={row} today={today} choose={setChosen} />
       {row && (
         <div className="texts-keys">
           {RETRIEVAL_STATES.map((state) => (
