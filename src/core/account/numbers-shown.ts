@@ -63,13 +63,13 @@ function inFlow({ review, figures: { flow } }: FactContext): NumberTold[] {
     lines.slice(0, 1).map((line) => ({
       ref: `flow:${ref}`,
       text: /^[\d,]+/.exec(line)?.[0] ?? line,
-      from: 'what the records are, and where the rulings put each work',
+      from: `the box “${line.replace(/^[\d,]+ /, '')}” under ${title}: what the records are, and where the rulings put each work`,
       stage: 'selection',
       part: 'The flow',
-      sentence: `${title}: ${lines.join('; ')}`,
+      sentence: `${title.replace(/^./, (c) => c.toUpperCase())}: ${lines.join('; ')}`,
     }))
   return [
     ...flowParts(flow, words).flatMap(({ title, boxes }) => boxes.flatMap((b) => box(b.id, title, b.lines))),
-    ...box('included', 'In the end', includedWords(flow)),
+    ...box('included', 'all columns', includedWords(flow)),
   ]
 }
