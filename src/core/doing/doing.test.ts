@@ -122,7 +122,7 @@ function at(review: Review): DoingAt {
 
 /** Doings are called by what they do; other functions of the folder by what they are. */
 const DOES =
-  /^(?:add|log|correct|take|rule[WM]|retrieve|keep|settle$|choose|plan|name|draw|bind|partStudy|drop|day|say|askTo|askC|finish|edit|put|leave|beginC|turn|noteG|noteR|freeze|amend|answerElement|move|tellApart)/
+  /^(?:add|log|correct|take|rule[WM]|retrieve|keep|settle$|choose|plan|name|draw|bind|partStudy|drop|day|say|askTo|askC|finish|edit|put|leave|beginC|turn|noteG|noteR|noteS|freeze|amend|answerElement|move|tellApart)/
 
 /** Something was brought in, and one work of it was ruled. */
 const ruledOf = (review: Review) =>

@@ -65,6 +65,7 @@ export {
   takeAdviceUp,
   takePointBack,
 } from './methods/section'
+export { addDrafts, addLine, putLine, takeLinesOut } from './searches/lines'
 export {
   addComment,
   chooseLatest,
@@ -120,6 +121,7 @@ export {
   keepPage,
   keepQuote,
   logWay,
+  noteStep,
 } from './selection/note'
 export {
   askToRead,

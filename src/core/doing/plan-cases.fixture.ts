@@ -1,6 +1,8 @@
 import type { Command, Concept, Review, Term } from '../review'
 import {
   addComment,
+  addDrafts,
+  addLine,
   addKnown,
   addUnnamed,
   amendProtocol,
@@ -31,11 +33,13 @@ import {
   nameKnown,
   noteGap,
   noteRegistration,
+  noteStep,
   planLimit,
   planReminder,
   putElsewhere,
   putIntoConcept,
   putIntoLines,
+  putLine,
   putStrategy,
   putTerms,
   sayHeading,
@@ -43,6 +47,7 @@ import {
   sayTakenOver,
   sayWhyDeparted,
   takeAdviceUp,
+  takeLinesOut,
   takeMatters,
   takeOutOfConcepts,
   takePointBack,
@@ -161,6 +166,15 @@ export const PLAN_CASES: Record<string, (review: Review) => readonly Command[]> 
   dropVocabulary: (r) => dropVocabulary(at(r), 'vo'),
   putStrategy: (r) =>
     putStrategy(at(r), { sourceId: 's', lines: r.strategies.s!.slice(0, 1), why: 'drafted anew' }),
+  addDrafts: (r) =>
+    addDrafts(at(r), [
+      { sourceId: 'u', lines: [{ text: 'noise', limits: [] }] },
+      { sourceId: 's', lines: [{ text: 'din', limits: [] }] },
+    ]),
+  addLine: (r) => addLine(at(r), { sourceId: 's', line: { ...r.strategies.s![0]!, id: 'new' }, at: 1 }),
+  putLine: (r) => putLine(at(r), { sourceId: 's', id: '2', to: 0 }),
+  takeLinesOut: (r) => takeLinesOut(at(r), { sourceId: 's', ids: ['3'] }),
+  noteStep: (r) => noteStep(at(r), { id: 'sp', sourceId: 's', of: ['i/1'], named: 3, known: 3, at: AT }),
   putElsewhere: (r) =>
     putElsewhere(at(r), {
       from: sourceOf(r),
@@ -235,6 +249,8 @@ export const NO_DEED: Record<string, (review: Review) => readonly Command[]> = {
     addKnown(at(r), [{ ...KNOWN, raw: 'x', doi: '10.5555/a', lines: [1, 1], problems: [] }]),
   'a line with words that is left': (r) => dropEmptyLine(at(r), { sourceId: 's', line: r.strategies.s![0]! }),
   'no terms': (r) => putTerms(at(r), []),
+  'no lines to take out': (r) => takeLinesOut(at(r), { sourceId: 's', ids: [] }),
+  'a draft without lines': (r) => addDrafts(at(r), [{ sourceId: 'u', lines: [] }]),
   'a ninth concept': (r) =>
     beginConcept(
       at({

@@ -1,4 +1,4 @@
-import type { Contact, Quote, WayLogged, WebPage } from '../../review'
+import type { CommandOf, Contact, Quote, WayLogged, WebPage } from '../../review'
 import type { Doing } from '../doing'
 
 /** Keeps words of a full text, with the page on which they stand. */
@@ -68,4 +68,9 @@ export const dropPage: Doing<Pick<WebPage, 'id'>> = (_at, { id }) => [
 /** Logs that a way was gone, once a time: what was looked through, and what came of it. Numbers that nobody counted are absent. */
 export const logWay: Doing<Omit<WayLogged, 'id'>> = ({ newId }, way) => [
   { kind: 'way.log', payload: { ...way, id: newId() } },
+]
+
+/** Notes that references were followed from works, and gave nothing new. */
+export const noteStep: Doing<CommandOf<'step.follow'>['payload']> = (_at, payload) => [
+  { kind: 'step.follow', payload },
 ]

@@ -1,3 +1,4 @@
+import { addDrafts } from '@/core/doing'
 import { limitState } from '@/core/profile'
 import type { Review } from '@/core/review'
 import { draftStrategy, type DraftSource } from '@/core/strategy'
@@ -23,23 +24,16 @@ export function draftFor(review: Review, info: SourceInfo) {
   return draftStrategy(plan, info.source.id, draftSourceOf(info))
 }
 
-/** Drafts the strategies of all sources that have no lines yet; gives how many were drafted. */
+/** Drafts the strategies of all sources that have no lines yet, as one deed; gives how many were drafted. */
 export async function draftEverywhere(
   store: Store,
   review: Review,
   infos: readonly SourceInfo[],
 ): Promise<number> {
-  const { act, newId } = store
-  let drafted = 0
-  for (const info of infos) {
-    if ((review.strategies[info.source.id] ?? []).length) continue
-    const lines = draftFor(review, info)
-    if (!lines.length) continue
-    await act('strategy.draft', {
-      sourceId: info.source.id,
-      lines: lines.map((l) => ({ id: newId(), note: '', drafted: true, ...l })),
-    })
-    drafted++
-  }
-  return drafted
+  const drafts = infos
+    .filter((info) => !(review.strategies[info.source.id] ?? []).length)
+    .map((info) => ({ sourceId: info.source.id, lines: draftFor(review, info) }))
+    .filter(({ lines }) => lines.length)
+  await store.doIt(addDrafts, drafts)
+  return drafts.length
 }

@@ -1,3 +1,4 @@
+import { addLine as add } from '@/core/doing'
 import type { Store } from '@/store/store'
 import type { Line } from '@/core/review'
 
@@ -10,10 +11,10 @@ export function addLine(
   more: Partial<Line> = {},
   at = lines.length,
 ): string {
-  const { newId, deed, act } = store
+  const { newId, deed, doIt } = store
   const id = newId()
   deed(
-    act('line.add', {
+    doIt(add, {
       sourceId,
       line: { id, text, limits: [], note: '', drafted: false, ...more },
       at,

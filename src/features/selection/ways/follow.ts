@@ -1,3 +1,4 @@
+import { noteStep } from '@/core/doing'
 import type { Rec } from '@/core/records'
 import { type Source } from '@/core/review'
 import { sourceInfo } from '@/standins/source-info'
@@ -18,7 +19,7 @@ export interface StepTaken {
  * entry, also where it brought nothing new.
  */
 export async function follow(store: Store, source: Source, workIds: readonly string[]): Promise<StepTaken> {
-  const { session, newId, now, lay, act } = store
+  const { session, newId, now, lay } = store
   const { folded, told } = session.getState()
   const { review } = folded
   const direction = source.kind === 'citing papers' ? 'citing' : 'cited'
@@ -48,7 +49,7 @@ export async function follow(store: Store, source: Source, workIds: readonly str
     at: now(),
   }
   if (!found.length) {
-    await act('step.follow', step)
+    await store.doIt(noteStep, step)
     return { named, known: step.known, added: 0 }
   }
   await lay(async (laying) =>

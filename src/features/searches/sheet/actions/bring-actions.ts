@@ -1,4 +1,5 @@
 import { strategyText } from '@/core/account'
+import { addDrafts } from '@/core/doing'
 import { thousands } from '@/core/base'
 import type { Action } from '@/store/actions'
 import { copyText } from '@/ui/copy-text'
@@ -33,12 +34,7 @@ export function bringActions(sheet: Sheet, means: Means) {
     if (!drafted.length)
       return store.deed(message.info('There is nothing to draft from yet: put terms into the grid first.'))
     if (lines.length) return set.dialog('redraft')
-    store.deed(
-      store.act('strategy.draft', {
-        sourceId: source.id,
-        lines: drafted.map((l) => ({ id: store.newId(), note: '', drafted: true, ...l })),
-      }),
-    )
+    store.deed(store.doIt(addDrafts, [{ sourceId: source.id, lines: drafted }]))
   }
   return {
     history: {

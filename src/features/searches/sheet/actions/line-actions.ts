@@ -1,4 +1,4 @@
-import { chooseCounts } from '@/core/doing'
+import { chooseCounts, putLine, takeLinesOut } from '@/core/doing'
 import { countingLine, dependsOn, moveLine } from '@/core/strategy'
 import type { Action } from '@/store/actions'
 import { listSteps } from '../../../shared/list-steps'
@@ -10,7 +10,7 @@ function removal({ info, lines, chosen, marked, set }: Sheet, { store, modal }: 
   const ids = marked.size ? marked : new Set([chosen!.id])
   const others = dependsOn(lines, ids)
   const take = (all: Iterable<string>): void => {
-    store.deed(store.act('lines.remove', { sourceId: info.source.id, ids: [...all] }))
+    store.deed(store.doIt(takeLinesOut, { sourceId: info.source.id, ids: [...all] }))
     set.mark(new Set())
   }
   if (!others.length) return take(ids)
@@ -32,7 +32,7 @@ export function lineActions(sheet: Sheet, means: Means) {
   const move = (step: -1 | 1) => (): void => {
     const moved = moveLine(lines, at, at + step)
     if (!moved.ok) return store.deed(message.info(moved.problems[0]!.message))
-    store.deed(store.act('line.move', { sourceId: info.source.id, id: chosen!.id, to: at + step }))
+    store.deed(store.doIt(putLine, { sourceId: info.source.id, id: chosen!.id, to: at + step }))
   }
   return {
     edit: {

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import type { FactContext } from '@/core/account'
+import type { Doing } from '@/core/doing'
 import { emptyReview, type Line, type Review } from '@/core/review'
 import type { Store } from '@/store/store'
 import { sourceInfo } from '@/standins/source-info'
@@ -97,8 +98,8 @@ function stage({ lines = LINES, chosen, marked = [], runs = [], busy, outside }:
     store: {
       newId: () => `new${++ids}`,
       deed: (p: PromiseLike<unknown>) => done.waiting.push(p),
-      act: (kind: string, payload: unknown) => {
-        done.acts.push({ kind, payload })
+      doIt: <In>(doing: Doing<In>, input: In) => {
+        done.acts.push(...doing({ review, now: '', newId: () => `new${++ids}`, person: 'p-1' }, input))
         return Promise.resolve()
       },
     } as unknown as Store,
