@@ -170,6 +170,10 @@ test('a fact lights up where it comes from', async ({ page }) => {
   const joined = await page.locator('[data-line="10"] .hits').innerText()
   await pane(page).getByRole('link', { name: joined, exact: true }).first().hover()
   await expect(page.locator('[data-line="10"]')).toHaveClass(/lit-anchor/)
+  // What is cut off for want of room says all of its words where the pointer rests.
+  const character = page.getByText(/lines kept · headings/)
+  await character.hover()
+  await expect(character).toHaveAttribute('title', /headings, main focus · no nearness$/)
 })
 
 test('a number of the account leads to its line, and a line lights up its number', async ({ page }) => {

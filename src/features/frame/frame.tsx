@@ -26,6 +26,7 @@ import { useFrameActions, useKeys } from './keys'
 import { Trouble } from './trouble'
 import { LackingData } from '../shared/lacking-data'
 import { WorkersMissing } from './workers-missing'
+import { useWholeWords } from '@/ui/use-whole-words'
 
 /** What the review writes, with all that drafts it: it comes behind the stage, which nobody waits longer for. */
 const WalkRow = later(() => import('../shared/walk/walk-row').then((m) => m.WalkRow))
@@ -99,6 +100,7 @@ export function Frame({ reviewId, children }: { reviewId: string; children: Reac
   useKeys()
   useFocusHome()
   useBoundedPaste()
+  useWholeWords()
 
   if (missing)
     return (

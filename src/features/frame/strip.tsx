@@ -53,12 +53,14 @@ export function Strip() {
         Guide
       </button>
       {refused ? (
-        <span className="refused" role="alert">
-          {refused}{' '}
+        <>
+          <span className="refused" role="alert" title={refused}>
+            {refused}
+          </span>
           <button className="plain link" onClick={understood}>
             I see
           </button>
-        </span>
+        </>
       ) : (
         <>
           <span className="saved" data-state={state} role="status">
