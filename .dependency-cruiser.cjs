@@ -1,4 +1,4 @@
-// The direction of imports: base ← picture ← query ← … ← review; core ← standins ← verify, store ← workers ← features ← app.
+// The direction of imports: base ← picture ← query ← … ← review; core ← standins ← verify, store ← page, workers ← features ← app.
 const CORE = [
   'base',
   'picture',
@@ -42,7 +42,7 @@ module.exports = {
       name: 'core-stands-alone',
       severity: 'error',
       from: { path: '^src/core/', pathNot: '\\.(test|fixture)\\.ts$' },
-      to: { path: '^src/(standins|store|workers|features|ui|app|cli)/' },
+      to: { path: '^src/(standins|store|page|workers|features|ui|app|cli)/' },
     },
     {
       name: 'core-knows-no-screen',
@@ -54,31 +54,37 @@ module.exports = {
       name: 'standins-know-only-the-core',
       severity: 'error',
       from: { path: '^src/standins/' },
-      to: { path: '^src/(store|workers|features|ui|app|cli)/' },
+      to: { path: '^src/(store|page|workers|features|ui|app|cli)/' },
     },
     {
       name: 'verifying-knows-only-core-and-standins',
       severity: 'error',
       from: { path: '^src/verify/', pathNot: '\\.test\\.ts$' },
-      to: { path: '^src/(store|workers|features|ui|app|cli)/' },
+      to: { path: '^src/(store|page|workers|features|ui|app|cli)/' },
     },
     {
       name: 'ui-knows-nothing-of-the-job',
       severity: 'error',
       from: { path: '^src/ui/' },
-      to: { path: '^src/(core|standins|store|workers|features|app|cli)/' },
+      to: { path: '^src/(core|standins|store|page|workers|features|app|cli)/' },
     },
     {
       name: 'store-looks-down',
       severity: 'error',
       from: { path: '^src/store/' },
+      to: { path: '^src/(page|workers|features|ui|app|cli)/' },
+    },
+    {
+      name: 'page-is-react-around-the-store',
+      severity: 'error',
+      from: { path: '^src/page/' },
       to: { path: '^src/(workers|features|ui|app|cli)/' },
     },
     {
       name: 'workers-are-thin',
       severity: 'error',
       from: { path: '^src/workers/', pathNot: '^src/workers/records/blocks-here\\.ts$|\\.test\\.ts$' },
-      to: { path: '^src/(features|ui|app|cli)/|^src/store/(?!digest-soon\\.ts$)' },
+      to: { path: '^src/(page|features|ui|app|cli)/|^src/store/(?!digest-soon\\.ts$)' },
     },
     {
       name: 'workers-read-blocks-in-one-place',
@@ -86,7 +92,7 @@ module.exports = {
       severity: 'error',
       from: { path: '^src/workers/records/blocks-here\\.ts$' },
       to: {
-        path: '^src/(features|ui|app|cli)/|^src/store/(?!(?:db|compress|connection|derived|digest-soon|kept-state)\\.ts$)',
+        path: '^src/(page|features|ui|app|cli)/|^src/store/(?!(?:db|compress|connection|derived|digest-soon|kept-state)\\.ts$)',
       },
     },
     {
@@ -112,7 +118,7 @@ module.exports = {
       comment:
         'From outside, a core folder is entered by its index; its fixtures are for the tests of any folder.',
       severity: 'error',
-      from: { path: '^src/(standins|verify|store|workers|features|app|cli)/' },
+      from: { path: '^src/(standins|verify|store|page|workers|features|app|cli)/' },
       to: {
         path: '^src/core/[^/]+/',
         pathNot:

@@ -2,7 +2,7 @@
 import Link from 'next/link'
 import { useRouter } from 'next/navigation'
 import { useEffect } from 'react'
-import { ofOldAddress } from '@/store/address'
+import { ofOldAddress } from '@/page/address'
 
 /** An address that is nothing here; one of before leads on to the one of now. */
 export default function NotFound() {

@@ -1,7 +1,7 @@
 // Keeps the app of one build in the browser, so that it opens without a network. Made by `scripts/offline.mjs` after the
 // build. A newer build is laid beside it and takes over when the last tab of this one is closed, or when somebody says so.
 import { NetworkFirst, Serwist, type PrecacheEntry, type SerwistPlugin } from 'serwist'
-import { ofOldAddress } from '../store/address'
+import { ofOldAddress } from '../page/address'
 import { DATA_LIST, payloadFor, type DataKept, type KeptBuild, type Said } from './kept'
 
 declare const self: ServiceWorkerGlobalScope

@@ -1,7 +1,7 @@
 'use client'
 import { useRouter } from 'next/navigation'
 import { useEffect } from 'react'
-import { reviewAddress } from '@/store/address'
+import { reviewAddress } from '@/page/address'
 import { startOpening } from '@/workers'
 
 if (typeof window !== 'undefined') startOpening()

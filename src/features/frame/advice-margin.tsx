@@ -11,9 +11,9 @@ import {
   type Passage,
 } from '@/core/account'
 import { plural } from '@/core/base'
-import { useStore } from '@/store/provider'
-import { useLeadTo } from '@/store/use-lead-to'
-import { useYields } from '@/store/yields'
+import { useStore } from '@/page/provider'
+import { useLeadTo } from '@/page/use-lead-to'
+import { useYields } from '@/page/yields'
 import { ReasonInput } from '../shared/reason-input'
 
 /** What strikes in the section as it stands, and what changed in it since it was last read. */

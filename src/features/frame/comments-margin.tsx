@@ -2,7 +2,7 @@
 import { editPassage } from '@/core/doing'
 import { commentsIn, dateWords, withoutComment, type Passage } from '@/core/account'
 import { nameOfPerson, type PassageContent, type Review } from '@/core/review'
-import { useStore } from '@/store/provider'
+import { useStore } from '@/page/provider'
 
 /** What was said of words of the section, beside it; done with, it is taken away and its words stay. */
 export function CommentsMargin({ review, passages }: { review: Review; passages: readonly Passage[] }) {

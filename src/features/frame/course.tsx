@@ -2,11 +2,11 @@
 import Link from 'next/link'
 import { memo, useMemo } from 'react'
 import { courseFigures } from '@/core/account'
-import { useSession } from '@/store/provider'
+import { useSession } from '@/page/provider'
 import { CourseBand } from '@/ui/course-band'
 import { later } from '@/ui/later'
 import { useWidth } from '@/ui/use-width'
-import { reviewAddress } from '@/store/address'
+import { reviewAddress } from '@/page/address'
 
 /** It is counted where the section is drafted, and that comes behind the stage. */
 const FactCount = later(() => import('./fact-count').then((m) => m.FactCount), { beside: true })

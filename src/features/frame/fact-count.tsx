@@ -1,6 +1,6 @@
 import { inlinesOf } from '@/core/account'
 import { plural } from '@/core/base'
-import { useAccountSoon } from '@/store/use-account'
+import { useAccountSoon } from '@/page/use-account'
 
 /** How many facts the section as it is drafted now is bound to. */
 export function FactCount() {

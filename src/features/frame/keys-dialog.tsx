@@ -1,8 +1,8 @@
 'use client'
 import { Button, Modal, Switch } from 'antd'
 import { useState } from 'react'
-import { keyName, keyOf, useAllActions, useRegistry, type OwnKeys } from '@/store/actions'
-import { useStore } from '@/store/provider'
+import { keyName, keyOf, useAllActions, useRegistry, type OwnKeys } from '@/page/actions'
+import { useStore } from '@/page/provider'
 import styles from './keys-dialog.module.css'
 import { keySign } from '@/ui/key-sign'
 

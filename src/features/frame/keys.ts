@@ -1,17 +1,17 @@
 'use client'
 import { useRouter } from 'next/navigation'
 import { useEffect, useMemo } from 'react'
-import { isTyping, keyName, keyOf, useActions, toggleGuide, useRegistry, type Action } from '@/store/actions'
+import { isTyping, keyName, keyOf, useActions, toggleGuide, useRegistry, type Action } from '@/page/actions'
 import { undoable } from '@/core/review'
-import { useStore } from '@/store/provider'
-import { leaveField } from '@/store/leave-field'
+import { useStore } from '@/page/provider'
+import { leaveField } from '@/page/leave-field'
 import { chooseTheme } from '@/ui/theme'
 import { handOn } from '../shared/hand-on/hand-on-dialog'
 import { saveBackup } from '../shared/hand-on/save-package'
 import { whenHere } from '@/ui/later'
 import { openDialog } from '@/ui/open-dialog'
 import { useUndo } from './undo'
-import { reviewAddress } from '@/store/address'
+import { reviewAddress } from '@/page/address'
 
 const STAGES = ['Question', 'Terms', 'Searches', 'Records', 'Selection', 'Methods']
 
@@ -85,7 +85,7 @@ export function useFrameActions(reviewId: string, reading: boolean): void {
     ],
     [reviewId, reading, router, store, session, undo, redo],
   )
-  useActions('frame', actions)
+  useActions('frame', 'frame', actions)
 }
 
 /** One listener for all keys: the first action that has the key and may be done is done. */

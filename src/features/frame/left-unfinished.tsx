@@ -1,7 +1,7 @@
 'use client'
 import { Button } from 'antd'
 import { KINDS } from '@/core/review'
-import { useSession, useStore } from '@/store/provider'
+import { useSession, useStore } from '@/page/provider'
 import type { Left } from '@/store/typing'
 import styles from './left-unfinished.module.css'
 

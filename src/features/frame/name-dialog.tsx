@@ -3,7 +3,7 @@ import { Button, Input, Modal, type InputRef } from 'antd'
 import { useRef, useState } from 'react'
 import { plural } from '@/core/base'
 import type { Known } from '@/core/review'
-import { useSession, useStore } from '@/store/provider'
+import { useSession, useStore } from '@/page/provider'
 import type { NameWhy } from '@/store/store'
 import css from './name-dialog.module.css'
 

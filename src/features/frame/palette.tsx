@@ -1,6 +1,6 @@
 'use client'
 import { Modal } from 'antd'
-import { keyOf, useAllActions, useRegistry } from '@/store/actions'
+import { keyOf, useAllActions, useRegistry } from '@/page/actions'
 import { keySign } from '@/ui/key-sign'
 import { ComboList } from './combo-list'
 

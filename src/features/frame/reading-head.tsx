@@ -2,7 +2,7 @@
 import { dateWords } from '@/core/account'
 import { plural } from '@/core/base'
 import { nameOfPerson } from '@/core/review'
-import { useSession } from '@/store/provider'
+import { useSession } from '@/page/provider'
 
 const OF = { broad: 'titles and abstracts', close: 'full texts' } as const
 

@@ -4,7 +4,7 @@ import { useMemo } from 'react'
 import { plural } from '@/core/base'
 import { newerProblem } from '@/core/review'
 import { faultAtWork, faultOfState, rescueInWords } from '@/store/fault-words'
-import { useSession, useStore } from '@/store/provider'
+import { useSession, useStore } from '@/page/provider'
 import { rescuePackage } from '../shared/hand-on/save-package'
 
 /** Says what keeps the work from being saved or what is damaged, and how to get it out. */

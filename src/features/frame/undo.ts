@@ -3,10 +3,10 @@ import { useRouter } from 'next/navigation'
 import { useMemo } from 'react'
 import { plural } from '@/core/base'
 import type { LastDeed } from '@/core/review'
-import { useStore } from '@/store/provider'
-import { leadToPlace } from '@/store/whereabouts'
+import { useStore } from '@/page/provider'
+import { leadToPlace } from '@/page/whereabouts'
 import { untouched } from './untouched'
-import { reviewAddress } from '@/store/address'
+import { reviewAddress } from '@/page/address'
 
 export interface Undoing {
   undo: () => void

@@ -2,7 +2,7 @@
 import { Button } from 'antd'
 import { useEffect, useState, useSyncExternalStore } from 'react'
 import { listed } from '@/core/base'
-import { useStore } from '@/store/provider'
+import { useStore } from '@/page/provider'
 import { newerBuild } from '@/ui/build'
 import { goOnWithout, onWorkers, startAgain, workersMissing } from '@/workers'
 

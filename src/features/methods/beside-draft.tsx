@@ -2,7 +2,7 @@
 import { sentenceChanges, withSentence, type FactContext, type Paragraph, type Passage } from '@/core/account'
 import { editPassage } from '@/core/doing'
 import type { PassageContent } from '@/core/review'
-import { useStore } from '@/store/provider'
+import { useStore } from '@/page/provider'
 import { InlineTexts } from '../shared/account-text'
 
 /** What would be drafted now beside what a person wrote: sentences of one text only are marked, and can be taken. */

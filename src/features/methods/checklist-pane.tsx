@@ -11,8 +11,8 @@ import {
 import { editPassage, leaveAdvice, takeAdviceUp } from '@/core/doing'
 import type { PassageContent } from '@/core/review'
 import { useState } from 'react'
-import { useStore } from '@/store/provider'
-import { useLeadTo } from '@/store/use-lead-to'
+import { useStore } from '@/page/provider'
+import { useLeadTo } from '@/page/use-lead-to'
 import { InlineTexts } from '../shared/account-text'
 import { ReasonInput } from '../shared/reason-input'
 

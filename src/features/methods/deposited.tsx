@@ -4,7 +4,7 @@ import { useState } from 'react'
 import { dateWords, type FactContext } from '@/core/account'
 import { digestWords } from '@/core/base'
 import { deposit } from '@/core/doing'
-import { useStore } from '@/store/provider'
+import { useStore } from '@/page/provider'
 import { DayField } from '@/ui/day-field'
 
 /** Where the record of the review lies, noted once somebody has deposited a package of it; the section says so. */

@@ -1,6 +1,6 @@
 import { dropOwnWords } from '@/core/doing'
 import { EARLIER_PASSAGES, inlinesOf, PARTS, inlineWords, type FactContext } from '@/core/account'
-import { useStore } from '@/store/provider'
+import { useStore } from '@/page/provider'
 
 /**
  * Text that a person wrote under parts which the section as it is told now does not have: under the six parts of earlier

@@ -5,8 +5,8 @@ import type { EditorView } from '@tiptap/pm/view'
 import { NodeViewWrapper, ReactNodeViewRenderer, type ReactNodeViewProps } from '@tiptap/react'
 import { Tooltip } from 'antd'
 import { resolveFact } from '@/core/account'
-import { useFactContext } from '@/store/use-account'
-import { useLeadTo } from '@/store/use-lead-to'
+import { useFactContext } from '@/page/use-account'
+import { useLeadTo } from '@/page/use-lead-to'
 
 /** If a fact alone is chosen, puts the cursor behind it: what comes next must not take its place. */
 function stepBehind({ state, dispatch }: EditorView): void {

@@ -2,10 +2,10 @@
 import { useState } from 'react'
 import { departures, openItems, type FactContext } from '@/core/account'
 import { openPoints } from '@/core/review'
-import { useActions, type Action } from '@/store/actions'
-import { useSession } from '@/store/provider'
-import { useAccount } from '@/store/use-account'
-import { useWhereabouts } from '@/store/whereabouts'
+import { useActions, type Action } from '@/page/actions'
+import { useSession } from '@/page/provider'
+import { useAccount } from '@/page/use-account'
+import { useWhereabouts } from '@/page/whereabouts'
 import { later } from '@/ui/later'
 import { Tabs } from '../shared/tabs'
 import { useYieldsKept } from '../shared/use-yields-kept'
@@ -52,7 +52,7 @@ export function MethodsStage() {
   const [actions] = useState<Action[]>(() =>
     PANES.map(({ id, label, key }) => ({ id: `methods-${id}`, label, key, run: () => setPane(id) })),
   )
-  useActions('methods panes', actions)
+  useActions('stage', 'methods panes', actions)
   // What is led to stands in one of the panes.
   const wanted = useWhereabouts((s) => s.wanted)
   const [led, setLed] = useState<string>()

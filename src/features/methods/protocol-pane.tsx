@@ -12,7 +12,7 @@ import {
   type Departure,
   type FactContext,
 } from '@/core/account'
-import { useStore } from '@/store/provider'
+import { useStore } from '@/page/provider'
 import { TreeView } from '../shared/tree-view'
 import { TreeExports } from './tree-exports'
 import { StageLink } from '../shared/stage-link'

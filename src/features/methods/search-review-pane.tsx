@@ -14,8 +14,8 @@ import {
   type SearchAnswer,
   type SearchReview,
 } from '@/core/review'
-import { useActions, type Action } from '@/store/actions'
-import { useSession, useStore } from '@/store/provider'
+import { useActions, type Action } from '@/page/actions'
+import { useSession, useStore } from '@/page/provider'
 import { KeyHint } from '../shared/key-hint'
 import { CommentRow } from '../shared/search-review/comment-row'
 import { SettlePoint } from '../shared/search-review/settle-point'
@@ -34,7 +34,7 @@ export function SearchReviewPane({ review }: { review: Review }) {
     { id: 'search-review-give', label: 'Save my review as a file', key: 'F', strip: true, run: files.give },
     { id: 'search-review-take', label: 'Take a review file in', key: 'A', strip: true, run: files.take },
   ]
-  useActions('search review', actions)
+  useActions('pane', 'search review', actions)
   const others = searchReviews(review).filter((r) => r.reader !== person)
   const own = searchReviews(review).find((r) => r.reader === person)
   return (

@@ -2,7 +2,7 @@
 import dynamic from 'next/dynamic'
 import { Fragment, useEffect } from 'react'
 import { targetsIn, type FactContext, type Passage } from '@/core/account'
-import { useActions } from '@/store/actions'
+import { useActions } from '@/page/actions'
 import { later } from '@/ui/later'
 import { KeyHint } from '../shared/key-hint'
 import { StageLink } from '../shared/stage-link'
@@ -17,7 +17,7 @@ const PassageEditor = dynamic(() => import('./passage-editor').then((m) => m.Pas
 /** The methods section as a page: written by the record, edited by hand, handed out as a file. */
 export function SectionPane({ context, passages }: { context: FactContext; passages: readonly Passage[] }) {
   const actions = useSectionFiles(context, passages)
-  useActions('methods', actions)
+  useActions('pane', 'methods', actions)
   // What can be referred to is shown in the text, which is not drawn anew for it.
   useEffect(() => keepTargets(targetsIn(context, passages)), [context, passages])
   const shown = passages.filter((p) => p.content.length)

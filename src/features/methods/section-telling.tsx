@@ -3,7 +3,7 @@ import { Select } from 'antd'
 import { tellingOf, type FactContext } from '@/core/account'
 import { chooseTelling, chooseVoice } from '@/core/doing'
 import type { TellingLength, TellingOrder, Voice } from '@/core/review'
-import { useStore } from '@/store/provider'
+import { useStore } from '@/page/provider'
 
 const VOICES: { value: Voice; label: string }[] = [
   { value: 'we', label: 'We searched …' },

@@ -1,6 +1,6 @@
 'use client'
 import { toHtml, toMarkdown, type DocumentTree } from '@/core/account'
-import { useStore } from '@/store/provider'
+import { useStore } from '@/page/provider'
 import { fileName, saveFile } from '@/ui/save-file'
 import { saveWord } from '../shared/word-files'
 

@@ -2,8 +2,8 @@
 import { askCriterion, dropCriterion, turnPass, turnSense } from '@/core/doing'
 import { Button } from 'antd'
 import type { Criterion, Review } from '@/core/review'
-import { useStore } from '@/store/provider'
-import { useStaged } from '@/store/use-staged'
+import { useStore } from '@/page/provider'
+import { useStaged } from '@/page/use-staged'
 import { TextLine } from '@/ui/text-line'
 import { KeyHint } from '../shared/key-hint'
 

@@ -5,7 +5,7 @@ import { plural } from '@/core/base'
 import { keepDescription, linesOtherwise, type SentOtherwise } from '@/core/doing'
 import type { Profile } from '@/core/profile'
 import type { Review, Source } from '@/core/review'
-import { useStore } from '@/store/provider'
+import { useStore } from '@/page/provider'
 
 /** A database that was described otherwise in another review since: what that would change here, and taking it. */
 export function DescribedSince({

@@ -2,7 +2,7 @@
 import { chooseFramework } from '@/core/doing'
 import { Select } from 'antd'
 import { FRAMEWORKS, frameworkOf, type Framework } from '@/core/review'
-import { useStore } from '@/store/provider'
+import { useStore } from '@/page/provider'
 
 /** The published ways of breaking a question down, each with what it is for. */
 export function FrameworkSelect({ framework }: { framework: Framework }) {

@@ -5,9 +5,9 @@ import { useEffect, useRef, useState } from 'react'
 import { plural } from '@/core/base'
 import { readPasted, whoAndWhen, type Pasted } from '@/core/records'
 import type { Review } from '@/core/review'
-import { useDoor } from '@/store/handed-in'
-import { useStore } from '@/store/provider'
-import { useAsked } from '@/store/use-asked'
+import { useDoor } from '@/page/handed-in'
+import { useStore } from '@/page/provider'
+import { useAsked } from '@/page/use-asked'
 
 /** A box for anything that names works, and beneath it what was understood, line by line, before it is taken in. */
 export function KnownPaste({ review, close }: { review: Review; close: () => void }) {

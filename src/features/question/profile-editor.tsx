@@ -12,7 +12,7 @@ import {
 import { plural } from '@/core/base'
 import { keepDescription, leaveUndescribed, linesOtherwise, UNNAMED } from '@/core/doing'
 import type { Review, Source } from '@/core/review'
-import { useStore } from '@/store/provider'
+import { useStore } from '@/page/provider'
 import { fileName, saveFile } from '@/ui/save-file'
 import { LinesOtherwise } from './described-since'
 import { ProfileExamples } from './profile-examples'

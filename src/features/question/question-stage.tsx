@@ -1,10 +1,10 @@
 'use client'
 import { useMemo, useState } from 'react'
 import type { Review } from '@/core/review'
-import { useActions, type Action } from '@/store/actions'
-import { useOpensFor } from '@/store/handed-in'
-import { useSession, useStore } from '@/store/provider'
-import { useStaged } from '@/store/use-staged'
+import { useActions, type Action } from '@/page/actions'
+import { useOpensFor } from '@/page/handed-in'
+import { useSession, useStore } from '@/page/provider'
+import { useStaged } from '@/page/use-staged'
 import { later } from '@/ui/later'
 import { WalkLink } from '../shared/walk/walk-link'
 import { useSourceInfos } from '../shared/vocabulary-files'
@@ -77,7 +77,7 @@ export function QuestionStage() {
     ],
     [add, deed, doIt],
   )
-  useActions('question', actions)
+  useActions('stage', 'question', actions)
   return (
     <>
       <div className="title-line">

@@ -2,9 +2,9 @@
 import { Button, Input } from 'antd'
 import { useMemo, useRef, useState, type KeyboardEvent } from 'react'
 import type { Letter, Review } from '@/core/review'
-import { useStore } from '@/store/provider'
-import { leaveField } from '@/store/leave-field'
-import { useStaged } from '@/store/use-staged'
+import { useStore } from '@/page/provider'
+import { leaveField } from '@/page/leave-field'
+import { useStaged } from '@/page/use-staged'
 import { lettersToOffer, putIntoConcept, takeOutOfConcepts } from '@/core/doing'
 
 interface Word {

@@ -2,7 +2,7 @@
 import { chooseRole } from '@/core/doing'
 import { Select } from 'antd'
 import { frameworkOf, rolesLeft, type Concept, type Review } from '@/core/review'
-import { useStore } from '@/store/provider'
+import { useStore } from '@/page/provider'
 
 /** Which part of the framework a concept is. */
 export function RoleChoice({ concept, review }: { concept: Concept; review: Review }) {

@@ -5,9 +5,9 @@ import { lettersToOffer, ownerOf, pickAround, takePhrase } from '@/core/doing'
 import type { Letter, Review } from '@/core/review'
 import { ideasIn } from '@/core/vocabulary'
 import type { SourceInfo } from '@/standins/source-info'
-import { useStore } from '@/store/provider'
+import { useStore } from '@/page/provider'
 import { LetterList } from '@/ui/letter-list'
-import { useAsked } from '@/store/use-asked'
+import { useAsked } from '@/page/use-asked'
 import { vocabularyDesk, type Suggestion } from '@/workers'
 
 interface Props {

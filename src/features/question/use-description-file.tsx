@@ -4,8 +4,8 @@ import type { ReactNode } from 'react'
 import { noJsonAt } from '@/core/base'
 import { addDescribed } from '@/core/doing'
 import { readDescription } from '@/core/profile'
-import { useDoor } from '@/store/handed-in'
-import { useStore } from '@/store/provider'
+import { useDoor } from '@/page/handed-in'
+import { useStore } from '@/page/provider'
 import { useFilePick } from '@/ui/file-pick'
 
 /** Takes a database into the plan from the file that describes it, chosen or handed in anywhere; what cannot be used is told. */

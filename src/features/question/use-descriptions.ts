@@ -1,6 +1,6 @@
 import { useEffect, useState } from 'react'
 import { readShelf, withDescription, type Profile } from '@/core/profile'
-import { useStore } from '@/store/provider'
+import { useStore } from '@/page/provider'
 
 const KEPT = 'descriptions'
 

@@ -5,9 +5,9 @@ import { later } from '@/ui/later'
 import { plural, thousands } from '@/core/base'
 import { RECORD_FILES } from '@/core/records'
 import { useFilePick } from '@/ui/file-pick'
-import { useActions, type Action } from '@/store/actions'
-import { useDoor, useOpensFor } from '@/store/handed-in'
-import { useSession } from '@/store/provider'
+import { useActions, type Action } from '@/page/actions'
+import { useDoor, useOpensFor } from '@/page/handed-in'
+import { useSession } from '@/page/provider'
 import { useBringFile } from '../shared/bring-file/use-bring-file'
 import { KeyHint } from '../shared/key-hint'
 import { StageLink } from '../shared/stage-link'
@@ -64,7 +64,7 @@ export function RecordsStage() {
     ],
     [openFile],
   )
-  useActions('records', actions)
+  useActions('stage', 'records', actions)
 
   if (!review.imports.length)
     return (

@@ -1,8 +1,8 @@
 import { useMemo } from 'react'
 import { searchOrder } from '@/core/figures'
 import type { Review } from '@/core/review'
-import { useSession } from '@/store/provider'
-import { useAsked } from '@/store/use-asked'
+import { useSession } from '@/page/provider'
+import { useAsked } from '@/page/use-asked'
 import { sourceInfo } from '@/standins/source-info'
 import { deskReview, recordsDesk } from '@/workers'
 

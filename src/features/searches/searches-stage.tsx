@@ -2,9 +2,9 @@
 import { App } from 'antd'
 import { useMemo } from 'react'
 import { plural } from '@/core/base'
-import { useActions, type Action } from '@/store/actions'
-import { useSession, useStore } from '@/store/provider'
-import { openSheet, useWhereabouts } from '@/store/whereabouts'
+import { useActions, type Action } from '@/page/actions'
+import { useSession, useStore } from '@/page/provider'
+import { openSheet, useWhereabouts } from '@/page/whereabouts'
 import { KeyHint } from '../shared/key-hint'
 import { StageLink } from '../shared/stage-link'
 import { later } from '@/ui/later'
@@ -92,7 +92,7 @@ export function SearchesStage() {
       },
     ]
   }, [databases, shown, review, deed, store, message, runEverywhere, toBeBrought, bringThem])
-  useActions('searches-stage', actions)
+  useActions('stage', 'searches-stage', actions)
   if (!databases.length)
     return (
       <>

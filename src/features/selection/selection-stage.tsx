@@ -3,8 +3,8 @@ import { useMemo, useState } from 'react'
 import { later } from '@/ui/later'
 import { thousands } from '@/core/base'
 import type { ReadingCopy } from '@/core/selection'
-import { useActions, type Action } from '@/store/actions'
-import { useSession } from '@/store/provider'
+import { useActions, type Action } from '@/page/actions'
+import { useSession } from '@/page/provider'
 import { Tabs } from '../shared/tabs'
 import { PassPane } from './pass/pass-pane'
 import { useSelected } from './use-selected'
@@ -51,7 +51,7 @@ export function SelectionStage() {
       })),
     [reading],
   )
-  useActions('selection', actions)
+  useActions('stage', 'selection', actions)
   if (!selected.works.length && !selected.review.sources.some((s) => s.kind !== 'database'))
     return (
       <>

@@ -11,7 +11,7 @@ import {
   type ReadingCopy,
   type SaidOfWork,
 } from '@/core/selection'
-import { useSession } from '@/store/provider'
+import { useSession } from '@/page/provider'
 
 export interface Selected {
   review: Review

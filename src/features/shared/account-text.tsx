@@ -8,7 +8,7 @@ import {
   type Inline,
   type Paragraph,
 } from '@/core/account'
-import { useLeadTo } from '@/store/use-lead-to'
+import { useLeadTo } from '@/page/use-lead-to'
 import { light } from '@/ui/light'
 
 /** Paragraphs of the account for reading; facts light up where they come from. */

@@ -1,5 +1,5 @@
 'use client'
-import { keyOf, useAllActions, useRegistry, type Action } from '@/store/actions'
+import { keyOf, useAllActions, useRegistry, type Action } from '@/page/actions'
 import { keySign } from '@/ui/key-sign'
 
 /**

@@ -2,7 +2,7 @@
 import { Button } from 'antd'
 import { useSyncExternalStore } from 'react'
 import { listed } from '@/core/base'
-import { useStore } from '@/store/provider'
+import { useStore } from '@/page/provider'
 import { askForDataAgain, lackingData, onWorkers } from '@/workers'
 
 let known = lackingData()

@@ -1,4 +1,4 @@
-import type { Action } from '@/store/actions'
+import type { Action } from '@/page/actions'
 
 /** Of a list where a page of it is not to be seen: so many rows. */
 const PAGE = 10

@@ -1,7 +1,7 @@
 import { useMemo } from 'react'
 import { worksInGroup, type Review } from '@/core/review'
-import { useSession } from '@/store/provider'
-import { useAsked } from '@/store/use-asked'
+import { useSession } from '@/page/provider'
+import { useAsked } from '@/page/use-asked'
 import { deskReview, recordsDesk } from '@/workers'
 
 /**

@@ -2,8 +2,8 @@
 import { useMemo } from 'react'
 import { noticeWords } from '@/core/account'
 import { noticesIn, type Notices } from '@/core/figures'
-import { useSession } from '@/store/provider'
-import { useAsked } from '@/store/use-asked'
+import { useSession } from '@/page/provider'
+import { useAsked } from '@/page/use-asked'
 import { recordsDesk } from '@/workers'
 
 /** Which works of the open review are notices on which. */

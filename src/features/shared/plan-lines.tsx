@@ -1,6 +1,6 @@
 'use client'
 import { putIntoLines } from '@/core/doing'
-import { useStore } from '@/store/provider'
+import { useStore } from '@/page/provider'
 import { useMemo } from 'react'
 import { listed, plural } from '@/core/base'
 import type { Concept, Letter, Review, Term } from '@/core/review'

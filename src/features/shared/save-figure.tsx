@@ -1,6 +1,6 @@
 import { App, Button } from 'antd'
 import { messageOf } from '@/core/base'
-import { useStore } from '@/store/provider'
+import { useStore } from '@/page/provider'
 import { saveFile } from '@/ui/save-file'
 import { longDesk } from '@/workers'
 

@@ -1,7 +1,7 @@
 'use client'
 import Link from 'next/link'
-import { reviewAddress } from '@/store/address'
-import { useSession } from '@/store/provider'
+import { reviewAddress } from '@/page/address'
+import { useSession } from '@/page/provider'
 import { KeyHint } from './key-hint'
 
 /** The way to a stage, within a sentence, with its key as the person has set it. */

@@ -6,7 +6,7 @@ import { toDocument, type Rec } from '@/core/records'
 import { termExpression } from '@/core/strategy'
 import type { Review } from '@/core/review'
 import { sourceInfo } from '@/standins/source-info'
-import { useAsked } from '@/store/use-asked'
+import { useAsked } from '@/page/use-asked'
 import { vocabularyDesk } from '@/workers'
 
 export interface Mark {

@@ -1,8 +1,8 @@
 import { useLayoutEffect } from 'react'
 import { termAsks } from '@/core/figures'
-import { useSession } from '@/store/provider'
-import { useAsked } from '@/store/use-asked'
-import { keepYields } from '@/store/yields'
+import { useSession } from '@/page/provider'
+import { useAsked } from '@/page/use-asked'
+import { keepYields } from '@/page/yields'
 import { recordsDesk } from '@/workers'
 
 /** Keeps what each term yields for the account, as long as a stage that tells of it is on the screen. */

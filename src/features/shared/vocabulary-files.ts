@@ -1,6 +1,6 @@
 import { useEffect, useMemo } from 'react'
 import type { Review } from '@/core/review'
-import { useStore } from '@/store/provider'
+import { useStore } from '@/page/provider'
 import { listOfNoted } from '@/core/vocabulary'
 import { fileKey, sourceInfo, type SourceInfo } from '@/standins/source-info'
 import { vocabularyDesk } from '@/workers'

@@ -2,7 +2,7 @@
 import '@/core/base/jitless'
 import { App } from 'antd'
 import type { ReactNode } from 'react'
-import { StoreProvider } from '@/store/provider'
+import { StoreProvider } from '@/page/provider'
 import { recordsElsewhere } from './records-elsewhere'
 import { SaidThere } from './said-there'
 

@@ -2,7 +2,7 @@
 import { Button, Input, Modal } from 'antd'
 import { useRef, useState } from 'react'
 import { messageOf, thousands } from '@/core/base'
-import { useStore } from '@/store/provider'
+import { useStore } from '@/page/provider'
 import { useFilePick } from '@/ui/file-pick'
 import { fileName, saveFile } from '@/ui/save-file'
 import { reportText, type Check } from '@/verify/report'

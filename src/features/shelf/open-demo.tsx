@@ -2,10 +2,10 @@
 import { messageOf } from '@/core/base'
 import { useRouter } from 'next/navigation'
 import { useEffect, useState } from 'react'
-import { useStore } from '@/store/provider'
+import { useStore } from '@/page/provider'
 import { LackingData } from '../shared/lacking-data'
 import { DEMO_ID, shelveDemo } from './demo'
-import { reviewAddress } from '@/store/address'
+import { reviewAddress } from '@/page/address'
 
 /** Goes straight to the demo review, putting it on the shelf the first time. */
 export function OpenDemo() {

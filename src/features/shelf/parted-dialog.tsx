@@ -4,14 +4,14 @@ import { Button, Modal } from 'antd'
 import { useRouter } from 'next/navigation'
 import { useEffect, useState } from 'react'
 import { messageOf, plural } from '@/core/base'
-import { useSession, useStore } from '@/store/provider'
+import { useSession, useStore } from '@/page/provider'
 import { longDesk, type ComparedHere } from '@/workers'
 import { saveBackup } from '../shared/hand-on/save-package'
 import { sayThere } from '../shared/said-there'
 import { takeSideIn } from '../shared/side-files/take-side'
 import { PartedMatters } from './parted-matters'
 import { takePackage } from './take-package'
-import { reviewAddress } from '@/store/address'
+import { reviewAddress } from '@/page/address'
 
 /** Differences of one part that are shown; the others are counted. */
 const SHOWN = 8

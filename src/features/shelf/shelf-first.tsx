@@ -2,7 +2,7 @@
 import { Button } from 'antd'
 import Link from 'next/link'
 import { useCallback, useEffect, useState, type ComponentType } from 'react'
-import { useDoor } from '@/store/handed-in'
+import { useDoor } from '@/page/handed-in'
 import { shelfLines, type ShelfLines } from '@/store/shelf-lines'
 import { useFileDrop } from '@/ui/use-file-drop'
 import type { ShelfProps } from './shelf'

@@ -2,7 +2,7 @@
 import { Button } from 'antd'
 import Link from 'next/link'
 import type { ReactNode } from 'react'
-import { reviewAddress } from '@/store/address'
+import { reviewAddress } from '@/page/address'
 import { copyNumber } from '@/store/copy-ids'
 import type { ShelfItem } from '@/store/database'
 import { CourseBand } from '@/ui/course-band'

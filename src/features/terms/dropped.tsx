@@ -1,8 +1,8 @@
 'use client'
 import { takeTermBack } from '@/core/doing'
 import type { Term } from '@/core/review'
-import { useStore } from '@/store/provider'
-import { useStaged } from '@/store/use-staged'
+import { useStore } from '@/page/provider'
+import { useStaged } from '@/page/use-staged'
 
 /** The reason why a term was dropped, asked for at once and kept beside the term. */
 export function DroppedReason({

@@ -6,7 +6,7 @@ import { addHeadingSeen, logLookUp } from '@/core/doing'
 import type { Concept, HeadingNoted, Review } from '@/core/review'
 import { readHeadingPage, type HeadingPage } from '@/core/vocabulary'
 import type { SourceInfo } from '@/standins/source-info'
-import { useStore } from '@/store/provider'
+import { useStore } from '@/page/provider'
 import { HeadingsHeldBy } from './headings-held'
 import css from './headings-seen.module.css'
 

@@ -1,5 +1,5 @@
 'use client'
-import { useStore } from '@/store/provider'
+import { useStore } from '@/page/provider'
 import { Button, Select } from 'antd'
 import { useMemo, useState } from 'react'
 import { listed } from '@/core/base'

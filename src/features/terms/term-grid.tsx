@@ -10,7 +10,7 @@ import {
 } from '@dnd-kit/core'
 import { memo, useMemo } from 'react'
 import type { Concept, Gap, Review, Term } from '@/core/review'
-import { useStore } from '@/store/provider'
+import { useStore } from '@/page/provider'
 import type { SourceInfo } from '@/standins/source-info'
 import { Strand } from '@/ui/strand'
 import { Chip, type ChipDeeds } from './chip'

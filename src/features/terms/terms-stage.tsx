@@ -2,9 +2,9 @@
 import { Button, Dropdown } from 'antd'
 import { useEffect, useMemo, useState } from 'react'
 import type { Review } from '@/core/review'
-import { useActions } from '@/store/actions'
-import { useOpensFor } from '@/store/handed-in'
-import { useSession } from '@/store/provider'
+import { useActions } from '@/page/actions'
+import { useOpensFor } from '@/page/handed-in'
+import { useSession } from '@/page/provider'
 import { hasHeadings, type SourceInfo } from '@/standins/source-info'
 import { later } from '@/ui/later'
 import { useSplit } from '@/ui/split'
@@ -83,7 +83,7 @@ function Grid({
     setPane,
     importVocabulary,
   })
-  useActions('terms', actions)
+  useActions('stage', 'terms', actions)
   useOpensFor('vocabulary', importVocabulary)
   useEffect(() => {
     document.querySelector('.grid td.on')?.scrollIntoView({ block: 'nearest' })

@@ -1,7 +1,7 @@
 'use client'
 import { useEffect, useRef, type KeyboardEvent } from 'react'
 import { thousands } from '@/core/base'
-import { useAsked } from '@/store/use-asked'
+import { useAsked } from '@/page/use-asked'
 import { vocabularyDesk, type TreeRow } from '@/workers'
 
 const NO_ROWS: TreeRow[] = []

@@ -1,6 +1,6 @@
 import { useState } from 'react'
-import { useStore } from '@/store/provider'
-import { useAsked } from '@/store/use-asked'
+import { useStore } from '@/page/provider'
+import { useAsked } from '@/page/use-asked'
 import { vocabularyDesk, type Neighbourhood, type Offer } from '@/workers'
 
 const NO_OFFERS: Offer[] = []

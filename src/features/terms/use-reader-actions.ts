@@ -1,7 +1,7 @@
 import { useMemo } from 'react'
 import type { Concept, Review } from '@/core/review'
-import { useActions, type Action } from '@/store/actions'
-import { useStore } from '@/store/provider'
+import { useActions, type Action } from '@/page/actions'
+import { useStore } from '@/page/provider'
 import type { SourceInfo } from '@/standins/source-info'
 import type { Neighbourhood } from '@/workers'
 import { putTerms } from '../shared/term-commands'
@@ -94,7 +94,7 @@ export function useReaderActions({
     } satisfies Record<string, Action>
   }, [concept, info.source.id, asTree, shown, marked, store, review, codes, elsewhere, unmark, setAsTree])
   const list = useMemo(() => Object.values<Action>(actions), [actions])
-  useActions('reader', list)
+  useActions('pane', 'reader', list)
 
   return actions
 }

@@ -5,14 +5,14 @@ import { parse, print } from '@/core/query'
 import type { Concept, Review, Term } from '@/core/review'
 import type { SourceInfo } from '@/standins/source-info'
 import { Strand } from '@/ui/strand'
-import { useAsked } from '@/store/use-asked'
+import { useAsked } from '@/page/use-asked'
 import { searchDesk, wordDesk, type WordReport as Report } from '@/workers'
 import { restOfPlan } from '../shared/plan-text'
 import { sameTerm } from '@/core/doing'
 import { putTerms } from '../shared/term-commands'
 import { WordReport } from './word-report'
-import { leaveField } from '@/store/leave-field'
-import { useStore } from '@/store/provider'
+import { leaveField } from '@/page/leave-field'
+import { useStore } from '@/page/provider'
 
 interface Props {
   concept: Concept

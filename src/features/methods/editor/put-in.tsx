@@ -4,7 +4,7 @@ import { addColumnAfter, addRowAfter, deleteColumn, deleteRow } from '@tiptap/pm
 import { useEditorState } from '@tiptap/react'
 import { Dropdown, Input, Modal } from 'antd'
 import { useRef, useState, type ReactNode } from 'react'
-import { useStore } from '@/store/provider'
+import { useStore } from '@/page/provider'
 import { dropTable, putTable } from './table-nodes'
 import { useTargets } from './targets'
 

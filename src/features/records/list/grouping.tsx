@@ -2,7 +2,7 @@
 import { Button, Input, Modal } from 'antd'
 import { useState, type ReactNode } from 'react'
 import { putInGroup } from '@/core/doing'
-import { useSession, useStore } from '@/store/provider'
+import { useSession, useStore } from '@/page/provider'
 import type { WorkView } from '@/workers'
 
 /** Putting a work into groups: a dialog with those there are, by letter, and a line for a new one. */

@@ -1,6 +1,6 @@
 import { useCallback, useMemo, useState } from 'react'
 import type { ChosenWorks, WorkFacet, WorkOrder } from '@/core/records'
-import { useAsked } from '@/store/use-asked'
+import { useAsked } from '@/page/use-asked'
 import { recordsDesk, type WorksAnswer } from '@/workers'
 import type { Desk } from '../use-desk'
 

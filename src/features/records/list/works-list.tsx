@@ -1,6 +1,6 @@
 'use client'
 import { useCallback, useEffect, useRef, useState } from 'react'
-import { useStore } from '@/store/provider'
+import { useStore } from '@/page/provider'
 import { Title } from '@/ui/marked'
 import { scrollToRow, useRowWindow } from '@/ui/use-row-window'
 import { recordsDesk, type WorkRow, type WorksAnswer } from '@/workers'

@@ -3,9 +3,9 @@ import { Input, Select } from 'antd'
 import { useMemo, useState } from 'react'
 import { thousands } from '@/core/base'
 import { WORK_ORDERS, type WorkOrder } from '@/core/records'
-import { useActions, type Action } from '@/store/actions'
-import { useSession, useStore } from '@/store/provider'
-import { useAsked } from '@/store/use-asked'
+import { useActions, type Action } from '@/page/actions'
+import { useSession, useStore } from '@/page/provider'
+import { useAsked } from '@/page/use-asked'
 import { recordsDesk } from '@/workers'
 import { listSteps } from '../../shared/list-steps'
 import { useSourceNames, type Desk } from '../use-desk'
@@ -89,7 +89,7 @@ export function WorksPane({ desk, list }: { desk: Desk; list: AskedWorksState })
     ],
     [count, place, work, openGroups, openHarvest],
   )
-  useActions('works', actions)
+  useActions('pane', 'works', actions)
   return (
     <div className="works">
       <FacetsColumn list={list} nameOf={nameOf} />

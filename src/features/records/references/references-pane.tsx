@@ -17,9 +17,9 @@ import {
   type StyleId,
   type Writable,
 } from '@/core/records'
-import { useDoor } from '@/store/handed-in'
-import { useSession, useStore } from '@/store/provider'
-import { useAsked } from '@/store/use-asked'
+import { useDoor } from '@/page/handed-in'
+import { useSession, useStore } from '@/page/provider'
+import { useAsked } from '@/page/use-asked'
 import { useFilePick } from '@/ui/file-pick'
 import { fileName, saveFile } from '@/ui/save-file'
 import { longDesk, recordsDesk } from '@/workers'

@@ -5,7 +5,7 @@ import { plural } from '@/core/base'
 import { typesSet } from '@/core/doing'
 import { TYPE_WORDS } from '@/core/records'
 import { standingImports } from '@/core/review'
-import { useSession, useStore } from '@/store/provider'
+import { useSession, useStore } from '@/page/provider'
 import { longDesk, recordsDesk } from '@/workers'
 import { bringIn } from '../../shared/tell-apart'
 

@@ -4,7 +4,7 @@ import { App, Button } from 'antd'
 import { useState } from 'react'
 import { plural, thousands } from '@/core/base'
 import { RULES_VERSION } from '@/core/records'
-import { useSession, useStore } from '@/store/provider'
+import { useSession, useStore } from '@/page/provider'
 import { partitionCommand } from '../../shared/tell-apart'
 
 /**

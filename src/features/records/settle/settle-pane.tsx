@@ -4,9 +4,9 @@ import { Button } from 'antd'
 import { useMemo, useState } from 'react'
 import { plural } from '@/core/base'
 import { FIELDS, textOf, type Rec, type Signal } from '@/core/records'
-import { useActions, type Action } from '@/store/actions'
-import { useSession, useStore } from '@/store/provider'
-import { useAsked } from '@/store/use-asked'
+import { useActions, type Action } from '@/page/actions'
+import { useSession, useStore } from '@/page/provider'
+import { useAsked } from '@/page/use-asked'
 import { recordsDesk, type PairView } from '@/workers'
 import { KeyHint } from '../../shared/key-hint'
 import { useSourceNames, type Desk } from '../use-desk'
@@ -75,7 +75,7 @@ export function SettlePane({ desk }: { desk: Desk }) {
       },
     ]
   }, [pair, place, count, deed, doIt])
-  useActions('settle', actions)
+  useActions('pane', 'settle', actions)
   if (!pairs) return <p className="empty">{failed ?? 'Reading the records …'}</p>
   return (
     <div className="settle">

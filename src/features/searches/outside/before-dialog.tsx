@@ -5,7 +5,7 @@ import { useState, type ReactNode } from 'react'
 import { logBefore } from '@/core/doing'
 import type { Line } from '@/core/review'
 import type { SourceInfo } from '@/standins/source-info'
-import { useSession, useStore } from '@/store/provider'
+import { useSession, useStore } from '@/page/provider'
 
 /** A search that was made before the record was kept: its day and its count, and who made it; what it asked is not known. */
 export function BeforeDialog({

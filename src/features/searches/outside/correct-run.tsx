@@ -4,7 +4,7 @@ import { useState } from 'react'
 import { thousands } from '@/core/base'
 import { correctRun } from '@/core/doing'
 import type { Run } from '@/core/review'
-import { useStore } from '@/store/provider'
+import { useStore } from '@/page/provider'
 
 /** A count that was logged wrongly is corrected by another run, with the reason; both are kept. */
 export function CorrectRun({ run }: { run: Run }) {

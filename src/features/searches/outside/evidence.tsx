@@ -4,7 +4,7 @@ import type { Store } from '@/store/store'
 import { Button } from 'antd'
 import { useMemo } from 'react'
 import type { Attachment, Line } from '@/core/review'
-import { useSession, useStore } from '@/store/provider'
+import { useSession, useStore } from '@/page/provider'
 import { useFilePick } from '@/ui/file-pick'
 import { saveFile } from '@/ui/save-file'
 

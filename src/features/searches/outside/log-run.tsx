@@ -7,8 +7,8 @@ import { exportHere, logAgain, logByHand, ranBefore, type Again } from '@/core/d
 import { nameOfPerson, type Line } from '@/core/review'
 import { numbersThere } from '@/core/strategy'
 import { evidenceOf, type SourceInfo } from '@/standins/source-info'
-import { useActions, type Action } from '@/store/actions'
-import { useSession, useStore } from '@/store/provider'
+import { useActions, type Action } from '@/page/actions'
+import { useSession, useStore } from '@/page/provider'
 import { KeyHint } from '../../shared/key-hint'
 import { CorrectRun } from './correct-run'
 import { Evidence } from './evidence'
@@ -99,6 +99,7 @@ export function LogRun({
   }
   const field = useRef<GetRef<typeof InputNumber>>(null)
   useActions(
+    'part',
     'log-run',
     useMemo<Action[]>(
       () => [

@@ -2,7 +2,7 @@ import { Button, Input } from 'antd'
 import { useState } from 'react'
 import { putReadingRight, runReadOtherwise } from '@/core/doing'
 import type { Line } from '@/core/review'
-import { useSession, useStore } from '@/store/provider'
+import { useSession, useStore } from '@/page/provider'
 
 /** Where a line was changed that was run elsewhere: another search, or the same one read better? Only a person can tell. */
 export function ReadingOffer({

@@ -5,7 +5,7 @@ import { useEffect, useMemo, useRef, useState } from 'react'
 import { listed, plural, thousands } from '@/core/base'
 import { logAgain, logByHand, runSheet, type RunSheetLine } from '@/core/doing'
 import { evidenceOf, type SourceInfo } from '@/standins/source-info'
-import { useSession, useStore } from '@/store/provider'
+import { useSession, useStore } from '@/page/provider'
 import { copyText } from '@/ui/copy-text'
 
 /**

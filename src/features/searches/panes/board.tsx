@@ -1,9 +1,9 @@
 'use client'
-import { useStore } from '@/store/provider'
+import { useStore } from '@/page/provider'
 import { useEffect, useMemo, useRef, useState } from 'react'
 import { plural } from '@/core/base'
 import type { Line, Review } from '@/core/review'
-import { useActions, type Action } from '@/store/actions'
+import { useActions, type Action } from '@/page/actions'
 import type { SourceInfo } from '@/standins/source-info'
 import { Strand } from '@/ui/strand'
 import type { BoardCause, BoardRow, Judgement } from '@/workers'
@@ -109,6 +109,7 @@ function Missed({ review, info, row }: { review: Review; info: SourceInfo; row: 
     first.current = () => best && take(best)
   })
   useActions(
+    'part',
     'board',
     useMemo<Action[]>(
       () => [

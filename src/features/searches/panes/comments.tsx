@@ -2,7 +2,7 @@
 import { addComment } from '@/core/doing'
 import { useState } from 'react'
 import { searchReviews, type Line, type Review, type SearchComment } from '@/core/review'
-import { useSession, useStore } from '@/store/provider'
+import { useSession, useStore } from '@/page/provider'
 import type { SourceInfo } from '@/standins/source-info'
 import { searchDesk } from '@/workers'
 import { CommentRow } from '../../shared/search-review/comment-row'

@@ -7,7 +7,7 @@ import { limitWords, type LimitValue } from '@/core/query'
 import type { Line, PlannedLimit, Review } from '@/core/review'
 import { limitStanding, type LimitStanding } from '@/core/strategy'
 import type { SourceInfo } from '@/standins/source-info'
-import { useAsked } from '@/store/use-asked'
+import { useAsked } from '@/page/use-asked'
 import { searchDesk, wordDesk, type LimitCosts } from '@/workers'
 import { askedOf } from '../../shared/known-item'
 

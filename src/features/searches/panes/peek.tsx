@@ -6,13 +6,13 @@ import { languageName, type LimitValue } from '@/core/query'
 import { RECORD_FACETS, type ChosenFacets, type RecordFacet } from '@/core/records'
 import type { Letter, Line, Review } from '@/core/review'
 import type { SourceInfo } from '@/standins/source-info'
-import { useAsked } from '@/store/use-asked'
+import { useAsked } from '@/page/use-asked'
 import { searchDesk, type Peek as Found, type PeekOrder } from '@/workers'
 import { putTerms } from '../../shared/term-commands'
 import { useMarker } from '../../shared/use-marks'
 import { addLine } from '../sheet/add-line'
 import { PeekRecord } from './peek-record'
-import { useStore } from '@/store/provider'
+import { useStore } from '@/page/provider'
 
 const ORDERS: PeekOrder[] = ['newest', 'relevance', 'times cited', 'title']
 const NAMES: Record<RecordFacet, string> = {

@@ -5,9 +5,9 @@ import { listed } from '@/core/base'
 import type { Loss } from '@/core/profile'
 import type { Line } from '@/core/review'
 import type { StandinInfo } from '@/standins'
-import { useActions, type Action } from '@/store/actions'
-import { useStore } from '@/store/provider'
-import { useAsked } from '@/store/use-asked'
+import { useActions, type Action } from '@/page/actions'
+import { useStore } from '@/page/provider'
+import { useAsked } from '@/page/use-asked'
 import { searchDesk, type Said } from '@/workers'
 import { copyText } from '@/ui/copy-text'
 import { KeyHint } from '../../shared/key-hint'
@@ -68,6 +68,7 @@ export function SaidPane({
     [short, said.text, onScreen, deed, message],
   )
   useActions(
+    'part',
     'translation',
     useMemo(() => [copy], [copy]),
   )

@@ -1,6 +1,6 @@
 'use client'
 import { useState } from 'react'
-import { useStore } from '@/store/provider'
+import { useStore } from '@/page/provider'
 import { listed, thousands } from '@/core/base'
 import type { Line, Review, Term } from '@/core/review'
 import type { SourceInfo } from '@/standins/source-info'

@@ -2,7 +2,7 @@
 import { useMemo } from 'react'
 import { chooseCounts, countsProposed } from '@/core/doing'
 import type { Review } from '@/core/review'
-import { useStore } from '@/store/provider'
+import { useStore } from '@/page/provider'
 
 /** Where another line than the last may be what the strategy found: which, why, and the choice between the two. */
 export function CountsOffer({ review, sourceId }: { review: Review; sourceId: string }) {

@@ -3,7 +3,7 @@ import { dropEmptyLine } from '@/core/doing'
 import { Input } from 'antd'
 import { useRef, useState } from 'react'
 import type { Line } from '@/core/review'
-import { useStore } from '@/store/provider'
+import { useStore } from '@/page/provider'
 
 /** A search without text opened for editing: what was done, in words. A new one that gets none goes again. */
 export function DescribedEditor({

@@ -7,7 +7,7 @@ import { hasErrors, type Problem } from '@/core/base'
 import { printFor, readFrom, type Profile } from '@/core/profile'
 import { byGroup, parse, print, withoutPlaces } from '@/core/query'
 import type { Line, Source } from '@/core/review'
-import { useSession, useStore } from '@/store/provider'
+import { useSession, useStore } from '@/page/provider'
 import { sourceInfo } from '@/standins/source-info'
 import { vocabularyDesk } from '@/workers'
 

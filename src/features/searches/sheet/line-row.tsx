@@ -2,7 +2,7 @@
 import { memo, type MouseEvent } from 'react'
 import { thousands, type Problem } from '@/core/base'
 import { LIMIT_LETTER, limitWords, type LimitKind } from '@/core/query'
-import { useSession } from '@/store/provider'
+import { useSession } from '@/page/provider'
 import { nameOfPerson, type Concept, type Line, type Run } from '@/core/review'
 import { Strand } from '@/ui/strand'
 import { QueryText } from './query-text'

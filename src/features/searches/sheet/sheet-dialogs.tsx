@@ -1,7 +1,7 @@
 'use client'
 import { countingLine, withNeeded } from '@/core/strategy'
 import type { SourceInfo } from '@/standins/source-info'
-import { useOpensFor } from '@/store/handed-in'
+import { useOpensFor } from '@/page/handed-in'
 import { later } from '@/ui/later'
 import type { Sheet } from './use-sheet'
 

@@ -1,5 +1,5 @@
 'use client'
-import { useStore } from '@/store/provider'
+import { useStore } from '@/page/provider'
 import type { Line, Review } from '@/core/review'
 import { finalNumber } from '@/core/strategy'
 import type { SourceInfo } from '@/standins/source-info'

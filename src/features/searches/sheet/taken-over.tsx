@@ -3,7 +3,7 @@ import { sayTakenOver } from '@/core/doing'
 import { Select } from 'antd'
 import { useState } from 'react'
 import type { Line, TakenOver } from '@/core/review'
-import { useStore } from '@/store/provider'
+import { useStore } from '@/page/provider'
 
 const WHAT: { value: TakenOver['what']; label: string }[] = [
   { value: 'filter', label: 'takes over a filter' },

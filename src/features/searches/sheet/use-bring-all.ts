@@ -4,7 +4,7 @@ import { plural, thousands } from '@/core/base'
 import { toBring, type ToBring } from '@/core/doing'
 import type { Review } from '@/core/review'
 import type { SourceInfo } from '@/standins/source-info'
-import { useStore } from '@/store/provider'
+import { useStore } from '@/page/provider'
 import { bringSearches } from '../outside/bring-records'
 
 export interface BringAll {

@@ -1,7 +1,7 @@
 import { App } from 'antd'
 import { useCallback, useRef, useState } from 'react'
 import { plural } from '@/core/base'
-import { useStore } from '@/store/provider'
+import { useStore } from '@/page/provider'
 import type { SourceInfo } from '@/standins/source-info'
 import { runLines } from './run'
 

@@ -2,7 +2,7 @@ import { useCallback, useMemo, useState } from 'react'
 import type { Problem } from '@/core/base'
 import type { Line, Review } from '@/core/review'
 import type { SourceInfo } from '@/standins/source-info'
-import { chooseLine, useWhereabouts } from '@/store/whereabouts'
+import { chooseLine, useWhereabouts } from '@/page/whereabouts'
 import type { RunOutcome } from './run'
 import { sheetView, type SheetView } from './sheet-lines'
 

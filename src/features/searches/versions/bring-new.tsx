@@ -2,7 +2,7 @@ import { App, Button } from 'antd'
 import { dateWords } from '@/core/account'
 import { plural } from '@/core/base'
 import type { Review } from '@/core/review'
-import { useStore } from '@/store/provider'
+import { useStore } from '@/page/provider'
 import { bringIntoUpdate, openUpdate, type FoundAnew } from './update-round'
 
 /** When a round was begun, as far as anything was brought in or run in it. */

@@ -1,8 +1,8 @@
 import type { Store } from '@/store/store'
 import { compareRecords, type Compared, type Rec } from '@/core/records'
 import { commandOf, type Entry, type Import } from '@/core/review'
-import { useStore } from '@/store/provider'
-import { useAsked } from '@/store/use-asked'
+import { useStore } from '@/page/provider'
+import { useAsked } from '@/page/use-asked'
 
 /** What a source had in the review at one time: one file, or several parts of one export. */
 export interface Exported {

@@ -4,7 +4,7 @@ import { Button, DatePicker, Select } from 'antd'
 import dayjs from 'dayjs'
 import { dateWords } from '@/core/account'
 import { nextReminder, reminderCalendar, RHYTHMS, type Review } from '@/core/review'
-import { useStore } from '@/store/provider'
+import { useStore } from '@/page/provider'
 import type { SourceInfo } from '@/standins/source-info'
 import { fileName, saveFile } from '@/ui/save-file'
 

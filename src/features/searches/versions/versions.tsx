@@ -7,7 +7,7 @@ import { dateWords } from '@/core/account'
 import { thousands } from '@/core/base'
 import { limitWords, print, parse } from '@/core/query'
 import { lineVersions, nameOfPerson, strategyVersions, type Line, type StrategyVersion } from '@/core/review'
-import { useSession, useStore } from '@/store/provider'
+import { useSession, useStore } from '@/page/provider'
 import type { SourceInfo } from '@/standins/source-info'
 import { KeptFiles } from '../outside/evidence'
 

@@ -12,7 +12,7 @@ import {
   type FlowBox,
 } from '@/core/selection'
 import { sourceInfo } from '@/standins/source-info'
-import { useSession, useStore } from '@/store/provider'
+import { useSession, useStore } from '@/page/provider'
 import { fileName, saveFile } from '@/ui/save-file'
 import { SaveFigure } from '../../shared/save-figure'
 import { saveWord } from '../../shared/word-files'

@@ -4,7 +4,7 @@ import { useState, type ReactNode } from 'react'
 import { plural } from '@/core/base'
 import { notRuledBy, ruleMany } from '@/core/doing'
 import { personId, type PassName } from '@/core/review'
-import { useSession, useStore } from '@/store/provider'
+import { useSession, useStore } from '@/page/provider'
 import { namedWorks, useNamedWorks } from '../../shared/named-works'
 import type { Selected } from '../use-selected'
 

@@ -2,7 +2,7 @@
 import { Select } from 'antd'
 import type { ReadingOrder } from '@/core/review'
 import type { Sureness } from '@/core/selection'
-import { leaveChoice } from '@/store/leave-field'
+import { leaveChoice } from '@/page/leave-field'
 import type { Order } from './use-order'
 
 const ORDERS: Record<ReadingOrder, string> = {

@@ -1,7 +1,7 @@
 'use client'
 import { noticedTitle } from '@/core/doing'
 import { leadsOut, type PassName } from '@/core/review'
-import { useActions, type Action } from '@/store/actions'
+import { useActions, type Action } from '@/page/actions'
 import type { Selected } from '../use-selected'
 import { useMany } from './many-dialog'
 import { useNotice } from './notice-dialog'
@@ -53,7 +53,7 @@ export function PassPane({
     { id: 'rule-back', label: 'Back', key: 'ArrowUp', strip: true, when: () => at > 0, run: list.back },
   ]
   const whole = !selected.reading
-  useActions('selection-pass', [
+  useActions('pane', 'selection-pass', [
     ...rules,
     ...criteria.slice(0, 9).map((c, i) => ({
       id: `answer-${c.id}`,

@@ -3,7 +3,7 @@ import { Input } from 'antd'
 import { useState } from 'react'
 import { dropQuote, keepQuote } from '@/core/doing'
 import type { Review, Work } from '@/core/review'
-import { useStore } from '@/store/provider'
+import { useStore } from '@/page/provider'
 
 /** Words of a full text that are kept, each with where it stands. */
 export function Quotes({ work, review }: { work: Work; review: Review }) {

@@ -3,7 +3,7 @@ import { InputNumber, Modal } from 'antd'
 import { useState, type ReactNode } from 'react'
 import { plural } from '@/core/base'
 import { drawSample } from '@/core/doing'
-import { useStore } from '@/store/provider'
+import { useStore } from '@/page/provider'
 import type { Selected } from '../use-selected'
 
 /**

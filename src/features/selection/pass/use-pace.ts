@@ -1,5 +1,5 @@
 import { useMemo } from 'react'
-import { useSession } from '@/store/provider'
+import { useSession } from '@/page/provider'
 
 /** Longer than this and the reader was away. */
 const AWAY = 5 * 60_000

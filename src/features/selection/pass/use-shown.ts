@@ -1,7 +1,7 @@
 import { useEffect, useState } from 'react'
 import type { Rec } from '@/core/records'
 import type { Work } from '@/core/review'
-import { useStore } from '@/store/provider'
+import { useStore } from '@/page/provider'
 import { recordsDesk } from '@/workers'
 
 /** So many works behind the one being read are fetched with it, so that the next is there at once. */

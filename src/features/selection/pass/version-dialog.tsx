@@ -5,7 +5,7 @@ import { plural } from '@/core/base'
 import { nameCriteria } from '@/core/doing'
 import { nameOfPerson, questionsOf, type PassName } from '@/core/review'
 import { touchedByChange } from '@/core/selection'
-import { useStore } from '@/store/provider'
+import { useStore } from '@/page/provider'
 import type { Selected } from '../use-selected'
 
 /** Giving the criteria, as they stand, a name: what is ruled from then on is ruled under it. */

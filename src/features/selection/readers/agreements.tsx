@@ -12,7 +12,7 @@ import {
   type PassAgreement,
   type ReaderPair,
 } from '@/core/selection'
-import { useSession } from '@/store/provider'
+import { useSession } from '@/page/provider'
 import type { Selected } from '../use-selected'
 
 /** How far readers agree in each pass, by what each said first: of all works, or of a group that was read together. */

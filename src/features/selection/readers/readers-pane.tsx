@@ -1,8 +1,8 @@
 'use client'
 import { Button } from 'antd'
 import { nameOfPerson } from '@/core/review'
-import { useActions, type Action } from '@/store/actions'
-import { useStore } from '@/store/provider'
+import { useActions, type Action } from '@/page/actions'
+import { useStore } from '@/page/provider'
 import { KeyHint } from '../../shared/key-hint'
 import { handOn } from '../../shared/hand-on/hand-on-dialog'
 import { useSideFiles } from '../../shared/side-files/use-side-files'
@@ -21,7 +21,7 @@ export function ReadersPane({ selected }: { selected: Selected }) {
       ? []
       : [{ id: 'reading-take', label: 'Take a reader’s file in', key: 'A', strip: true, run: files.take }]),
   ]
-  useActions('readers', actions)
+  useActions('pane', 'readers', actions)
   return (
     <div className="readers">
       <p className="readers-files">

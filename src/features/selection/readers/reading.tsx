@@ -6,8 +6,8 @@ import { plural, thousands } from '@/core/base'
 import { planReading } from '@/core/doing'
 import { nameOfPerson, workOf, type PassName, type ReadingPlan } from '@/core/review'
 import { askedDone, readersOfWork, readingDone, readingWords, toAskAgain } from '@/core/selection'
-import { leaveChoice } from '@/store/leave-field'
-import { useStore } from '@/store/provider'
+import { leaveChoice } from '@/page/leave-field'
+import { useStore } from '@/page/provider'
 import type { Selected } from '../use-selected'
 
 const WAYS: readonly { value: ReadingPlan['way']; label: string }[] = [

@@ -2,7 +2,7 @@
 import { useState } from 'react'
 import { sayOnePerson } from '@/core/doing'
 import { nameOfPerson } from '@/core/review'
-import { useSession, useStore } from '@/store/provider'
+import { useSession, useStore } from '@/page/provider'
 import { ChooseDialog } from '../../shared/choose-dialog'
 import type { Selected } from '../use-selected'
 

@@ -3,8 +3,8 @@ import { Select } from 'antd'
 import { chooseRule } from '@/core/doing'
 import { SELECTION_RULES, type Review, type SelectionRule } from '@/core/review'
 import { rulesOf } from '@/core/selection'
-import { useStore } from '@/store/provider'
-import { leaveChoice } from '@/store/leave-field'
+import { useStore } from '@/page/provider'
+import { leaveChoice } from '@/page/leave-field'
 import css from './settle.module.css'
 
 /** What becomes of a work that is ruled differently, by each rule. */

@@ -5,9 +5,9 @@ import { held, plural } from '@/core/base'
 import { settle, SETTLED_AFTER } from '@/core/doing'
 import { nameOfPerson, type PassName, type Settlement } from '@/core/review'
 import { reasonWords, SAID_WORDS, toSettleIn } from '@/core/selection'
-import { useActions, type Action } from '@/store/actions'
-import { useStore } from '@/store/provider'
-import { useAsked } from '@/store/use-asked'
+import { useActions, type Action } from '@/page/actions'
+import { useStore } from '@/page/provider'
+import { useAsked } from '@/page/use-asked'
 import { isInvented } from '@/standins/source-info'
 import { RecordView } from '@/ui/record-view'
 import { recordsDesk } from '@/workers'
@@ -70,7 +70,7 @@ export function SettlePane({ selected }: { selected: Selected }) {
     const next = all[Math.max(0, Math.min(all.length - 1, at + by))]
     if (next) setShown(keyOf(next))
   }
-  useActions('settle', [
+  useActions('pane', 'settle', [
     ...rules,
     { id: 'settle-later', label: 'Next', key: 'ArrowDown', strip: true, when: some, run: step(1) },
     { id: 'settle-before', label: 'The one before', key: 'ArrowUp', when: some, run: step(-1) },

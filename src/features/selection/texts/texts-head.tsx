@@ -1,7 +1,7 @@
 'use client'
 import { App, Button } from 'antd'
 import { messageOf, plural } from '@/core/base'
-import { useStore } from '@/store/provider'
+import { useStore } from '@/page/provider'
 import { fileName, saveFile } from '@/ui/save-file'
 import { saveWord } from '../../shared/word-files'
 import { libraryDocument, loansCalendar, toLibrary } from './hand-out'

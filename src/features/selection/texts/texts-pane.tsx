@@ -4,9 +4,9 @@ import { useMemo, useState } from 'react'
 import { retrieve } from '@/core/doing'
 import { RETRIEVAL_STATES, type Retrieval } from '@/core/review'
 import { mostPressing, PASSED } from '@/core/selection'
-import { useActions, type Action } from '@/store/actions'
-import { useStore } from '@/store/provider'
-import { useAsked } from '@/store/use-asked'
+import { useActions, type Action } from '@/page/actions'
+import { useStore } from '@/page/provider'
+import { useAsked } from '@/page/use-asked'
 import { DayField } from '@/ui/day-field'
 import { useFilePick } from '@/ui/file-pick'
 import { recordsDesk } from '@/workers'
@@ -103,7 +103,7 @@ export function TextsPane({ selected }: { selected: Selected }) {
       run: attach.open,
     },
   ]
-  useActions('texts', actions)
+  useActions('pane', 'texts', actions)
   if (!sought.length)
     return (
       <p className="empty">

@@ -1,7 +1,7 @@
 'use client'
 import { dayContact, dropContact } from '@/core/doing'
 import type { Contact } from '@/core/review'
-import { useStore } from '@/store/provider'
+import { useStore } from '@/page/provider'
 import { DayField } from '@/ui/day-field'
 import { Typed } from './typed'
 

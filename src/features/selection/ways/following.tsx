@@ -3,7 +3,7 @@ import { App, Button } from 'antd'
 import { useState } from 'react'
 import { plural, thousands } from '@/core/base'
 import type { Source } from '@/core/review'
-import { useStore } from '@/store/provider'
+import { useStore } from '@/page/provider'
 import type { Selected } from '../use-selected'
 import { follow } from './follow'
 

@@ -2,7 +2,7 @@
 import { Button } from 'antd'
 import { dayPage, dropPage, keepPage } from '@/core/doing'
 import type { WebPage } from '@/core/review'
-import { useStore } from '@/store/provider'
+import { useStore } from '@/page/provider'
 import { DayField } from '@/ui/day-field'
 import { useFilePick } from '@/ui/file-pick'
 import { Typed } from './typed'

@@ -1,7 +1,7 @@
 'use client'
 import { Input } from 'antd'
 import type { Command } from '@/core/review'
-import { useStaged } from '@/store/use-staged'
+import { useStaged } from '@/page/use-staged'
 
 /** A part of something that is typed into. */
 export function Typed({

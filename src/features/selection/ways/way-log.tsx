@@ -4,7 +4,7 @@ import { useState } from 'react'
 import { logWay } from '@/core/doing'
 import type { Source, WayLogged } from '@/core/review'
 import { PASSED, WAY_PARTS, wrongInWay } from '@/core/selection'
-import { useStore } from '@/store/provider'
+import { useStore } from '@/page/provider'
 import { DayField } from '@/ui/day-field'
 import type { Selected } from '../use-selected'
 

@@ -10,7 +10,7 @@ import {
   type Shape,
 } from '@/core/records'
 import type { SourceChosen } from '@/core/doing'
-import { useAsked } from '@/store/use-asked'
+import { useAsked } from '@/page/use-asked'
 import { longDesk, type FileExamined, type FileHow } from '@/workers'
 import type { Target } from './bring-file'
 import { AskNames, Mapping } from './file-mapping'

@@ -3,7 +3,7 @@ import { Input, Select } from 'antd'
 import { useState } from 'react'
 import type { SourceChosen } from '@/core/doing'
 import type { Source } from '@/core/review'
-import { useSession, useStore } from '@/store/provider'
+import { useSession, useStore } from '@/page/provider'
 import { OTHER_WAYS, type OtherKind } from '../other-ways'
 import { partsOf, type Place, type Target } from './bring-file'
 

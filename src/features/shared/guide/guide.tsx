@@ -1,7 +1,7 @@
 'use client'
 import { Button, Input } from 'antd'
 import { useEffect, useRef, useState, type KeyboardEvent } from 'react'
-import { keyOf, useAllActions, useRegistry } from '@/store/actions'
+import { keyOf, useAllActions, useRegistry } from '@/page/actions'
 import { keySign } from '@/ui/key-sign'
 import { guideFor, type GuidePage } from './pages'
 import css from './guide.module.css'

@@ -1,6 +1,6 @@
 import { useEffect, useMemo, useState } from 'react'
 import { BACKUP_RHYTHMS, backupDue, type BackupRhythm, type LastBackup } from '@/core/review'
-import { useSession, useStore } from '@/store/provider'
+import { useSession, useStore } from '@/page/provider'
 import type { Store } from '@/store/store'
 
 const RHYTHM = 'backup rhythm'

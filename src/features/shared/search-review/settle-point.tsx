@@ -2,7 +2,7 @@
 import { useState } from 'react'
 import { settleSearchPoint, takeProposal } from '@/core/doing'
 import { settlingOf, type Review, type SearchPoint } from '@/core/review'
-import { useStore } from '@/store/provider'
+import { useStore } from '@/page/provider'
 import { ReasonInput } from '../reason-input'
 
 /** Acts on what a reviewer of the searches asked for, or declines it with a reason. */

@@ -2,7 +2,7 @@
 import { App } from 'antd'
 import type { ReactNode } from 'react'
 import { nameOfPerson, ownSide, sideBytes } from '@/core/review'
-import { useSession, useStore } from '@/store/provider'
+import { useSession, useStore } from '@/page/provider'
 import { useFilePick } from '@/ui/file-pick'
 import { fileName, saveFile } from '@/ui/save-file'
 import { takeSideFile } from './take-side'

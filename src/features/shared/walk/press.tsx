@@ -1,5 +1,5 @@
 'use client'
-import { keyOf, useAllActions, useRegistry } from '@/store/actions'
+import { keyOf, useAllActions, useRegistry } from '@/page/actions'
 import { keySign } from '@/ui/key-sign'
 
 /** How an action is done by somebody who works as they have set it: by its key, by its name, or found among all. */

@@ -1,7 +1,7 @@
 import { useEffect } from 'react'
 import { create } from 'zustand'
 import { beginWalk, readWalk, STOPS, type Walk } from '@/core/doing'
-import { useSession, useStore } from '@/store/provider'
+import { useSession, useStore } from '@/page/provider'
 
 /** The review that is walked through, and under which name it is kept how far somebody is. */
 const WALKED = 'demo'

@@ -2,9 +2,9 @@
 import { useRouter, useSelectedLayoutSegment } from 'next/navigation'
 import { useMemo } from 'react'
 import { goOn, isStopDone, stopOf } from '@/core/doing'
-import { useActions, type Action } from '@/store/actions'
-import { reviewAddress } from '@/store/address'
-import { useSession } from '@/store/provider'
+import { useActions, type Action } from '@/page/actions'
+import { reviewAddress } from '@/page/address'
+import { useSession } from '@/page/provider'
 import { STOP_WORDS } from './stop-words'
 import { STOPS_IN_ALL, useWalk, useWalkKept } from './use-walk'
 import css from './walk-row.module.css'
@@ -32,7 +32,7 @@ export function WalkRow() {
     // eslint-disable-next-line react-hooks/exhaustive-deps
     [offered, walk, left],
   )
-  useActions('walk', actions)
+  useActions('frame', 'walk', actions)
   const stop = walk && stopOf(walk)
   if (!walk || !stop) return null
   const words = STOP_WORDS[stop.id]

@@ -1,7 +1,7 @@
 import { strategyText } from '@/core/account'
 import { addDrafts } from '@/core/doing'
 import { thousands } from '@/core/base'
-import type { Action } from '@/store/actions'
+import type { Action } from '@/page/actions'
 import { copyText } from '@/ui/copy-text'
 import { draftFor } from '../../history/draft'
 import { partsOf, type Place } from '../../../shared/bring-file/bring-file'

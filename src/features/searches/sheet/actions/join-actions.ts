@@ -1,5 +1,5 @@
 import { finalNumber, joinText, subtractText } from '@/core/strategy'
-import type { Action } from '@/store/actions'
+import type { Action } from '@/page/actions'
 import { nextLimit } from '../../panes/ledger'
 import type { Sheet } from '../use-sheet'
 import { put, some, type Means } from './means'

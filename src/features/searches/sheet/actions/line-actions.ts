@@ -1,6 +1,6 @@
 import { chooseCounts, putLine, takeLinesOut } from '@/core/doing'
 import { countingLine, dependsOn, moveLine } from '@/core/strategy'
-import type { Action } from '@/store/actions'
+import type { Action } from '@/page/actions'
 import { listSteps } from '../../../shared/list-steps'
 import type { Sheet } from '../use-sheet'
 import { put, some, type Means } from './means'

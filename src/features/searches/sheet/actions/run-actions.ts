@@ -1,5 +1,5 @@
 import { plural } from '@/core/base'
-import type { Action } from '@/store/actions'
+import type { Action } from '@/page/actions'
 import { runLines, type Which } from '../run'
 import type { Sheet } from '../use-sheet'
 import { idle, work, type Means } from './means'

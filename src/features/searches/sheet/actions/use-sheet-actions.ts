@@ -1,8 +1,8 @@
 import { App } from 'antd'
 import { useMemo } from 'react'
-import { useActions } from '@/store/actions'
-import { useStore } from '@/store/provider'
-import { useFactContext } from '@/store/use-account'
+import { useActions } from '@/page/actions'
+import { useStore } from '@/page/provider'
+import { useFactContext } from '@/page/use-account'
 import { PANES, type Pane } from '../sheet-pane'
 import type { Sheet } from '../use-sheet'
 import { bringActions } from './bring-actions'
@@ -43,6 +43,6 @@ export function useSheetActions(sheet: Sheet, showPane: (pane: Pane) => void): S
     ],
     [own, sheet, showPane],
   )
-  useActions('searches', offered)
+  useActions('pane', 'searches', offered)
   return own
 }

@@ -20,9 +20,14 @@ export interface OwnKeys {
   keys: Readonly<Record<string, string>>
 }
 
+/** How far in a place stands: around everything, on a stage, in a pane of it, in a part of that. */
+const RANKS = ['frame', 'stage', 'pane', 'part'] as const
+export type Rank = (typeof RANKS)[number]
+
 /** What one place of the page offers. */
-interface Offered {
-  /** When it began to be shown; what is shown inside of something else begins after it. */
+export interface Offered {
+  rank: Rank
+  /** When it began to be shown. */
   since: number
   actions: readonly Action[]
 }
@@ -62,12 +67,20 @@ export const readOwnKeys = (value: unknown): OwnKeys | undefined => {
   return typeof off === 'boolean' && typeof keys === 'object' ? { off, keys } : undefined
 }
 
+/**
+ * Whose key counts where two have the same: what is further in comes first, whenever it was drawn; of two that stand side
+ * by side, what came last.
+ */
+export const inOrder = (offered: readonly Offered[]): Action[] =>
+  [...offered]
+    .sort((x, y) => RANKS.indexOf(y.rank) - RANKS.indexOf(x.rank) || y.since - x.since)
+    .flatMap((o) => o.actions)
+
 function offer(change: (offered: Map<string, Offered>) => void): void {
   useRegistry.setState((s) => {
     const offered = new Map(s.offered)
     change(offered)
-    const inner = [...offered.values()].sort((x, y) => y.since - x.since)
-    return { offered, actions: inner.flatMap((o) => o.actions) }
+    return { offered, actions: inOrder([...offered.values()]) }
   })
 }
 
@@ -78,11 +91,11 @@ const shown = (actions: readonly Action[]): string =>
 let begun = 0
 
 /**
- * Offers these actions for as long as the component is shown. `group` names their owner. They do what was handed over last;
+ * Offers these actions for as long as the component is shown. `group` names their owner, `rank` how far in it stands. They do what was handed over last;
  * who shows them hears of it only where something that is shown of them is another.
  * Before the screen is painted: a key pressed on what is seen must meet the actions of what is seen.
  */
-export function useActions(group: string, actions: readonly Action[]): void {
+export function useActions(rank: Rank, group: string, actions: readonly Action[]): void {
   const [since] = useState(() => begun++)
   const latest = useRef<ReadonlyMap<string, Action>>(new Map())
   const looks = useRef<string>(undefined)
@@ -97,7 +110,7 @@ export function useActions(group: string, actions: readonly Action[]): void {
       when: () => own(a.id)?.when?.() ?? own(a.id) !== undefined,
       run: () => own(a.id)?.run(),
     }))
-    offer((offered) => offered.set(group, { since, actions: lasting }))
+    offer((offered) => offered.set(group, { rank, since, actions: lasting }))
   })
   useLayoutEffect(
     () => () => {

@@ -1,10 +1,10 @@
 'use client'
 import { createContext, useContext, useEffect, useState, useSyncExternalStore, type ReactNode } from 'react'
 import { useStore as useZustand } from 'zustand'
-import { openDatabase } from './db'
-import type { RecordsElsewhere } from './environment'
+import { openDatabase } from '@/store/db'
+import type { RecordsElsewhere } from '@/store/environment'
 import { lacking } from './lacking'
-import { createStore, type Session, type Store } from './store'
+import { createStore, type Session, type Store } from '@/store/store'
 
 const StoreContext = createContext<Store | undefined>(undefined)
 

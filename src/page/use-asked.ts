@@ -1,6 +1,6 @@
 import { startTransition, useEffect, useMemo, useState, type DependencyList } from 'react'
 import { useSession, useStore } from './provider'
-import { errorInWords } from './refusal'
+import { errorInWords } from '@/store/refusal'
 
 export interface Asked<T> {
   /** The answer; undefined while there is none, or where there was nothing to ask. */
