@@ -97,6 +97,7 @@ export { chooseCounts, countsProposed, type CountsProposed } from './searches/co
 export { logAgain, ranBefore, type Again, type RanBefore } from './searches/again'
 export { logBefore } from './searches/before'
 export { sheetsStand, type SheetsStand } from './searches/sheets'
+export { peekedTerms, peekedWith, peekedWithout, type LineAsked } from './searches/peeked'
 export { runSheet, type RunSheetLine } from './searches/run-sheet'
 export { putReadingRight, runReadOtherwise, writtenOtherwise } from './searches/reading'
 export {

@@ -2,17 +2,15 @@
 import { Select } from 'antd'
 import { useState } from 'react'
 import { thousands } from '@/core/base'
-import { languageName, type LimitValue } from '@/core/query'
+import { languageName } from '@/core/query'
 import { RECORD_FACETS, type ChosenFacets, type RecordFacet } from '@/core/records'
-import type { Letter, Line, Review } from '@/core/review'
-import type { SourceInfo } from '@/standins/source-info'
+import type { Line, Review } from '@/core/review'
 import { useAsked } from '@/page/use-asked'
+import type { SourceInfo } from '@/standins/source-info'
 import { searchDesk, type Peek as Found, type PeekOrder } from '@/workers'
-import { putTerms } from '../../shared/term-commands'
 import { useMarker } from '../../shared/use-marks'
-import { addLine } from '../sheet/add-line'
 import { PeekRecord } from './peek-record'
-import { useStore } from '@/page/provider'
+import { UseOfPeek } from './use-of-peek'
 
 const ORDERS: PeekOrder[] = ['newest', 'relevance', 'times cited', 'title']
 const NAMES: Record<RecordFacet, string> = {
@@ -74,7 +72,7 @@ export function Peek({
       </div>
       <div>
         {some && (
-          <Use
+          <UseOfPeek
             review={review}
             info={info}
             lines={lines}
@@ -113,106 +111,6 @@ export function Peek({
         )}
       </div>
     </section>
-  )
-}
-
-/** What can be done with the facets that were chosen: a new line with or without them, a limit, terms in the grid. */
-function Use({
-  review,
-  info,
-  lines,
-  number,
-  chosen,
-  done,
-}: {
-  review: Review
-  info: SourceInfo
-  lines: readonly Line[]
-  number: number
-  chosen: ChosenFacets
-  done: () => void
-}) {
-  const store = useStore()
-  const { source } = info
-  const words = [
-    ...(chosen.heading ?? []).map((h) => `heading: "${h}"`),
-    ...(chosen.keyword ?? []).map((k) => `keywords: "${k.replace(/["*?]/g, ' ')}"`),
-    ...(chosen.place ?? []).map((p) => `place: "${p}"`),
-  ]
-  const limits: LimitValue[] = [
-    ...(chosen.year?.length
-      ? [
-          {
-            kind: 'years' as const,
-            from: Math.min(...chosen.year.map(Number)),
-            to: Math.max(...chosen.year.map(Number)),
-          },
-        ]
-      : []),
-    ...(chosen.language?.length ? [{ kind: 'language' as const, values: [...chosen.language] }] : []),
-    ...(chosen.type?.length ? [{ kind: 'document type' as const, values: [...chosen.type] }] : []),
-  ]
-  const add = (text: string, own: LimitValue[]): void => {
-    addLine(store, source.id, lines, text, { limits: own })
-    done()
-  }
-  const joined = words.length > 1 ? `(${words.join(' OR ')})` : words[0]
-  const harvest = (letter: Letter): void => {
-    const concept = review.concepts.find((c) => c.letter === letter)
-    if (!concept) return
-    const base = {
-      conceptId: concept.id,
-      origin: 'harvest' as const,
-      from: `line ${number} of ${info.short}`,
-    }
-    putTerms(store, [
-      ...(chosen.heading ?? []).map((expression) => ({
-        ...base,
-        sourceId: source.id,
-        kind: 'heading' as const,
-        expression,
-      })),
-      ...(chosen.keyword ?? []).map((k) => ({
-        ...base,
-        sourceId: 'all',
-        kind: 'text' as const,
-        expression: k.includes(' ') ? `"${k.replace(/["*?]/g, ' ')}"` : k,
-      })),
-    ])
-    done()
-  }
-  return (
-    <div className="quiet-note in-row wraps">
-      <button
-        className="plain link"
-        onClick={() => add(joined ? `#${number} AND ${joined}` : `#${number}`, limits)}
-      >
-        new line with it
-      </button>
-      {joined && (
-        <button className="plain link" onClick={() => add(`#${number} NOT ${joined}`, [])}>
-          new line without it
-        </button>
-      )}
-      {(chosen.heading?.length || chosen.keyword?.length) && (
-        <span>
-          into the grid:{' '}
-          {review.concepts.map((c) => (
-            <button
-              key={c.id}
-              className={`plain letter ${c.letter}`}
-              aria-label={`Harvest into ${c.letter}`}
-              onClick={() => harvest(c.letter)}
-            >
-              {c.letter}
-            </button>
-          ))}
-        </span>
-      )}
-      <button className="plain link" onClick={done}>
-        choose none
-      </button>
-    </div>
   )
 }
 

@@ -110,8 +110,8 @@ export const GUIDE: readonly GuidePage[] = [
       {
         head: 'Bring the records in',
         words:
-          'The records of the line that counts come into the review, from here or from the export file; an export that is shorter than its count is noticed.',
-        actions: ['bring'],
+          'The records of the line that counts come into the review, from here or from the export file; an export that is shorter than its count is noticed. Beside all sheets, all sources are drafted, run and brought in at once.',
+        actions: ['bring', 'all-sources', 'bring-all'],
       },
       {
         head: 'Again, later',
