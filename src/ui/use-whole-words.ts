@@ -1,12 +1,12 @@
 import { useEffect } from 'react'
 
-const CUT = '[data-cut-whole]'
-
 /** The element whose words are cut off with an ellipsis where the pointer is, if any. */
 function cutAt(target: EventTarget | null): HTMLElement | undefined {
   for (let at = target instanceof HTMLElement ? target : null; at; at = at.parentElement) {
-    if (at.scrollWidth > at.clientWidth && getComputedStyle(at).textOverflow === 'ellipsis') return at
+    // What it said before may be of other words, or there may be room for them now.
+    if (at.dataset.cutWhole !== undefined) at.removeAttribute('title')
     if (at.title || at.tagName === 'MAIN') return undefined
+    if (at.scrollWidth > at.clientWidth && getComputedStyle(at).textOverflow === 'ellipsis') return at
   }
   return undefined
 }
@@ -19,7 +19,7 @@ export function useWholeWords(): void {
   useEffect(() => {
     const over = ({ target }: PointerEvent): void => {
       const cut = cutAt(target)
-      if (!cut || (cut.title && !cut.matches(CUT))) return
+      if (!cut) return
       cut.dataset.cutWhole = ''
       cut.title = cut.textContent.trim()
     }

@@ -1,5 +1,5 @@
 import type { FacetCount, FacetTable } from './facet-index'
-import type { WorkFacet } from './list-columns'
+import { WORK_FACETS, type WorkFacet } from './list-columns'
 import type { ChosenWorks } from './work-list'
 
 /** So many years are shown, the latest. */
@@ -9,23 +9,6 @@ const ORDERS: Partial<Record<WorkFacet, readonly string[]>> = {
   'found in': ['one source', 'two', 'three and more'],
   ruled: ['not yet', 'in', 'unsure', 'out', 'differently', 'to settle'],
 }
-/** In the order in which they are shown. */
-export const FACETS_IN_ORDER = [
-  'found in',
-  'source',
-  'ruled',
-  'group',
-  'new',
-  'year',
-  'type',
-  'journal',
-  'language',
-  'heading',
-  'keyword',
-  'author',
-  'full text',
-] as const satisfies readonly WorkFacet[]
-
 export interface FacetShown {
   facet: WorkFacet
   values: (FacetCount & { state: 'in' | 'out' | undefined })[]
@@ -41,7 +24,7 @@ export function facetsShown(
   { chosen, leftOut }: { chosen: ChosenWorks; leftOut: ChosenWorks },
   groups: readonly string[],
 ): FacetShown[] {
-  return FACETS_IN_ORDER.flatMap((facet): FacetShown[] => {
+  return WORK_FACETS.flatMap((facet): FacetShown[] => {
     const taken = chosen[facet] ?? []
     const left = leftOut[facet] ?? []
     const found = inOrder(facet, facets[facet].values).filter(

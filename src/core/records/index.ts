@@ -92,7 +92,7 @@ export {
   type Changing,
   type ChosenWorks,
 } from './work-list'
-export { FACETS_IN_ORDER, facetsShown, type FacetShown } from './facets-shown'
+export { facetsShown, type FacetShown } from './facets-shown'
 export { followed, type Direction } from './follow'
 export { overlapOf, type Overlap, type OverlapSet, type SourceShare } from './overlap'
 export { drawOverlap, overlapTable, type DrawingInk } from './overlap-drawing'

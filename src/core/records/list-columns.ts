@@ -3,6 +3,7 @@ import { layFacet, type FacetIndexOf } from './facet-index'
 import { whoAndWhen, type Rec } from './record'
 import { oneType } from './types'
 
+/** What a list of works can be narrowed by, in the order in which it is shown. */
 export const WORK_FACETS = [
   'found in',
   'source',
